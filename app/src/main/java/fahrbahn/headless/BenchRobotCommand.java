@@ -1,0 +1,41 @@
+package fahrbahn.headless;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
+import fahrbahn.link.BenchRobot;
+import fahrbahn.link.BenchRobotServer;
+import java.io.IOException;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+        name = "bench-robot",
+        description = "A simulated robot that sends live readings over TCP on the loopback address.")
+final class BenchRobotCommand implements Callable<Integer> {
+    private static final int HIGHEST_PORT = 65_535;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Option(names = "--port", paramLabel = "N", required = true, description = "port to listen on; 0 takes a free one")
+    private int port;
+
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of the noise (1)")
+    private long seed;
+
+    @Override
+    public Integer call() {
+        Check.between("--port", port, 0, HIGHEST_PORT);
+        try (BenchRobotServer server = BenchRobotServer.open(port, new BenchRobot(seed))) {
+            spec.commandLine().getOut().println("bench robot listening on 127.0.0.1:" + server.port());
+            spec.commandLine().getOut().flush();
+            server.serve();
+            return 0;
+        } catch (IOException taken) {
+            throw new BadValueException("--port", port, "free: another program listens there already");
+        }
+    }
+}

@@ -1,0 +1,41 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.store.SetupJson;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "lane", description = "Where a setup stands between the bend floor and the wiggle onset.")
+final class LaneCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "SETUP.json")
+    private Path setupFile;
+
+    @Override
+    public Integer call() throws Exception {
+        LaneReport report = LaneReport.of(SetupJson.read(setupFile));
+        ObjectNode json = Json.object()
+                .put("speedMmPerS", report.speedMmPerS())
+                .put("rideOffsetMm", report.rideOffsetMm())
+                .put("readingSlopePerMm", report.readingSlopePerMm())
+                .put("turnRatePerCommand", report.turnRatePerCommand());
+        Json.put(json, "wiggleKp", report.wiggle().map(WiggleOnset::kp));
+        Json.put(json, "wigglePeriodS", report.wiggle().map(WiggleOnset::periodS));
+        Json.put(json, "wiggleKpWithKdTwiceKp", report.wiggleWithKdTwiceKp().map(WiggleOnset::kp));
+        Json.put(
+                json, "wigglePeriodWithKdTwiceKpS", report.wiggleWithKdTwiceKp().map(WiggleOnset::periodS));
+        json.put("bendKp", report.bendKp())
+                .put("leastLeadMm", report.leastLeadMm())
+                .put("spectralRadius", report.spectralRadius());
+        spec.commandLine().getOut().println(json.toPrettyString());
+        return 0;
+    }
+}

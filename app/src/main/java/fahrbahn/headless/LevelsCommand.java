@@ -1,0 +1,90 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.levels.Levels;
+import fahrbahn.core.readings.BadReadingsException;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Reading;
+import fahrbahn.core.readings.ReadingsFile;
+import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.ReadingsCsv;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.stream.DoubleStream;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "levels", description = "Levels between dark and light for each sensor of a file of readings.")
+final class LevelsCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "READINGS.csv")
+    private Path readingsFile;
+
+    @Option(
+            names = "--step",
+            paramLabel = "S",
+            description = "smallest change a sensor can report; found when not given")
+    private Double step;
+
+    @Override
+    public Integer call() throws BadFileException, BadReadingsException {
+        ReadingsFile file = ReadingsCsv.read(readingsFile);
+        ObjectNode answer = Json.object();
+        var sensors = answer.putArray("sensors");
+        for (int i = 0; i < file.sensors().size(); i++) {
+            try {
+                sensors.add(sensor(file, i));
+            } catch (BadValueException refused) {
+                throw refused.inside(readingsFile + ": sensor " + file.sensors().get(i));
+            }
+        }
+        spec.commandLine().getOut().println(answer.toPrettyString());
+        return 0;
+    }
+
+    private ObjectNode sensor(ReadingsFile file, int index) throws BadReadingsException {
+        double[] dark = surface(file, Capture.DARK, index);
+        double[] light = surface(file, Capture.LIGHT, index);
+        double[] both = DoubleStream.concat(DoubleStream.of(dark), DoubleStream.of(light))
+                .toArray();
+        double sensorStep = step == null ? SurfaceStats.smallestStep(both) : step;
+        Levels levels = new Levels(SurfaceStats.of(dark, sensorStep), SurfaceStats.of(light, sensorStep));
+        ObjectNode json = Json.object().put("name", file.sensors().get(index));
+        json.set("dark", stats(levels.dark()));
+        json.set("light", stats(levels.light()));
+        return json.put("midpoint", levels.midpoint())
+                .put("bestLevel", levels.bestLevel())
+                .put("misreadAtMidpoint", levels.misread(levels.midpoint()))
+                .put("misreadAtBest", levels.misread(levels.bestLevel()))
+                .put("bandDark", levels.bandDark())
+                .put("bandLight", levels.bandLight());
+    }
+
+    private double[] surface(ReadingsFile file, String surface, int index) throws BadReadingsException {
+        double[] values = file.readings().stream()
+                .filter(reading -> reading.surface().equals(surface))
+                .mapToDouble((Reading reading) -> reading.value(index))
+                .toArray();
+        if (values.length < 2) {
+            throw new BadReadingsException(readingsFile + ": " + values.length + " readings have '" + surface
+                    + "' in a column 'surface'; at least 2 are needed");
+        }
+        return values;
+    }
+
+    private static ObjectNode stats(SurfaceStats stats) {
+        return Json.object()
+                .put("n", stats.n())
+                .put("leftOut", stats.leftOut().size())
+                .put("median", stats.median())
+                .put("mean", stats.mean())
+                .put("sd", stats.sd());
+    }
+}

@@ -1,0 +1,39 @@
+package fahrbahn.core.check;
+
+/** Rules for numbers, written positively so that NaN breaks every one of them. */
+public final class Check {
+    private Check() {}
+
+    public static double finite(String field, double value) {
+        return require(Double.isFinite(value), field, value, "a finite number");
+    }
+
+    public static double positive(String field, double value) {
+        return require(value > 0 && value < Double.POSITIVE_INFINITY, field, value, "above 0");
+    }
+
+    public static double notNegative(String field, double value) {
+        return require(value >= 0 && value < Double.POSITIVE_INFINITY, field, value, "0 or more");
+    }
+
+    /** Both ends belong to the range. */
+    public static double between(String field, double value, double low, double high) {
+        return require(value >= low && value <= high, field, value, "from " + low + " to " + high);
+    }
+
+    /** @param rule reads after "must be" */
+    public static double require(boolean holds, String field, double value, String rule) {
+        if (!holds) {
+            throw new BadValueException(field, value, rule);
+        }
+        return value;
+    }
+
+    /** @param rule reads after "must be" */
+    public static String text(String field, String value, String rule) {
+        if (value == null || value.isBlank()) {
+            throw new BadValueException(field, value == null ? "missing" : "empty", rule);
+        }
+        return value;
+    }
+}

@@ -1,0 +1,104 @@
+package fahrbahn.core.loop;
+
+import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.Optional;
+
+/**
+ * Recommends one Kp and Kd: of all pairs that keep clear of wiggling, hold the tightest bend and do not turn sensor noise into
+ * shaking, the one whose slowest motion dies out soonest. The three margins are ours, with their reasons beside them.
+ */
+public final class GainAdvisor {
+    /** Wiggle onset at least this many times the Kp: a gain margin of 6 dB, the lower end of the usual 2 to 5. */
+    static final double LEAST_GAIN_MARGIN = 2;
+
+    /** Kp at least this many times the bend floor, for a battery, a line or a mat a quarter off. */
+    static final double LEAST_BEND_MARGIN = 1.25;
+
+    /** Steering noise, one sigma, at most this share of the full command: three sigmas stay below a sixth of it. */
+    static final double MOST_SHAKE = 0.05;
+
+    private static final double[] KD_PER_KP = {0, 0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12, 16, 20};
+
+    /** Kp tried per ratio, evenly spread in the logarithm: 4 % apart over a 16-fold span. */
+    private static final int KP_STEPS = 70;
+
+    private static final double KP_SPAN = 16;
+
+    private final Setup setup;
+    private final SampledLoop loop;
+    private final double bendKp;
+    private final double noise;
+
+    private GainAdvisor(Setup setup) {
+        ErrorCurve curve = ErrorCurve.of(setup);
+        LoopModel model = LoopModel.of(setup);
+        this.setup = setup;
+        this.loop = new SampledLoop(model);
+        this.bendKp = BendFloor.kp(model, setup.line().tightestRadiusMm(), curve.errorReach());
+        this.noise = errorNoise(setup);
+    }
+
+    /** Empty when no pair of gains meets all margins at the setup's speed. */
+    public static Optional<GainAdvice> advise(Setup setup) {
+        return new GainAdvisor(setup).best();
+    }
+
+    /** Standard deviation of the error from sensor noise and rounding, scale units. */
+    static double errorNoise(Setup setup) {
+        double variance = 0;
+        for (Sensor sensor : setup.lawSensors()) {
+            double rounding = sensor.step() * sensor.step() / 12;
+            double gain = setup.law().scale().gain(sensor);
+            variance += gain * gain * (sensor.noise() * sensor.noise() + rounding);
+        }
+        return Math.sqrt(variance);
+    }
+
+    private Optional<GainAdvice> best() {
+        GainAdvice best = null;
+        for (double ratio : KD_PER_KP) {
+            Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(ratio));
+            if (onset.isEmpty()) {
+                continue;
+            }
+            double highest = onset.get().kp() / LEAST_GAIN_MARGIN;
+            double lowest = Math.max(LEAST_BEND_MARGIN * bendKp, highest / KP_SPAN);
+            for (int i = 0; i <= KP_STEPS && lowest <= highest; i++) {
+                double kp = highest * Math.pow(lowest / highest, (double) i / KP_STEPS);
+                GainAdvice candidate = rounded(kp, ratio * kp);
+                if (candidate != null && (best == null || candidate.settlingS() < best.settlingS())) {
+                    best = candidate;
+                }
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    /** Two digits are what a coach types; the rounded gains are judged, not the ideal ones. Null when they fail a margin. */
+    private GainAdvice rounded(double exactKp, double exactKd) {
+        double kp = twoDigits(exactKp);
+        double kd = twoDigits(exactKd);
+        double shake = noise * Math.hypot(kp + kd, kd) / setup.robot().drive().fullCommand();
+        if (shake > MOST_SHAKE || kp < LEAST_BEND_MARGIN * bendKp) {
+            return null;
+        }
+        double radius = loop.spectralRadius(kp, 0, kd);
+        Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(kd / kp));
+        if (!(radius < 1) || onset.isEmpty() || onset.get().kp() < LEAST_GAIN_MARGIN * kp) {
+            return null;
+        }
+        double settlingS = -setup.robot().loop().periodS() / Math.log(radius);
+        return new GainAdvice(kp, kd, onset.get().kp() / kp, kp / bendKp, settlingS, shake);
+    }
+
+    static double twoDigits(double value) {
+        if (value == 0) {
+            return 0;
+        }
+        double unit = Math.pow(10, Math.floor(Math.log10(Math.abs(value))) - 1);
+        // The last division by a rounded reciprocal keeps 0.31 from becoming 0.31000000000000005.
+        return unit < 1 ? Math.round(value / unit) / (double) Math.round(1 / unit) : Math.round(value / unit) * unit;
+    }
+}

@@ -1,0 +1,100 @@
+package fahrbahn.core.loop;
+
+import fahrbahn.core.check.Check;
+import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The lane: for each speed the Kp between the bend floor and the wiggle onset. It narrows with speed; where it closes is the
+ * speed ceiling of this robot on this table.
+ *
+ * @param kdPerKp ratio of the per-loop gains all along the lane
+ * @param slices by rising speed
+ * @param ceilingSpeedMmPerS where the lane closes; empty when it is still open at full command
+ */
+public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingSpeedMmPerS) {
+    private static final int CEILING_BISECTIONS = 30;
+
+    /**
+     * One speed.
+     *
+     * @param wiggleKp onset; empty when no gain is stable
+     */
+    public record Slice(double baseCommand, double speedMmPerS, double bendKp, Optional<Double> wiggleKp) {
+        public boolean open() {
+            return wiggleKp.isPresent() && wiggleKp.get() > bendKp;
+        }
+    }
+
+    public Lane {
+        slices = List.copyOf(slices);
+    }
+
+    /**
+     * @param kdPerKp 0 or more
+     * @param points speeds looked at, evenly spread up to full command; 2 or more
+     */
+    public static Lane of(Setup setup, double kdPerKp, int points) {
+        Check.require(points >= 2, "points", points, "2 or more");
+        double full = setup.robot().drive().fullCommand();
+        Slicer slicer = new Slicer(setup, GainRay.ratio(kdPerKp));
+        List<Slice> slices = new ArrayList<>(points);
+        for (int i = 1; i <= points; i++) {
+            slices.add(slicer.at(full * i / points));
+        }
+        return new Lane(kdPerKp, slices, ceiling(slices, slicer));
+    }
+
+    private static Optional<Double> ceiling(List<Slice> slices, Slicer slicer) {
+        if (!slices.get(0).open()) {
+            return Optional.of(0.0);
+        }
+        for (int i = 1; i < slices.size(); i++) {
+            if (!slices.get(i).open()) {
+                return Optional.of(closing(slices.get(i - 1), slices.get(i), slicer));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static double closing(Slice open, Slice closed, Slicer slicer) {
+        Slice slow = open;
+        Slice fast = closed;
+        for (int i = 0; i < CEILING_BISECTIONS; i++) {
+            Slice middle = slicer.at((slow.baseCommand() + fast.baseCommand()) / 2);
+            if (middle.open()) {
+                slow = middle;
+            } else {
+                fast = middle;
+            }
+        }
+        return slow.speedMmPerS();
+    }
+
+    /** What does not change with speed, worked out once. */
+    private static final class Slicer {
+        private final Setup setup;
+        private final GainRay ray;
+        private final double slopePerMm;
+        private final double errorReach;
+
+        Slicer(Setup setup, GainRay ray) {
+            ErrorCurve curve = ErrorCurve.of(setup);
+            this.setup = setup;
+            this.ray = ray;
+            this.slopePerMm = Math.abs(curve.slopePerMm());
+            this.errorReach = curve.errorReach();
+        }
+
+        Slice at(double baseCommand) {
+            LoopModel model = LoopModel.at(setup, baseCommand, slopePerMm);
+            Optional<Double> wiggleKp =
+                    WiggleOnset.along(new SampledLoop(model), ray).map(WiggleOnset::kp);
+            double bendKp = BendFloor.kp(model, setup.line().tightestRadiusMm(), errorReach);
+            return new Slice(baseCommand, model.speedMmPerS(), bendKp, wiggleKp);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package fahrbahn.core.loop;
+
+import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
+import java.util.Optional;
+
+/**
+ * Where a setup stands in its lane: everything the loop theory says about one robot at one speed.
+ *
+ * @param rideOffsetMm distance of the riding point from the line's centre, towards the ridden side
+ * @param readingSlopePerMm scale units per mm where it rides, without sign
+ * @param turnRatePerCommand rad/s per unit of steering
+ * @param wiggle onset with proportional gain alone; empty when no gain is stable
+ * @param wiggleWithKdTwiceKp onset with Kd, per loop, kept at twice Kp
+ * @param bendKp least Kp for the tightest bend
+ * @param spectralRadius of the loop with the gains as set
+ */
+public record LaneReport(
+        double speedMmPerS,
+        double rideOffsetMm,
+        double readingSlopePerMm,
+        double turnRatePerCommand,
+        Optional<WiggleOnset> wiggle,
+        Optional<WiggleOnset> wiggleWithKdTwiceKp,
+        double bendKp,
+        double leastLeadMm,
+        double spectralRadius) {
+    public static LaneReport of(Setup setup) {
+        ErrorCurve curve = ErrorCurve.of(setup);
+        Law law = setup.law();
+        LoopModel model = LoopModel.of(setup);
+        SampledLoop loop = new SampledLoop(model);
+        return new LaneReport(
+                model.speedMmPerS(),
+                law.kind() == Law.Kind.EDGE ? Math.abs(curve.rideOffsetMm()) : curve.rideOffsetMm(),
+                model.slopePerMm(),
+                model.turnRatePerCommand(),
+                WiggleOnset.along(loop, GainRay.PROPORTIONAL),
+                WiggleOnset.along(loop, GainRay.ratio(2)),
+                BendFloor.kp(model, setup.line().tightestRadiusMm(), curve.errorReach()),
+                model.leastLeadMm(),
+                loop.spectralRadius(law.kp(), law.ki(), law.kd()));
+    }
+}

@@ -1,0 +1,53 @@
+package fahrbahn.core.loop;
+
+import fahrbahn.core.check.Check;
+import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Setup;
+
+/**
+ * The numbers of the linear model, gathered from a setup.
+ *
+ * @param speedMmPerS v, above 0
+ * @param turnRatePerCommand G, rad/s per unit of steering, above 0
+ * @param lagS tau, 0 or more
+ * @param loop period T and delay d
+ * @param leadMm L, may be negative
+ * @param slopePerMm g without its sign, scale units per mm, above 0
+ */
+public record LoopModel(
+        double speedMmPerS, double turnRatePerCommand, double lagS, Loop loop, double leadMm, double slopePerMm) {
+    public LoopModel {
+        Check.positive("speedMmPerS", speedMmPerS);
+        Check.positive("turnRatePerCommand", turnRatePerCommand);
+        Check.notNegative("lagS", lagS);
+        Check.finite("leadMm", leadMm);
+        Check.positive("slopePerMm", slopePerMm);
+    }
+
+    public static LoopModel of(Setup setup) {
+        return at(
+                setup, setup.law().baseCommand(), Math.abs(ErrorCurve.of(setup).slopePerMm()));
+    }
+
+    /** The same robot driven at another base command; the slope of its error does not change with speed. */
+    static LoopModel at(Setup setup, double baseCommand, double slopePerMm) {
+        Drive drive = setup.robot().drive();
+        return new LoopModel(
+                drive.speedMmPerS(baseCommand),
+                drive.turnRatePerCommand(baseCommand),
+                drive.lagS(),
+                setup.robot().loop(),
+                setup.leadMm(),
+                slopePerMm);
+    }
+
+    /**
+     * With proportional gain alone no gain is stable unless the lead exceeds {@code v * (tau + d + T/2)}: the low-frequency
+     * phase lag of lag, delay and hold against the phase lead of looking ahead. In mm.
+     */
+    public double leastLeadMm() {
+        return speedMmPerS * (lagS + loop.delayS() + loop.periodS() / 2);
+    }
+}

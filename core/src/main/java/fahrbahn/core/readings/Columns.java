@@ -1,0 +1,131 @@
+package fahrbahn.core.readings;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * What each column means, from the header line and the first row. {@code tS}, {@code surface} and {@code positionMm} are known
+ * by name; every other column whose first value is a number is a sensor; the rest is ignored.
+ */
+public final class Columns {
+    private static final String TIME = "tS";
+    private static final String SURFACE = "surface";
+    private static final String POSITION = "positionMm";
+    private static final int ABSENT = -1;
+
+    private static final Pattern DECIMAL_COMMA = Pattern.compile("[+-]?\\d*,\\d+([eE][+-]?\\d+)?");
+
+    private final List<String> header;
+    private final char separator;
+    private final List<Integer> sensorFields;
+    private final List<String> sensors;
+
+    private Columns(List<String> header, char separator, List<Integer> sensorFields) {
+        this.header = List.copyOf(header);
+        this.separator = separator;
+        this.sensorFields = List.copyOf(sensorFields);
+        this.sensors = sensorFields.stream().map(header::get).toList();
+    }
+
+    /** @param separator comma, semicolon or tab; with the latter two a decimal comma is understood */
+    static Columns of(List<String> header, char separator, List<String> firstRow) throws BadReadingsException {
+        Set<String> seen = new HashSet<>();
+        for (String name : header) {
+            if (!name.isEmpty() && !seen.add(name)) {
+                throw new BadReadingsException("the column '" + name + "' stands twice in the header");
+            }
+        }
+        List<Integer> sensorFields = new ArrayList<>();
+        for (int i = 0; i < header.size() && i < firstRow.size(); i++) {
+            boolean known = Set.of(TIME, SURFACE, POSITION).contains(header.get(i));
+            if (!known && !header.get(i).isEmpty() && !Double.isNaN(number(firstRow.get(i), separator))) {
+                sensorFields.add(i);
+            }
+        }
+        if (sensorFields.isEmpty()) {
+            throw new BadReadingsException("no column of numbers besides tS, surface and positionMm; found "
+                    + String.join(", ", header) + ". Give each sensor a column with its name");
+        }
+        return new Columns(header, separator, sensorFields);
+    }
+
+    /** Names of the sensors in the order of their columns. */
+    public List<String> sensors() {
+        return sensors;
+    }
+
+    /** The separator a header line uses: whichever of tab, semicolon and comma it has most of. */
+    static char separatorOf(String headerLine) {
+        char best = ',';
+        long most = 0;
+        for (char candidate : new char[] {',', ';', '\t'}) {
+            long count = headerLine.chars().filter(c -> c == candidate).count();
+            if (count > most) {
+                most = count;
+                best = candidate;
+            }
+        }
+        return best;
+    }
+
+    /** One row, or an exception that says which column is broken and how. */
+    Reading reading(List<String> row) throws BadReadingsException {
+        if (row.size() != header.size()) {
+            throw new BadReadingsException(row.size() + " values where the header has " + header.size() + " columns ("
+                    + String.join(", ", header) + ")");
+        }
+        double[] values = new double[sensorFields.size()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = field(row, sensorFields.get(i));
+        }
+        int surface = header.indexOf(SURFACE);
+        return new Reading(
+                optional(row, TIME),
+                surface == ABSENT ? "" : row.get(surface).toLowerCase(Locale.ROOT),
+                optional(row, POSITION),
+                values);
+    }
+
+    private double optional(List<String> row, String name) throws BadReadingsException {
+        int field = header.indexOf(name);
+        return field == ABSENT || row.get(field).isEmpty() ? Double.NaN : field(row, field);
+    }
+
+    private double field(List<String> row, int field) throws BadReadingsException {
+        double value = number(row.get(field), separator);
+        if (!Double.isFinite(value)) {
+            throw new BadReadingsException(
+                    "'" + row.get(field) + "' in column " + header.get(field) + " is not a number");
+        }
+        return value;
+    }
+
+    /** NaN when the text is not a finite plain number. */
+    static double number(String text, char separator) {
+        String plain = separator != ',' && DECIMAL_COMMA.matcher(text).matches() ? text.replace(',', '.') : text;
+        if (plain.isEmpty() || !looksNumeric(plain)) {
+            return Double.NaN;
+        }
+        try {
+            double value = Double.parseDouble(plain);
+            return Double.isFinite(value) ? value : Double.NaN;
+        } catch (NumberFormatException notANumber) {
+            return Double.NaN;
+        }
+    }
+
+    /** Keeps out what Java alone takes for a number: NaN, Infinity, 0x1p3, 1f. */
+    private static boolean looksNumeric(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (!(c >= '0' && c <= '9') && c != '.' && c != '-' && c != '+' && c != 'e' && c != 'E') {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,86 @@
+package fahrbahn.core.readings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Turns the lines of a live stream into readings. A line of names alone is a header, also in the middle of the stream: it
+ * counts once the next line fits it, so that a scrap of text cannot derail a running stream. A stream that is joined after its
+ * header gets columns named by their place. Broken lines are counted and skipped. Not thread-safe: one decoder a stream.
+ */
+public final class LineDecoder {
+    private record Header(List<String> names, char separator) {}
+
+    private Header announced;
+    private Columns columns;
+    private char separator = ',';
+    private long brokenLines;
+
+    /** The reading on this line; empty for a comment, a header, a blank or a broken line. */
+    public Optional<Reading> line(String line) {
+        if (line.isBlank() || line.startsWith("#")) {
+            return Optional.empty();
+        }
+        try {
+            return decode(line);
+        } catch (BadReadingsException broken) {
+            brokenLines++;
+            return Optional.empty();
+        }
+    }
+
+    /** Sensor names, once a first reading has shown which columns carry numbers; empty until then. */
+    public List<String> sensors() {
+        return columns == null ? List.of() : columns.sensors();
+    }
+
+    /** Lines skipped so far because they could not be understood. */
+    public long brokenLines() {
+        return brokenLines;
+    }
+
+    private Optional<Reading> decode(String line) throws BadReadingsException {
+        char lineSeparator = Columns.separatorOf(line);
+        List<String> fields = CsvRows.fields(line, lineSeparator);
+        if (fields.stream().allMatch(LineDecoder::isName)) {
+            announced = new Header(fields, lineSeparator);
+            return Optional.empty();
+        }
+        if (columns == null && announced == null) {
+            announced = new Header(placeNames(fields.size()), lineSeparator);
+        }
+        if (announced != null) {
+            Header header = announced;
+            try {
+                List<String> row = CsvRows.fields(line, header.separator());
+                Columns next = Columns.of(header.names(), header.separator(), row);
+                Reading reading = next.reading(row);
+                columns = next;
+                separator = header.separator();
+                announced = null;
+                return Optional.of(reading);
+            } catch (BadReadingsException doesNotFit) {
+                if (columns == null) {
+                    throw doesNotFit; // the header stands; this was the broken line
+                }
+                announced = null;
+            }
+        }
+        return Optional.of(columns.reading(CsvRows.fields(line, separator)));
+    }
+
+    private static boolean isName(String field) {
+        return !field.isEmpty()
+                && Character.isLetter(field.charAt(0))
+                && field.chars().noneMatch(Character::isISOControl);
+    }
+
+    private static List<String> placeNames(int count) {
+        List<String> names = new ArrayList<>();
+        for (int i = 1; i <= count; i++) {
+            names.add("sensor " + i);
+        }
+        return names;
+    }
+}

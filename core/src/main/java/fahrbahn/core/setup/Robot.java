@@ -1,0 +1,51 @@
+package fahrbahn.core.setup;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A robot: its drive, the beat of its program and its sensors from left to right.
+ *
+ * @param sensors 1 to 16, each with its own name
+ */
+public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors) {
+    private static final int MOST_SENSORS = 16;
+
+    public Robot {
+        Check.text("name", name, "the robot's name");
+        sensors = List.copyOf(sensors);
+        Check.require(
+                !sensors.isEmpty() && sensors.size() <= MOST_SENSORS,
+                "sensors",
+                sensors.size(),
+                "1 to " + MOST_SENSORS + " sensors");
+        Set<String> names = new HashSet<>();
+        for (Sensor sensor : sensors) {
+            if (!names.add(sensor.name())) {
+                throw new BadValueException("sensors", "'" + sensor.name() + "' twice", "named differently each");
+            }
+        }
+    }
+
+    public Robot withSensor(int index, Sensor sensor) {
+        List<Sensor> changed = new ArrayList<>(sensors);
+        changed.set(index, sensor);
+        return withSensors(changed);
+    }
+
+    public Robot withSensors(List<Sensor> newSensors) {
+        return new Robot(name, drive, loop, newSensors);
+    }
+
+    public Robot withDrive(Drive newDrive) {
+        return new Robot(name, newDrive, loop, sensors);
+    }
+
+    public Robot withLoop(Loop newLoop) {
+        return new Robot(name, drive, newLoop, sensors);
+    }
+}

@@ -1,0 +1,53 @@
+package fahrbahn.core.setup;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
+
+/**
+ * One downward light sensor and what it has been seen to report.
+ *
+ * @param name the column that carries its readings
+ * @param forwardMm lead: how far ahead of the turning point it sits; negative behind it
+ * @param leftMm how far left of the robot's centre line it sits; negative on the right
+ * @param spotSigmaMm standard deviation of the Gaussian spot it sees; it grows with mounting height; above 0
+ * @param dark reading on the dark surface, in the sensor's own numbers
+ * @param light reading on the light surface; may be below {@code dark}, never equal to it
+ * @param noise standard deviation of its readings on an even surface, in its own numbers; 0 or more
+ * @param step smallest change it can report, in its own numbers; 0 or more
+ */
+public record Sensor(
+        String name,
+        double forwardMm,
+        double leftMm,
+        double spotSigmaMm,
+        double dark,
+        double light,
+        double noise,
+        double step) {
+    public Sensor {
+        Check.text("name", name, "the name of the sensor's column");
+        Check.finite("forwardMm", forwardMm);
+        Check.finite("leftMm", leftMm);
+        Check.positive("spotSigmaMm", spotSigmaMm);
+        Check.finite("dark", dark);
+        Check.finite("light", light);
+        if (dark == light) {
+            throw new BadValueException("light", light, "different from the reading on dark");
+        }
+        Check.notNegative("noise", noise);
+        Check.notNegative("step", step);
+    }
+
+    /** Size of the step from dark to light, in the sensor's own numbers. */
+    public double contrast() {
+        return Math.abs(light - dark);
+    }
+
+    public Sensor withPlace(double newForwardMm, double newLeftMm) {
+        return new Sensor(name, newForwardMm, newLeftMm, spotSigmaMm, dark, light, noise, step);
+    }
+
+    public Sensor withSurfaces(double newDark, double newLight, double newNoise) {
+        return new Sensor(name, forwardMm, leftMm, spotSigmaMm, newDark, newLight, newNoise, step);
+    }
+}

@@ -1,0 +1,148 @@
+package fahrbahn.store;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+
+/** A JSON object read field by field; whatever is missing, of the wrong kind or refused is named with its full path. */
+final class Fields {
+    static final ObjectMapper JSON = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+
+    private final JsonNode node;
+    private final String path;
+
+    private Fields(JsonNode node, String path) {
+        this.node = node;
+        this.path = path;
+    }
+
+    /** @throws BadFileException when the text is not one JSON object */
+    static Fields parse(String json) throws BadFileException {
+        try {
+            JsonNode node = JSON.readTree(json);
+            if (!node.isObject()) {
+                throw new BadFileException("A JSON object in braces was expected, found " + shortened(node));
+            }
+            return new Fields(node, "");
+        } catch (JsonProcessingException broken) {
+            int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
+            throw new BadFileException("Line " + line + " is not JSON: " + broken.getOriginalMessage(), broken);
+        }
+    }
+
+    ObjectNode json() {
+        return (ObjectNode) node;
+    }
+
+    Fields object(String name) {
+        JsonNode child = node.path(name);
+        if (!child.isObject()) {
+            throw wrong(name, child, "an object in braces");
+        }
+        return new Fields(child, path(name));
+    }
+
+    List<Fields> objects(String name) {
+        JsonNode child = node.path(name);
+        if (!child.isArray()) {
+            throw wrong(name, child, "a list in brackets");
+        }
+        List<Fields> all = new ArrayList<>();
+        for (int i = 0; i < child.size(); i++) {
+            String place = name + "[" + i + "]";
+            if (!child.get(i).isObject()) {
+                throw wrong(place, child.get(i), "an object in braces");
+            }
+            all.add(new Fields(child.get(i), path(place)));
+        }
+        return all;
+    }
+
+    List<String> texts(String name) {
+        List<String> all = new ArrayList<>();
+        for (JsonNode element : node.path(name)) {
+            all.add(element.asText());
+        }
+        return all;
+    }
+
+    JsonNode raw(String name) {
+        return node.path(name);
+    }
+
+    double number(String name) {
+        JsonNode child = node.path(name);
+        if (!child.isNumber()) {
+            throw wrong(name, child, "a number");
+        }
+        return child.doubleValue();
+    }
+
+    double number(String name, double whenAbsent) {
+        return node.path(name).isMissingNode() || node.path(name).isNull() ? whenAbsent : number(name);
+    }
+
+    boolean truth(String name) {
+        JsonNode child = node.path(name);
+        if (!child.isBoolean()) {
+            throw wrong(name, child, "true or false");
+        }
+        return child.booleanValue();
+    }
+
+    String text(String name) {
+        JsonNode child = node.path(name);
+        if (!child.isTextual()) {
+            throw wrong(name, child, "a text in quotes");
+        }
+        return child.textValue();
+    }
+
+    <E> E oneOf(String name, E[] values, Function<E, String> word) {
+        String given = text(name);
+        for (E value : values) {
+            if (word.apply(value).equals(given)) {
+                return value;
+            }
+        }
+        String words = Arrays.stream(values).map(word).map(w -> "\"" + w + "\"").collect(Collectors.joining(" or "));
+        throw new BadValueException(path(name), "\"" + given + "\"", words);
+    }
+
+    /** Makes a value from this object; what its constructor refuses is reported with the path of this object. */
+    <T> T make(Supplier<T> maker) {
+        try {
+            return maker.get();
+        } catch (BadValueException refused) {
+            boolean located = path.isEmpty() || refused.field().startsWith(path);
+            throw located ? refused : refused.inside(path);
+        }
+    }
+
+    private BadValueException wrong(String name, JsonNode found, String expected) {
+        return new BadValueException(path(name), found.isMissingNode() ? "missing" : shortened(found), expected);
+    }
+
+    private String path(String name) {
+        return path.isEmpty() ? name : path + "." + name;
+    }
+
+    private static String shortened(JsonNode found) {
+        String text = found.toString();
+        return text.length() > 60 ? text.substring(0, 57) + "..." : text;
+    }
+}

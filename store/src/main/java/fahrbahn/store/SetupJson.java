@@ -1,0 +1,195 @@
+package fahrbahn.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+
+/** The setup file format, version 1. Fields nobody here knows are kept when a document is written again. */
+public final class SetupJson {
+    private static final String FORMAT = "fahrbahn-setup";
+    private static final int VERSION = 1;
+
+    private SetupJson() {}
+
+    /** @throws BadFileException naming the file, the field, the value and what was expected */
+    public static Setup read(Path file) throws BadFileException {
+        try {
+            return parse(Files.readString(file));
+        } catch (NoSuchFileException missing) {
+            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
+        } catch (CharacterCodingException notText) {
+            throw new BadFileException(file + ": not a text file in UTF-8; a setup in JSON was expected", notText);
+        } catch (IOException unreadable) {
+            throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
+        } catch (BadFileException broken) {
+            throw new BadFileException(file + ": " + broken.getMessage(), broken);
+        }
+    }
+
+    /** @throws BadFileException naming the field, the value and what was expected */
+    public static Setup parse(String json) throws BadFileException {
+        try {
+            return setup(Fields.parse(json));
+        } catch (BadValueException refused) {
+            throw new BadFileException(refused.getMessage(), refused);
+        }
+    }
+
+    private static Setup setup(Fields root) {
+        if (!root.text("format").equals(FORMAT)) {
+            throw new BadValueException("format", "\"" + root.text("format") + "\"", "\"" + FORMAT + "\"");
+        }
+        if (!(root.number("version") == VERSION)) {
+            throw new BadValueException("version", root.number("version"), VERSION + ", the one this program reads");
+        }
+        return in(root);
+    }
+
+    /** The setup inside a document that has more to say, without its format line. */
+    static Setup in(Fields root) {
+        Robot robot = robot(root.object("robot"));
+        Line line = line(root.object("line"));
+        Law law = law(root.object("law"));
+        return root.make(() -> new Setup(robot, line, law));
+    }
+
+    private static Robot robot(Fields json) {
+        Fields driveJson = json.object("drive");
+        Drive drive = driveJson.make(() -> new Drive(
+                driveJson.number("trackWidthMm"),
+                driveJson.number("freeSpeedMmPerS"),
+                driveJson.number("lagS"),
+                driveJson.oneOf("mixing", Mixing.values(), Mixing::word),
+                driveJson.number("fullCommand")));
+        Fields loopJson = json.object("loop");
+        Loop loop = loopJson.make(() -> new Loop(loopJson.number("periodS"), loopJson.number("delayS")));
+        List<Sensor> sensors =
+                json.objects("sensors").stream().map(SetupJson::sensor).toList();
+        return json.make(() -> new Robot(json.text("name"), drive, loop, sensors));
+    }
+
+    private static Sensor sensor(Fields json) {
+        return json.make(() -> new Sensor(
+                json.text("name"),
+                json.number("forwardMm"),
+                json.number("leftMm"),
+                json.number("spotSigmaMm"),
+                json.number("dark"),
+                json.number("light"),
+                json.number("noise", 0),
+                json.number("step", 0)));
+    }
+
+    private static Line line(Fields json) {
+        return json.make(() -> new Line(
+                json.number("widthMm"),
+                json.oneOf("polarity", Polarity.values(), Polarity::word),
+                json.number("tightestRadiusMm")));
+    }
+
+    private static Law law(Fields json) {
+        return json.make(() -> new Law(
+                json.oneOf("kind", Law.Kind.values(), Law.Kind::word),
+                json.oneOf("side", Side.values(), Side::word),
+                json.oneOf("scale", Scale.values(), Scale::word),
+                json.number("target"),
+                json.number("kp"),
+                json.number("ki", 0),
+                json.number("kd", 0),
+                json.number("baseCommand")));
+    }
+
+    /** A new document. */
+    public static String write(Setup setup) {
+        return document(setup, Fields.JSON.createObjectNode()).toPrettyString();
+    }
+
+    /**
+     * The setup written over an earlier document, whose unknown fields stay.
+     *
+     * @throws BadFileException when the earlier document is not a JSON object
+     */
+    public static String writeOver(String earlier, Setup setup) throws BadFileException {
+        return document(setup, Fields.parse(earlier).json()).toPrettyString();
+    }
+
+    private static ObjectNode document(Setup setup, ObjectNode root) {
+        root.put("format", FORMAT).put("version", VERSION);
+        fill(root, setup);
+        return root;
+    }
+
+    static void fill(ObjectNode root, Setup setup) {
+        Robot robot = setup.robot();
+        ObjectNode robotJson = child(root, "robot").put("name", robot.name());
+        child(robotJson, "drive")
+                .put("trackWidthMm", robot.drive().trackWidthMm())
+                .put("freeSpeedMmPerS", robot.drive().freeSpeedMmPerS())
+                .put("lagS", robot.drive().lagS())
+                .put("mixing", robot.drive().mixing().word())
+                .put("fullCommand", robot.drive().fullCommand());
+        child(robotJson, "loop")
+                .put("periodS", robot.loop().periodS())
+                .put("delayS", robot.loop().delayS());
+        fillSensors(robotJson, robot.sensors());
+        child(root, "line")
+                .put("widthMm", setup.line().widthMm())
+                .put("polarity", setup.line().polarity().word())
+                .put("tightestRadiusMm", setup.line().tightestRadiusMm());
+        Law law = setup.law();
+        child(root, "law")
+                .put("kind", law.kind().word())
+                .put("side", law.side().word())
+                .put("scale", law.scale().word())
+                .put("target", law.target())
+                .put("kp", law.kp())
+                .put("ki", law.ki())
+                .put("kd", law.kd())
+                .put("baseCommand", law.baseCommand());
+    }
+
+    /** A sensor keeps its unknown fields as long as it keeps its name. */
+    private static void fillSensors(ObjectNode robotJson, List<Sensor> sensors) {
+        JsonNode earlier = robotJson.path("sensors");
+        ArrayNode list = Fields.JSON.createArrayNode();
+        for (Sensor sensor : sensors) {
+            ObjectNode json = list.addObject();
+            for (JsonNode before : earlier) {
+                if (before.isObject() && before.path("name").asText().equals(sensor.name())) {
+                    json.setAll((ObjectNode) before);
+                }
+            }
+            json.put("name", sensor.name())
+                    .put("forwardMm", sensor.forwardMm())
+                    .put("leftMm", sensor.leftMm())
+                    .put("spotSigmaMm", sensor.spotSigmaMm())
+                    .put("dark", sensor.dark())
+                    .put("light", sensor.light())
+                    .put("noise", sensor.noise())
+                    .put("step", sensor.step());
+        }
+        robotJson.set("sensors", list);
+    }
+
+    private static ObjectNode child(ObjectNode parent, String name) {
+        return parent.path(name).isObject() ? (ObjectNode) parent.get(name) : parent.putObject(name);
+    }
+}
