@@ -1,0 +1,26 @@
+package fahrbahn.app.model;
+
+/** The stops along the road, in the order of the work. */
+public enum Station {
+    ROBOT("Robot"),
+    MEASURE("Measure"),
+    LEVELS("Levels"),
+    GAINS("Gains"),
+    DRIVE("Drive"),
+    RUNS("Runs");
+
+    private final String title;
+
+    Station(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    /** The stop after this one; after the last, the first. */
+    public Station next() {
+        return values()[(ordinal() + 1) % values().length];
+    }
+}
