@@ -1,0 +1,12 @@
+package fahrbahn.app;
+
+import javafx.application.Application;
+
+/** Starts the window. Apart from the application class, so that a plain class path finds JavaFX before it is needed. */
+public final class Main {
+    private Main() {}
+
+    public static void main(String[] arguments) {
+        Application.launch(FahrbahnApp.class, arguments);
+    }
+}

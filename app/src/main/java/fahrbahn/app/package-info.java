@@ -1,0 +1,2 @@
+/** The desktop app: where it starts, with which season, and what closes when it ends. */
+package fahrbahn.app;

@@ -1,0 +1,102 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.chart.Ink;
+import fahrbahn.app.model.DriveModel.Drive;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Path;
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.twin.Trace;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.StrokeLineCap;
+
+/** The table from above with the line, the way the robot went and the robot itself. */
+final class CourseView extends Region {
+    private final Course course;
+    private final Canvas canvas = new Canvas();
+    private final Ink table = new Ink("ink-table");
+    private final Ink line = new Ink("ink-line");
+    private final Ink trail = new Ink("ink-advice");
+    private final Ink robot = new Ink("ink-robot");
+    private final Ink middle = new Ink("ink-middle");
+    private Drive drive;
+    private double lineWidthMm = 20;
+    private int tick;
+
+    CourseView(Course course) {
+        this.course = course;
+        getChildren().addAll(canvas, table, line, trail, robot, middle);
+        for (Ink ink : new Ink[] {table, line, trail, robot, middle}) {
+            ink.fillProperty().addListener(o -> requestLayout());
+        }
+        setMinHeight(200);
+        setAccessibleText("The twin on the " + course.name());
+    }
+
+    void showLine(double newLineWidthMm) {
+        lineWidthMm = newLineWidthMm;
+        requestLayout();
+    }
+
+    /** @param newTick how far along the run to draw; null run shows the bare course */
+    void show(Drive newDrive, int newTick) {
+        drive = newDrive;
+        tick = newTick;
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        double scale = Math.min(getWidth() / course.widthMm(), getHeight() / course.heightMm());
+        g.save();
+        g.translate((getWidth() - scale * course.widthMm()) / 2, (getHeight() + scale * course.heightMm()) / 2);
+        g.scale(scale, -scale); // table frame: y to the left of x, so upwards on screen
+        g.setFill(table.paint());
+        g.fillRoundRect(0, 0, course.widthMm(), course.heightMm(), 40, 40);
+        paintLine(g);
+        if (drive != null && drive.trace().size() > 0) {
+            paintRun(g, drive.trace(), Math.min(tick, drive.trace().size() - 1));
+        }
+        g.restore();
+    }
+
+    private void paintLine(GraphicsContext g) {
+        Path path = course.path();
+        g.setStroke(line.paint());
+        g.setLineWidth(lineWidthMm);
+        g.setLineCap(StrokeLineCap.BUTT);
+        g.beginPath();
+        for (double s = 0; s <= path.lengthMm() + 5; s += 5) {
+            Pose at = path.at(Math.min(s, path.lengthMm() - 1e-6));
+            g.lineTo(at.xMm(), at.yMm());
+        }
+        g.stroke();
+    }
+
+    private void paintRun(GraphicsContext g, Trace trace, int until) {
+        double lead = drive.setup().leadMm();
+        g.setStroke(trail.paint());
+        g.setLineWidth(5);
+        g.beginPath();
+        for (int i = 0; i <= until; i++) {
+            Pose eye = new Pose(trace.xMm(i), trace.yMm(i), trace.headingRad(i)).ahead(lead);
+            g.lineTo(eye.xMm(), eye.yMm());
+        }
+        g.stroke();
+        double track = drive.setup().robot().drive().trackWidthMm();
+        g.save();
+        g.translate(trace.xMm(until), trace.yMm(until));
+        g.rotate(Math.toDegrees(trace.headingRad(until)));
+        g.setStroke(robot.paint());
+        g.setLineWidth(7);
+        g.strokeRoundRect(-0.35 * track, -track / 2, 0.35 * track + lead, track, 30, 30);
+        g.setFill(middle.paint());
+        g.fillOval(lead - 10, -10, 20, 20);
+        g.restore();
+    }
+}

@@ -1,0 +1,109 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.chart.TracePlot;
+import fahrbahn.app.model.DriveModel;
+import fahrbahn.app.model.DriveModel.Drive;
+import fahrbahn.app.model.Words;
+import fahrbahn.core.twin.Trace;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The twin rides the course; below it, its distance from the path and its steering. */
+final class DriveView {
+    /** The picture runs faster than the robot would: a coach has five minutes. */
+    private static final double TIMES_REAL = 3;
+
+    private final DriveModel model;
+    private final CourseView course;
+    private final TracePlot offset = new TracePlot("from path, mm", "ink-left");
+    private final TracePlot steering = new TracePlot("steering", "ink-right");
+    private final Label outcome = new Label("none");
+    private final Label time = new Label("none");
+    private final Label rms = new Label("none");
+    private final Label peak = new Label("none");
+    private final Label reversals = new Label("none");
+    private long startNs;
+    private boolean playing;
+
+    private DriveView(DriveModel model) {
+        this.model = model;
+        this.course = new CourseView(model.course());
+    }
+
+    static StationView of(DriveModel model) {
+        return new DriveView(model).build();
+    }
+
+    private StationView build() {
+        Action run = new Action("runTwin", "Run the twin", KeyCode.SPACE, model::run);
+        Action keep = new Action("keepRun", "Keep this run", KeyCode.K, model::keep);
+        run.button().disableProperty().bind(model.runningProperty());
+        outcome.setId("driveOutcome");
+        HBox figures = Nodes.row(
+                Nodes.figure(outcome, "outcome", "Run completed or lost"),
+                Nodes.figure(time, "time", "Lap time"),
+                Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
+                Nodes.figure(peak, "at most", "Peak cross-track error"),
+                Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
+        model.driveProperty().addListener(o -> refresh(keep));
+        model.season().setupProperty().addListener(o -> course.showLine(lineWidthMm()));
+        course.showLine(lineWidthMm());
+        refresh(keep);
+        offset.setPrefHeight(150);
+        steering.setPrefHeight(150);
+        VBox content = Nodes.column(
+                Nodes.row(run.button(), keep.button(), Nodes.spring(), figures),
+                Nodes.grow(Nodes.panel(
+                        model.course().name() + ", "
+                                + Words.number(model.course().path().lengthMm() / 1000) + " m, bends down to "
+                                + Words.millimetres(model.course().path().tightestRadiusMm()),
+                        Nodes.grow(course))),
+                Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
+        return new StationView(content, List.of(run, keep), this::frame);
+    }
+
+    private double lineWidthMm() {
+        return model.season().setupOrGuess().line().widthMm();
+    }
+
+    private void refresh(Action keep) {
+        Optional<Drive> drive = model.driveProperty().get();
+        keep.button().setDisable(!model.canKeep());
+        drive.ifPresent(this::show);
+        if (drive.isEmpty()) {
+            course.show(null, 0);
+        }
+    }
+
+    private void show(Drive drive) {
+        Trace trace = drive.trace();
+        double periodS = drive.setup().robot().loop().periodS();
+        offset.show(trace.size(), periodS, trace::offsetMm);
+        steering.show(trace.size(), periodS, trace::steering);
+        outcome.setText(drive.result().completed() ? "completed" : "lost");
+        time.setText(Words.number(drive.result().timeS(), 4) + " s");
+        rms.setText(Words.millimetres(drive.result().rmsMm()));
+        peak.setText(Words.millimetres(drive.result().peakMm()));
+        reversals.setText(Words.number(drive.result().reversalsPerM(), 2));
+        startNs = System.nanoTime();
+        playing = true;
+    }
+
+    private void frame() {
+        Optional<Drive> drive = model.driveProperty().get();
+        if (!playing || drive.isEmpty()) {
+            return;
+        }
+        double tS = (System.nanoTime() - startNs) * 1e-9 * TIMES_REAL;
+        int last = drive.get().trace().size() - 1;
+        int tick = (int) Math.min(last, tS / drive.get().setup().robot().loop().periodS());
+        course.show(drive.get(), tick);
+        offset.cursor(drive.get().trace().tS(tick));
+        steering.cursor(drive.get().trace().tS(tick));
+        playing = tick < last;
+    }
+}

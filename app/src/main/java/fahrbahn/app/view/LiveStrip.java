@@ -1,0 +1,178 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.model.LiveModel;
+import fahrbahn.app.model.LiveModel.Phase;
+import fahrbahn.app.model.SeasonModel;
+import fahrbahn.app.model.Words;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.link.BenchRobot;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.beans.InvalidationListener;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The connected robot along the bottom: how the link stands, each sensor's reading, and the bench robot's place on its mat. */
+final class LiveStrip extends HBox {
+    private static final double BAR_WIDTH = 150;
+
+    private final LiveModel live;
+    private final SeasonModel season;
+    private final Label state = Nodes.label("", "live-state");
+    private final Label counts = Nodes.label("", "caption");
+    private final HBox bars = Nodes.row();
+    private final List<Label> values = new ArrayList<>();
+    private final List<Region> fills = new ArrayList<>();
+    private final TextField address = new TextField();
+    private final Button connect = new Button("Connect");
+    private final Button bench = new Button("Bench robot");
+    private final Button disconnect = new Button("Disconnect");
+    private final VBox place;
+    private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
+    private final Consumer<String> told;
+
+    LiveStrip(LiveModel live, SeasonModel season, Consumer<String> told) {
+        this.live = live;
+        this.season = season;
+        this.told = told;
+        getStyleClass().add("live-strip");
+        address.setId("address");
+        address.setPromptText("127.0.0.1:5801");
+        address.setPrefColumnCount(12);
+        address.setOnAction(e -> connect());
+        connect.setId("connect");
+        connect.setOnAction(e -> connect());
+        bench.setId("connectBench");
+        bench.setOnAction(e -> live.connectToBenchRobot(new BenchRobot(System.nanoTime())));
+        disconnect.setId("disconnect");
+        disconnect.setOnAction(e -> live.disconnect());
+        state.setId("liveState");
+        place = place();
+        VBox link = Nodes.column(Nodes.row(state, counts), Nodes.row(bench, address, connect, disconnect));
+        getChildren().addAll(link, Nodes.grow(bars), place);
+        live.sensors().addListener((InvalidationListener) o -> rebuild());
+        live.statusProperty().addListener(o -> refresh());
+        live.latestProperty().addListener(o -> refreshValues());
+        refresh();
+    }
+
+    /** The bench robot's mat: light, the line, and a patch of dark. */
+    private VBox place() {
+        slider.setId("benchPlace");
+        slider.setPrefWidth(230);
+        slider.setAccessibleText("Place of the bench robot across its line, mm");
+        slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
+        Button light = new Button("on light");
+        light.setId("benchLight");
+        light.setOnAction(e -> send("light"));
+        Button dark = new Button("on dark");
+        dark.setId("benchDark");
+        dark.setOnAction(e -> send("dark"));
+        VBox box = Nodes.column(
+                Nodes.row(Nodes.label("slide it over the line", "caption"), Nodes.spring(), light, dark), slider);
+        box.managedProperty().bind(box.visibleProperty());
+        return box;
+    }
+
+    private void send(String line) {
+        live.send(line);
+    }
+
+    private void connect() {
+        String typed = address.getText().strip();
+        int colon = typed.lastIndexOf(':');
+        try {
+            int port = Integer.parseInt(typed.substring(colon + 1));
+            if (colon > 0 && port > 0 && port < 65_536) {
+                live.connectTo(typed.substring(0, colon), port);
+                return;
+            }
+        } catch (NumberFormatException notAPort) {
+            // Told below, with every other way an address can be wrong.
+        }
+        told.accept("The address is '" + typed + "'; it must be a name and a port, like 127.0.0.1:5801.");
+    }
+
+    private void refresh() {
+        LiveModel.Status status = live.statusProperty().get();
+        boolean connected = status.phase() != Phase.NONE;
+        state.setText(
+                switch (status.phase()) {
+                    case NONE -> "No robot connected";
+                    case WAITING -> "Waiting for " + status.source();
+                    case LIVE -> "Live: " + status.source();
+                    case SILENT -> "Silent: " + status.source();
+                });
+        counts.setText(
+                connected
+                        ? status.readings() + " readings"
+                                + (status.brokenLines() > 0 ? ", " + status.brokenLines() + " broken lines" : "")
+                                + (status.dropped() > 0 ? ", " + status.dropped() + " dropped" : "")
+                        : "");
+        for (Region only : List.of(bench, address, connect)) {
+            only.setVisible(!connected);
+            only.setManaged(!connected);
+        }
+        disconnect.setVisible(connected);
+        disconnect.setManaged(connected);
+        place.setVisible(live.benchRobot() != null);
+    }
+
+    private void rebuild() {
+        bars.getChildren().clear();
+        values.clear();
+        fills.clear();
+        for (String sensor : live.sensors()) {
+            Label value = Nodes.label("", "live-value");
+            value.setId("live-" + sensor);
+            Region fill = new Region();
+            fill.getStyleClass().add("live-fill");
+            Pane bar = new Pane(fill);
+            bar.getStyleClass().add("live-bar");
+            bar.setPrefSize(BAR_WIDTH, 14);
+            bar.setMinWidth(BAR_WIDTH);
+            season.setupOrGuess().robot().sensors().stream()
+                    .filter(s -> s.name().equals(sensor))
+                    .findFirst()
+                    .ifPresent(s -> bar.getChildren().addAll(tick("D", s.dark(), s), tick("L", s.light(), s)));
+            values.add(value);
+            fills.add(fill);
+            bars.getChildren().add(new VBox(Nodes.row(Nodes.label(sensor, "caption"), value), bar));
+        }
+    }
+
+    private static Label tick(String letter, double reading, Sensor sensor) {
+        Label tick = Nodes.label(letter, "live-tick");
+        tick.setLayoutX(BAR_WIDTH * share(reading, sensor) - 4);
+        tick.setLayoutY(13);
+        return tick;
+    }
+
+    /** Where a reading stands on a bar that shows dark to light and a fifth of that beyond each. */
+    private static double share(double reading, Sensor sensor) {
+        double low = Math.min(sensor.dark(), sensor.light()) - 0.2 * sensor.contrast();
+        return Math.max(0, Math.min(1, (reading - low) / (1.4 * sensor.contrast())));
+    }
+
+    private void refreshValues() {
+        double[] latest = live.latestProperty().get();
+        for (int i = 0; i < Math.min(latest.length, values.size()); i++) {
+            values.get(i).setText(Words.number(latest[i], 4));
+            String name = live.sensors().get(i);
+            double reading = latest[i];
+            double share = season.setupOrGuess().robot().sensors().stream()
+                    .filter(s -> s.name().equals(name))
+                    .mapToDouble(s -> share(reading, s))
+                    .findFirst()
+                    .orElse(0);
+            fills.get(i).resizeRelocate(0, 0, BAR_WIDTH * share, 14);
+        }
+    }
+}

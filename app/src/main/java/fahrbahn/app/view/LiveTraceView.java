@@ -1,0 +1,84 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.chart.Ink;
+import fahrbahn.app.model.LiveModel;
+import fahrbahn.app.model.LiveTrace;
+import fahrbahn.app.model.Words;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+
+/** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
+final class LiveTraceView extends Region {
+    private static final double[][] DASHES = {{}, {8, 5}, {2, 4}, {12, 4, 2, 4}};
+    private static final double MARGIN = 46;
+
+    private final LiveModel live;
+    private final Canvas canvas = new Canvas();
+    private final Ink[] inks = {new Ink("ink-left"), new Ink("ink-right"), new Ink("ink-best"), new Ink("ink-advice")};
+    private final Ink text = new Ink("ink-text");
+
+    LiveTraceView(LiveModel live) {
+        this.live = live;
+        getChildren().add(canvas);
+        getChildren().addAll(inks);
+        getChildren().add(text);
+        setMinHeight(120);
+        setAccessibleText("The last readings of every sensor");
+    }
+
+    void refresh() {
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        LiveTrace trace = live.trace();
+        g.setFill(text.paint());
+        if (trace.size() < 2) {
+            g.fillText("No readings. Connect a robot in the strip below.", 12, 24);
+            return;
+        }
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+            for (int age = 0; age < trace.size(); age++) {
+                double value = trace.value(sensor, age);
+                low = Math.min(low, value);
+                high = Math.max(high, value);
+            }
+        }
+        double pad = Math.max(1e-9, 0.08 * (high - low));
+        low -= pad;
+        high += pad;
+        g.fillText(Words.number(high), 2, 12);
+        g.fillText(Words.number(low), 2, getHeight() - 4);
+        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+            paint(g, trace, sensor, low, high);
+        }
+    }
+
+    private void paint(GraphicsContext g, LiveTrace trace, int sensor, double low, double high) {
+        double height = getHeight();
+        double width = getWidth() - 2 * MARGIN;
+        g.setStroke(inks[sensor % inks.length].paint());
+        g.setLineDashes(DASHES[sensor % DASHES.length]);
+        g.setLineWidth(2);
+        g.beginPath();
+        int step = Math.max(1, trace.size() / (int) Math.max(1, width));
+        for (int age = trace.size() - 1; age >= 0; age -= step) {
+            double x = MARGIN + width * (1 - (double) age / LiveTrace.CAPACITY);
+            double y = height * (high - trace.value(sensor, age)) / (high - low);
+            g.lineTo(x, y);
+        }
+        g.stroke();
+        g.setLineDashes();
+        double y = height * (high - trace.value(sensor, 0)) / (high - low);
+        g.setFill(inks[sensor % inks.length].paint());
+        g.fillText(live.sensors().get(sensor), getWidth() - MARGIN + 4, Math.max(12, Math.min(height - 4, y + 4)));
+    }
+}

@@ -1,0 +1,252 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.model.RobotModel;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** The numbers of the robot beside its picture. */
+final class RobotView {
+    private final RobotModel model;
+    private final List<Runnable> refreshers = new ArrayList<>();
+
+    private RobotView(RobotModel model) {
+        this.model = model;
+    }
+
+    static StationView of(RobotModel model) {
+        return new RobotView(model).build();
+    }
+
+    private StationView build() {
+        TopView top = new TopView();
+        VBox form = Nodes.column(drive(), loop(), sensor("left", 0), sensor("right", 1), line(), speed());
+        ScrollPane scroll = new ScrollPane(form);
+        scroll.setFitToWidth(true);
+        scroll.setMinWidth(560);
+        scroll.setPrefWidth(600);
+        model.shownProperty().addListener(o -> refresh(top));
+        refresh(top);
+        return new StationView(
+                Nodes.row(Nodes.grow(Nodes.panel("From above, to scale", Nodes.grow(top))), scroll),
+                List.of(),
+                () -> {});
+    }
+
+    private void refresh(TopView top) {
+        top.show(model.shownProperty().get());
+        refreshers.forEach(Runnable::run);
+    }
+
+    private Node field(
+            String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
+        NumberField field =
+                new NumberField(id, words, term, v -> model.season().changeSetup(setup -> with.apply(setup, v)));
+        refreshers.add(() -> field.show(get.applyAsDouble(model.shownProperty().get())));
+        return field;
+    }
+
+    private static Node group(String title, Node... fields) {
+        FlowPane flow = new FlowPane(fields);
+        flow.getStyleClass().add("fields");
+        return Nodes.panel(title, flow);
+    }
+
+    private Node drive() {
+        return group(
+                "Drive",
+                field(
+                        "trackWidth",
+                        "track width, mm",
+                        "Track width between the wheel contacts",
+                        s -> s.robot().drive().trackWidthMm(),
+                        (s, v) ->
+                                with(s, d -> new Drive(v, d.freeSpeedMmPerS(), d.lagS(), d.mixing(), d.fullCommand()))),
+                field(
+                        "freeSpeed",
+                        "free speed, mm/s",
+                        "Settled speed at full command",
+                        s -> s.robot().drive().freeSpeedMmPerS(),
+                        (s, v) -> with(s, d -> new Drive(d.trackWidthMm(), v, d.lagS(), d.mixing(), d.fullCommand()))),
+                field(
+                        "lag",
+                        "lag, ms",
+                        "Time constant of the first-order wheel response",
+                        s -> millis(s.robot().drive().lagS()),
+                        (s, v) -> with(
+                                s,
+                                d -> new Drive(
+                                        d.trackWidthMm(), d.freeSpeedMmPerS(), v / 1000, d.mixing(), d.fullCommand()))),
+                field(
+                        "fullCommand",
+                        "full command",
+                        "The command that means full power",
+                        s -> s.robot().drive().fullCommand(),
+                        (s, v) -> with(
+                                s, d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), d.mixing(), v))));
+    }
+
+    private static double millis(double seconds) {
+        return Math.round(seconds * 1e9) / 1e6;
+    }
+
+    private static Setup with(Setup setup, UnaryOperator<Drive> change) {
+        return setup.withRobot(
+                setup.robot().withDrive(change.apply(setup.robot().drive())));
+    }
+
+    private Node loop() {
+        return group(
+                "Loop",
+                field(
+                        "loopTime",
+                        "loop time, ms",
+                        "Sampling period of the control loop",
+                        s -> millis(s.robot().loop().periodS()),
+                        (s, v) -> s.withRobot(s.robot()
+                                .withLoop(new Loop(v / 1000, s.robot().loop().delayS())))),
+                field(
+                        "delay",
+                        "delay, ms",
+                        "Dead time from reading to command",
+                        s -> millis(s.robot().loop().delayS()),
+                        (s, v) -> s.withRobot(
+                                s.robot().withLoop(new Loop(s.robot().loop().periodS(), v / 1000)))));
+    }
+
+    /** Sensor of a pair; of an array, the first two. A lone sensor has no right neighbour to show. */
+    private Node sensor(String words, int index) {
+        Node group = group(
+                "Sensor " + words,
+                field(
+                        words + "Lead",
+                        "lead, mm",
+                        "Distance ahead of the turning point",
+                        s -> at(s, index).forwardMm(),
+                        (s, v) -> with(
+                                s,
+                                index,
+                                new Sensor(
+                                        at(s, index).name(),
+                                        v,
+                                        at(s, index).leftMm(),
+                                        at(s, index).spotSigmaMm(),
+                                        at(s, index).dark(),
+                                        at(s, index).light(),
+                                        at(s, index).noise(),
+                                        at(s, index).step()))),
+                field(
+                        words + "Place",
+                        "to the left, mm",
+                        "Lateral offset, left positive",
+                        s -> at(s, index).leftMm(),
+                        (s, v) -> with(
+                                s, index, at(s, index).withPlace(at(s, index).forwardMm(), v))),
+                field(
+                        words + "Spot",
+                        "spot, mm",
+                        "Standard deviation of the Gaussian spot",
+                        s -> at(s, index).spotSigmaMm(),
+                        (s, v) -> with(
+                                s,
+                                index,
+                                new Sensor(
+                                        at(s, index).name(),
+                                        at(s, index).forwardMm(),
+                                        at(s, index).leftMm(),
+                                        v,
+                                        at(s, index).dark(),
+                                        at(s, index).light(),
+                                        at(s, index).noise(),
+                                        at(s, index).step()))),
+                field(
+                        words + "Dark",
+                        "dark",
+                        "Reading on the dark surface",
+                        s -> at(s, index).dark(),
+                        (s, v) -> with(
+                                s,
+                                index,
+                                at(s, index)
+                                        .withSurfaces(
+                                                v,
+                                                at(s, index).light(),
+                                                at(s, index).noise()))),
+                field(
+                        words + "Light",
+                        "light",
+                        "Reading on the light surface",
+                        s -> at(s, index).light(),
+                        (s, v) -> with(
+                                s,
+                                index,
+                                at(s, index)
+                                        .withSurfaces(
+                                                at(s, index).dark(),
+                                                v,
+                                                at(s, index).noise()))));
+        refreshers.add(() -> {
+            boolean there = model.shownProperty().get().robot().sensors().size() > index;
+            group.setVisible(there);
+            group.setManaged(there);
+        });
+        return group;
+    }
+
+    private static Sensor at(Setup setup, int index) {
+        return setup.robot()
+                .sensors()
+                .get(Math.min(index, setup.robot().sensors().size() - 1));
+    }
+
+    private static Setup with(Setup setup, int index, Sensor sensor) {
+        return setup.withRobot(setup.robot().withSensor(index, sensor));
+    }
+
+    private Node line() {
+        return group(
+                "Line",
+                field(
+                        "lineWidth",
+                        "width, mm",
+                        "Width of the line",
+                        s -> s.line().widthMm(),
+                        (s, v) -> s.withLine(
+                                new Line(v, s.line().polarity(), s.line().tightestRadiusMm()))),
+                field(
+                        "tightest",
+                        "tightest bend, mm",
+                        "Radius of the line's centre in the tightest bend",
+                        s -> s.line().tightestRadiusMm(),
+                        (s, v) ->
+                                s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))));
+    }
+
+    private Node speed() {
+        return group(
+                "Law",
+                field(
+                        "base",
+                        "base command",
+                        "Command of both wheels going straight",
+                        s -> s.law().baseCommand(),
+                        (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
+                field(
+                        "target",
+                        "target (edge only)",
+                        "Set point of the scaled reading",
+                        s -> s.law().target(),
+                        (s, v) -> s.withLaw(s.law().withTarget(v))));
+    }
+}
