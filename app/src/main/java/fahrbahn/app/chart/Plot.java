@@ -1,6 +1,7 @@
 package fahrbahn.app.chart;
 
 import java.util.function.Consumer;
+import javafx.collections.FXCollections;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.chart.NumberAxis;
@@ -15,6 +16,7 @@ public abstract class Plot extends XYChart<Number, Number> {
 
     protected Plot(String xLabel, String yLabel) {
         super(axis(xLabel), axis(yLabel));
+        setData(FXCollections.observableArrayList()); // a chart without data is not laid out
         setAnimated(false);
         setLegendVisible(false);
         setHorizontalZeroLineVisible(false);
@@ -51,8 +53,9 @@ public abstract class Plot extends XYChart<Number, Number> {
         double raw = span / TICKS;
         double power = Math.pow(10, Math.floor(Math.log10(raw)));
         double unit = power * (raw / power < 1.5 ? 1 : raw / power < 3.5 ? 2 : raw / power < 7.5 ? 5 : 10);
-        axis.setLowerBound(low);
-        axis.setUpperBound(low + span);
+        // Whole ticks at both ends: an axis that ends on 83.2 reads badly.
+        axis.setLowerBound(unit * Math.floor(low / unit + 1e-9));
+        axis.setUpperBound(unit * Math.ceil((low + span) / unit - 1e-9));
         axis.setTickUnit(unit);
     }
 
@@ -92,6 +95,7 @@ public abstract class Plot extends XYChart<Number, Number> {
         canvas.setHeight(Math.max(1, getYAxis().getHeight()));
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        g.setFont(TextFont.of(this));
         paint(g);
     }
 

@@ -28,6 +28,8 @@ public final class LevelsModel extends StationModel {
     private final MeasureModel measure;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
+    private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
+
     LevelsModel(SeasonModel season, MeasureModel measure) {
         this.season = season;
         this.measure = measure;
@@ -37,7 +39,7 @@ public final class LevelsModel extends StationModel {
     }
 
     public ObservableList<SensorLevels> sensors() {
-        return FXCollections.unmodifiableObservableList(sensors);
+        return shown;
     }
 
     private void update() {

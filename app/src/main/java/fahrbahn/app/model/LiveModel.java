@@ -50,6 +50,7 @@ public final class LiveModel {
     private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NONE);
     private final ReadOnlyObjectWrapper<double[]> latest = new ReadOnlyObjectWrapper<>(new double[0]);
     private final ObservableList<String> sensors = FXCollections.observableArrayList();
+    private final ObservableList<String> shownSensors = FXCollections.unmodifiableObservableList(sensors);
     private final ObservableList<Consumer<Reading>> hearers = FXCollections.observableArrayList();
     private final LiveTrace trace = new LiveTrace();
     private Inbox inbox;
@@ -167,7 +168,7 @@ public final class LiveModel {
     }
 
     public ObservableList<String> sensors() {
-        return FXCollections.unmodifiableObservableList(sensors);
+        return shownSensors;
     }
 
     /** The last seconds of every sensor. */

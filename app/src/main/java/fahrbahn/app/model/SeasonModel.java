@@ -50,6 +50,9 @@ public final class SeasonModel {
     private final ReadOnlyObjectWrapper<Optional<Setup>> gainsChosenFor = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObservableList<Capture> captures = FXCollections.observableArrayList();
     private final ObservableList<RunRecord> runs = FXCollections.observableArrayList();
+    // Made once: a listener on a wrapper that nobody keeps would be lost with it.
+    private final ObservableList<Capture> shownCaptures = FXCollections.unmodifiableObservableList(captures);
+    private final ObservableList<RunRecord> shownRuns = FXCollections.unmodifiableObservableList(runs);
     private String setupDocument = "{}";
 
     /**
@@ -89,12 +92,12 @@ public final class SeasonModel {
 
     /** Oldest first. */
     public ObservableList<Capture> captures() {
-        return FXCollections.unmodifiableObservableList(captures);
+        return shownCaptures;
     }
 
     /** Oldest first. */
     public ObservableList<RunRecord> runs() {
-        return FXCollections.unmodifiableObservableList(runs);
+        return shownRuns;
     }
 
     /** Changes the setup; a refusal from a constructor passes through and nothing changes. */

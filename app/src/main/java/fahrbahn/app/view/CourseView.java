@@ -18,7 +18,6 @@ final class CourseView extends Region {
     private final Ink table = new Ink("ink-table");
     private final Ink line = new Ink("ink-line");
     private final Ink trail = new Ink("ink-advice");
-    private final Ink robot = new Ink("ink-robot");
     private final Ink middle = new Ink("ink-middle");
     private Drive drive;
     private double lineWidthMm = 20;
@@ -26,8 +25,8 @@ final class CourseView extends Region {
 
     CourseView(Course course) {
         this.course = course;
-        getChildren().addAll(canvas, table, line, trail, robot, middle);
-        for (Ink ink : new Ink[] {table, line, trail, robot, middle}) {
+        getChildren().addAll(canvas, table, line, trail, middle);
+        for (Ink ink : new Ink[] {table, line, trail, middle}) {
             ink.fillProperty().addListener(o -> requestLayout());
         }
         setMinHeight(200);
@@ -92,8 +91,8 @@ final class CourseView extends Region {
         g.save();
         g.translate(trace.xMm(until), trace.yMm(until));
         g.rotate(Math.toDegrees(trace.headingRad(until)));
-        g.setStroke(robot.paint());
-        g.setLineWidth(7);
+        g.setStroke(line.paint());
+        g.setLineWidth(9);
         g.strokeRoundRect(-0.35 * track, -track / 2, 0.35 * track + lead, track, 30, 30);
         g.setFill(middle.paint());
         g.fillOval(lead - 10, -10, 20, 20);

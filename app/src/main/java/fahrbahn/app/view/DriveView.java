@@ -19,7 +19,7 @@ final class DriveView {
 
     private final DriveModel model;
     private final CourseView course;
-    private final TracePlot offset = new TracePlot("from path, mm", "ink-left");
+    private final TracePlot offset = new TracePlot("off path, mm", "ink-left");
     private final TracePlot steering = new TracePlot("steering", "ink-right");
     private final Label outcome = new Label("none");
     private final Label time = new Label("none");
@@ -53,8 +53,8 @@ final class DriveView {
         model.season().setupProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());
         refresh(keep);
-        offset.setPrefHeight(150);
-        steering.setPrefHeight(150);
+        offset.setMinHeight(165);
+        steering.setMinHeight(165);
         VBox content = Nodes.column(
                 Nodes.row(run.button(), keep.button(), Nodes.spring(), figures),
                 Nodes.grow(Nodes.panel(

@@ -172,7 +172,7 @@ final class LiveStrip extends HBox {
                     .mapToDouble(s -> share(reading, s))
                     .findFirst()
                     .orElse(0);
-            fills.get(i).resizeRelocate(0, 0, BAR_WIDTH * share, 14);
+            fills.get(i).setPrefSize(BAR_WIDTH * share, 14);
         }
     }
 }

@@ -1,6 +1,7 @@
 package fahrbahn.app.view;
 
 import fahrbahn.app.chart.Ink;
+import fahrbahn.app.chart.TextFont;
 import fahrbahn.app.model.LiveModel;
 import fahrbahn.app.model.LiveTrace;
 import fahrbahn.app.model.Words;
@@ -37,6 +38,7 @@ final class LiveTraceView extends Region {
         canvas.setHeight(getHeight());
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, getWidth(), getHeight());
+        g.setFont(TextFont.of(this));
         LiveTrace trace = live.trace();
         g.setFill(text.paint());
         if (trace.size() < 2) {

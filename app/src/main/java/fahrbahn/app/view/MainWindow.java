@@ -101,7 +101,7 @@ public final class MainWindow extends BorderPane {
         Freshness fresh = model.freshnessProperty().get();
         sentence.setText(verdict.sentence());
         freshness.setText(
-                here.title() + " is " + fresh.mark().word() + (fresh.reason().isEmpty() ? "" : ": " + fresh.reason()));
+                here.title() + ": " + fresh.mark().word() + (fresh.reason().isEmpty() ? "" : ", " + fresh.reason()));
         for (Verdict.Tone each : Verdict.Tone.values()) {
             PseudoClass state = PseudoClass.getPseudoClass(each.word().replace(' ', '-'));
             head.pseudoClassStateChanged(state, each == verdict.tone());

@@ -59,10 +59,11 @@ final class Road extends Pane {
     }
 
     private static Path winding(String styleClass) {
-        Path path = new Path(new MoveTo(x(1), y(0) - BETWEEN));
-        for (int i = 0; i <= Station.values().length + 4; i++) {
-            double middle = y(i) - BETWEEN / 2;
-            path.getElements().add(new CubicCurveTo(x(i + 1), middle, x(i), middle, x(i), y(i)));
+        Path path = new Path(new MoveTo(x(0), y(0) - 34));
+        for (int i = 0; i <= Station.values().length; i++) {
+            double before = i == 0 ? y(0) - 34 : y(i - 1);
+            double middle = (before + y(i)) / 2;
+            path.getElements().add(new CubicCurveTo(x(Math.max(0, i - 1)), middle, x(i), middle, x(i), y(i)));
         }
         path.getStyleClass().add(styleClass);
         path.setManaged(false);

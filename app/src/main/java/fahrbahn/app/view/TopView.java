@@ -1,6 +1,7 @@
 package fahrbahn.app.view;
 
 import fahrbahn.app.chart.Ink;
+import fahrbahn.app.chart.TextFont;
 import fahrbahn.app.model.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -37,6 +38,7 @@ final class TopView extends Region {
         canvas.setHeight(getHeight());
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, getWidth(), getHeight());
+        g.setFont(TextFont.of(this));
         if (setup != null) {
             paint(g);
         }

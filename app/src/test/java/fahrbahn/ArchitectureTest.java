@@ -1,0 +1,78 @@
+package fahrbahn;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class ArchitectureTest {
+    private static final JavaClasses CLASSES = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("fahrbahn");
+
+    @Test
+    void coreComputesAndNothingElse() {
+        noClasses()
+                .that()
+                .resideInAPackage("fahrbahn.core..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "javafx..", "java.awt..", "javax.swing..", "java.sql..", "java.nio.file..", "java.net..")
+                .orShould()
+                .dependOnClassesThat()
+                .haveNameMatching(
+                        "java\\.io\\.(File|FileReader|FileWriter|FileInputStream|FileOutputStream|RandomAccessFile)")
+                .check(CLASSES);
+    }
+
+    @Test
+    void arrowsOfUsePointDownwards() {
+        layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("core")
+                .definedBy("fahrbahn.core..")
+                .layer("store")
+                .definedBy("fahrbahn.store..")
+                .layer("link")
+                .definedBy("fahrbahn.link..")
+                .layer("app")
+                .definedBy("fahrbahn.app..")
+                .layer("headless")
+                .definedBy("fahrbahn.headless..")
+                .whereLayer("store")
+                .mayOnlyBeAccessedByLayers("app", "headless")
+                .whereLayer("link")
+                .mayOnlyBeAccessedByLayers("app", "headless")
+                .whereLayer("app")
+                .mayNotBeAccessedByAnyLayer()
+                .check(CLASSES);
+    }
+
+    @Test
+    void noPackagesFormACycle() {
+        slices().matching("fahrbahn.(**)").should().beFreeOfCycles().check(CLASSES);
+    }
+
+    @Test
+    void modelsHaveNoNodesAndHeadlessHasNoWindow() {
+        noClasses()
+                .that()
+                .resideInAPackage("fahrbahn.app.model")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx.scene..", "javafx.stage..")
+                .check(CLASSES);
+        noClasses()
+                .that()
+                .resideInAPackage("fahrbahn.headless")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx..")
+                .check(CLASSES);
+    }
+}

@@ -1,0 +1,63 @@
+package fahrbahn.core.table;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.response.Spot;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class TableTest {
+    /** SCIENCE: a read of the blurred raster agrees with the closed form within 0.5 % of the contrast. */
+    @Test
+    void rasterReadAgreesWithTheClosedFormOnAStraightLineAtAnyAngle() {
+        for (double angle : new double[] {0, 0.3, Math.PI / 4, 1.2}) {
+            Pose start = new Pose(60, 60, angle);
+            Course course = new Course("slanted", 400, 400, start, List.of(new Part.Straight(280)), false);
+            Raster seen = Painter.seen(course, 19, 3);
+            for (double offset = -25; offset <= 25; offset += 0.37) {
+                Pose at = start.offset(140, offset);
+                assertThat(seen.at(at.xMm(), at.yMm()))
+                        .as("offset %.2f mm, angle %.2f rad", offset, angle)
+                        .isCloseTo(Spot.coverage(offset, 19, 3), within(0.005));
+            }
+        }
+    }
+
+    @Test
+    void jointsLeaveNoSeamInTheLine() {
+        Path path = Course.workshopLoop().path();
+        Raster seen = Painter.seen(Course.workshopLoop(), 20, 3);
+        for (double s = 0; s < path.lengthMm(); s += 1) {
+            Pose at = path.at(s);
+            assertThat(seen.at(at.xMm(), at.yMm())).as("at s = %.0f mm", s).isGreaterThan(0.985);
+        }
+    }
+
+    @Test
+    void pathClosesAndTheTrackerFollowsItRound() {
+        Path path = Course.workshopLoop().path();
+        assertThat(path.tightestRadiusMm()).isCloseTo(150, within(1e-9));
+        PathTracker tracker = new PathTracker(path);
+        for (double s = 0; s < 2.5 * path.lengthMm(); s += 2) {
+            Pose beside = path.at(s).offset(0, 7);
+            tracker.moveTo(beside.xMm(), beside.yMm());
+            assertThat(tracker.leftMm()).as("at s = %.0f mm", s).isCloseTo(7, within(1e-6));
+            assertThat(tracker.sMm()).isCloseTo(s, within(1e-6));
+        }
+    }
+
+    @Test
+    void coursesThatCannotBeLaidAreRefusedWithTheReason() {
+        List<Part> open = List.of(new Part.Straight(200), new Part.Bend(100, 1));
+        assertThatThrownBy(() -> new Course("open", 900, 900, new Pose(300, 300, 0), open, true))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("the end must meet the start");
+        assertThatThrownBy(() -> new Course("off", 300, 300, new Pose(200, 200, 0), open, false))
+                .hasMessageContaining("off the table at (30");
+        assertThatThrownBy(() -> new Part.Bend(Double.NaN, 1)).hasMessageContaining("radiusMm is NaN");
+        assertThatThrownBy(() -> Course.straight(1e9)).hasMessageContaining("at most 50000");
+    }
+}
