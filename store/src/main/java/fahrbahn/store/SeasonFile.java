@@ -42,15 +42,17 @@ public final class SeasonFile implements AutoCloseable {
 
     private final Path file;
     private final Clock clock;
+    private final Connection connection;
     private final Handle database;
     private final Deque<Integer> undoable = new ArrayDeque<>();
     private final Deque<Integer> redoable = new ArrayDeque<>();
     private int lastStep;
 
-    private SeasonFile(Path file, Clock clock, Handle database) {
+    private SeasonFile(Path file, Clock clock, Connection connection) {
         this.file = file;
         this.clock = clock;
-        this.database = database;
+        this.connection = connection;
+        this.database = Jdbi.create(connection).open();
     }
 
     /** Opens a season, or begins one when there is no such file. */
@@ -80,8 +82,7 @@ public final class SeasonFile implements AutoCloseable {
         Connection connection = null;
         try {
             connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath());
-            SeasonFile season =
-                    new SeasonFile(file, clock, Jdbi.create(connection).open());
+            SeasonFile season = new SeasonFile(file, clock, connection);
             season.prepare();
             return season;
         } catch (SQLException | JdbiException broken) {
@@ -258,5 +259,6 @@ public final class SeasonFile implements AutoCloseable {
     @Override
     public synchronized void close() {
         database.close();
+        closeQuietly(connection); // the handle leaves a connection it was given open
     }
 }

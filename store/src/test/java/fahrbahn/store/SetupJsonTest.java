@@ -48,7 +48,7 @@ class SetupJsonTest {
             "kind": "edge"        | "kind": "pair"           | robot.sensors is 1
             "baseCommand": 30     | "baseCommand": 300       | law.baseCommand is 300
             "ki": 0,              | "ki": 0, "ki": 1,        | Duplicate
-            "name": "Wren",       | "name": "Wren"           | Line 3 is not JSON
+            "name": "Wren",       | "name": "Wren"           | Line 2 is not JSON
             """)
     void badFieldsAreNamedWithTheirValueAndTheRule(String good, String bad, String named) {
         String broken = SETUP.replace(good, bad == null ? "" : bad);

@@ -55,7 +55,7 @@ public final class Raster {
     }
 
     /**
-     * What a Gaussian spot sees at each place. Painting and looking up blur a little too; the kernel leaves their part out.
+     * What a Gaussian spot sees at each place. Painting blurs a little too; the kernel leaves its part out.
      *
      * @param sigmaMm at least {@link #LEAST_SIGMA_CELLS} cells, so that sampling the kernel does not change its width
      */
@@ -65,7 +65,7 @@ public final class Raster {
                 "spotSigmaMm",
                 sigmaMm,
                 "at least " + LEAST_SIGMA_CELLS + " raster cells");
-        double sigmaCells = Math.sqrt(sigmaMm * sigmaMm / (cellMm * cellMm) - PAINTED - LOOKED_UP);
+        double sigmaCells = Math.sqrt(sigmaMm * sigmaMm / (cellMm * cellMm) - PAINTED);
         float[] kernel = kernel(sigmaCells);
         float[] sideways = new float[cells.length];
         for (int row = 0; row < rows; row++) {
@@ -76,14 +76,11 @@ public final class Raster {
         return new Raster(columns, rows, cellMm, both);
     }
 
-    /** Below this the look-up errs by more than 0.3 % of the contrast: h*h*max|coverage''|/16 = 0.015*(h/sigma)^2. */
-    static final double LEAST_SIGMA_CELLS = 2.5;
+    /** At this the bilinear look-up errs by up to h*h*max|coverage''|/8 = 0.03*(h/sigma)^2 = 0.3 % of the contrast per axis. */
+    static final double LEAST_SIGMA_CELLS = 3.2;
 
     /** Variance, in cells squared, of the average over a cell that painting takes. */
     private static final double PAINTED = 1.0 / 12;
-
-    /** Variance of the bilinear look-up: 0 on the middle of a cell to 1/4 between two, so half of that errs least. */
-    private static final double LOOKED_UP = 1.0 / 8;
 
     private static float[] kernel(double sigmaCells) {
         int reach = (int) Math.ceil(4.5 * sigmaCells); // leaves out 7 parts in a million
