@@ -52,10 +52,12 @@ public final class Painter {
         for (int row = firstRow; row <= lastRow; row++) {
             for (int column = firstColumn; column <= lastColumn; column++) {
                 frame.locate((column + 0.5) * cellMm, (row + 0.5) * cellMm);
-                double sideways = share((lineWidthMm / 2 - Math.abs(frame.leftMm())) / cellMm);
+                double across = Math.abs(frame.normalX());
+                double up = Math.abs(frame.normalY());
+                double sideways = share((lineWidthMm / 2 - Math.abs(frame.leftMm())) / cellMm, across, up);
                 if (sideways > 0) {
-                    double lengthways =
-                            share(frame.alongMm() / cellMm) - share((frame.alongMm() - stretch.lengthMm()) / cellMm);
+                    double lengthways = share(frame.alongMm() / cellMm, up, across)
+                            - share((frame.alongMm() - stretch.lengthMm()) / cellMm, up, across);
                     int cell = row * columns + column;
                     cells[cell] = (float) Math.min(1, cells[cell] + sideways * Math.max(0, lengthways));
                 }
@@ -63,9 +65,33 @@ public final class Painter {
         }
     }
 
-    /** Covered share of a cell whose middle lies this many cells inside a straight border. */
-    private static double share(double cellsInside) {
-        return Math.max(0, Math.min(1, cellsInside + 0.5));
+    /** A border this nearly along the cells counts as along them. */
+    private static final double ALONG = 1e-6;
+
+    /**
+     * Covered share of a cell whose middle lies this many cells inside a straight border: the exact area, which keeps a slanted
+     * line where it is; a plain ramp would shift it by up to 0.04 cells.
+     *
+     * @param normalX size of the x part of the border's unit normal
+     */
+    static double share(double cellsInside, double normalX, double normalY) {
+        double wide = Math.max(normalX, normalY);
+        double narrow = Math.min(normalX, normalY);
+        if (narrow < ALONG) {
+            return Math.max(0, Math.min(1, cellsInside + 0.5));
+        }
+        // The cell projected on the normal is a box of each width, one smeared by the other.
+        double sum = (wide + narrow) / 2;
+        double difference = (wide - narrow) / 2;
+        double area = halfSquare(cellsInside + sum)
+                - halfSquare(cellsInside + difference)
+                - halfSquare(cellsInside - difference)
+                + halfSquare(cellsInside - sum);
+        return Math.max(0, Math.min(1, area / (wide * narrow)));
+    }
+
+    private static double halfSquare(double x) {
+        return x > 0 ? x * x / 2 : 0;
     }
 
     private record Bounds(double lowX, double lowY, double highX, double highY) {

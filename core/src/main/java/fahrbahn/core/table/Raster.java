@@ -77,7 +77,7 @@ public final class Raster {
     }
 
     /** At this the bilinear look-up errs by up to h*h*max|coverage''|/8 = 0.03*(h/sigma)^2 = 0.3 % of the contrast per axis. */
-    static final double LEAST_SIGMA_CELLS = 3.2;
+    static final double LEAST_SIGMA_CELLS = 3;
 
     /** Variance, in cells squared, of the average over a cell that painting takes. */
     private static final double PAINTED = 1.0 / 12;

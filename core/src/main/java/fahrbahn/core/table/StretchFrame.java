@@ -14,6 +14,8 @@ final class StretchFrame {
 
     private double alongMm;
     private double leftMm;
+    private double normalX;
+    private double normalY;
 
     StretchFrame(Path.Stretch stretch) {
         startX = stretch.start().xMm();
@@ -29,6 +31,8 @@ final class StretchFrame {
         double dy = yMm - startY;
         double forward = dx * cos + dy * sin;
         double left = dy * cos - dx * sin;
+        normalX = -sin;
+        normalY = cos;
         if (radiusMm == 0) {
             alongMm = forward;
             leftMm = left;
@@ -39,7 +43,12 @@ final class StretchFrame {
         double inward = radius - sign * left; // from the bend's centre back towards its start
         double angle = Math.atan2(forward, inward) - halfTurn;
         alongMm = (angle - 2 * Math.PI * Math.rint(angle / (2 * Math.PI)) + halfTurn) * radius;
-        leftMm = sign * (radius - Math.hypot(forward, inward));
+        double fromCentre = Math.hypot(forward, inward);
+        leftMm = sign * (radius - fromCentre);
+        if (fromCentre > 0) {
+            normalX = (forward * cos + sign * inward * sin) / fromCentre;
+            normalY = (forward * sin - sign * inward * cos) / fromCentre;
+        }
     }
 
     double alongMm() {
@@ -48,5 +57,14 @@ final class StretchFrame {
 
     double leftMm() {
         return leftMm;
+    }
+
+    /** Direction across the stretch at the point, either way; a unit vector of the table frame. */
+    double normalX() {
+        return normalX;
+    }
+
+    double normalY() {
+        return normalY;
     }
 }
