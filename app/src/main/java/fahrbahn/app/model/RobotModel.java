@@ -1,19 +1,23 @@
 package fahrbahn.app.model;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.setup.Setup;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The numbers of the robot, and whether its sensors look far enough ahead for its speed. */
 public final class RobotModel extends StationModel {
     private final SeasonModel season;
+    private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<Setup> shown = new ReadOnlyObjectWrapper<>();
 
-    RobotModel(SeasonModel season) {
+    RobotModel(SeasonModel season, Consumer<String> told) {
         this.season = season;
+        this.told = told;
         season.setupProperty().addListener(o -> update());
         update();
     }
@@ -25,6 +29,11 @@ public final class RobotModel extends StationModel {
 
     public SeasonModel season() {
         return season;
+    }
+
+    /** Puts words on the notice line. */
+    public void tell(String words) {
+        told.accept(words);
     }
 
     private void update() {
@@ -43,7 +52,12 @@ public final class RobotModel extends StationModel {
 
     private static Verdict verdict(Setup setup) {
         double lead = setup.leadMm();
-        double least = LoopModel.of(setup).leastLeadMm();
+        double least;
+        try {
+            least = LoopModel.of(setup).leastLeadMm();
+        } catch (BadValueException cannot) { // a target off the edge, sensors that never agree
+            return Verdict.stop(cannot.getMessage() + ".");
+        }
         String speed = Words.number(setup.speedMmPerS()) + " mm/s";
         if (lead <= least) {
             return Verdict.stop("The sensors sit " + Words.millimetres(lead) + " ahead; at " + speed

@@ -33,7 +33,7 @@ public final class Workshop {
         Background background = new Background(worker, interfaceThread, this::tell);
         season = new SeasonModel(file, writer, interfaceThread, this::tell);
         live = new LiveModel(System::nanoTime, this::tell);
-        robot = new RobotModel(season);
+        robot = new RobotModel(season, this::tell);
         measure = new MeasureModel(season, live, clock, background, this::tell);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, background);

@@ -55,6 +55,8 @@ final class DriveView {
         refresh(keep);
         offset.setMinHeight(165);
         steering.setMinHeight(165);
+        offset.setMaxHeight(165);
+        steering.setMaxHeight(165);
         VBox content = Nodes.column(
                 Nodes.row(run.button(), keep.button(), Nodes.spring(), figures),
                 Nodes.grow(Nodes.panel(

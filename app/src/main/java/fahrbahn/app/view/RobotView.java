@@ -1,14 +1,21 @@
 package fahrbahn.app.view;
 
 import fahrbahn.app.model.RobotModel;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -31,7 +38,7 @@ final class RobotView {
 
     private StationView build() {
         TopView top = new TopView();
-        VBox form = Nodes.column(drive(), loop(), sensor("left", 0), sensor("right", 1), line(), speed());
+        VBox form = Nodes.column(drive(), loop(), sensor("left", 0), sensor("right", 1), line(), law());
         ScrollPane scroll = new ScrollPane(form);
         scroll.setFitToWidth(true);
         scroll.setMinWidth(560);
@@ -55,6 +62,28 @@ final class RobotView {
                 new NumberField(id, words, term, v -> model.season().changeSetup(setup -> with.apply(setup, v)));
         refreshers.add(() -> field.show(get.applyAsDouble(model.shownProperty().get())));
         return field;
+    }
+
+    private <E> Node choice(
+            String id,
+            String words,
+            String term,
+            E[] values,
+            Function<E, String> word,
+            Function<Setup, E> get,
+            BiFunction<Setup, E, Setup> with) {
+        ChoiceField<E> field = new ChoiceField<>(id, words, term, values, word, chosen -> choose(chosen, with));
+        refreshers.add(() -> field.show(get.apply(model.shownProperty().get())));
+        return field;
+    }
+
+    private <E> void choose(E chosen, BiFunction<Setup, E, Setup> with) {
+        try {
+            model.season().changeSetup(setup -> with.apply(setup, chosen));
+        } catch (BadValueException refused) {
+            model.tell(refused.getMessage() + ".");
+            refreshers.forEach(Runnable::run);
+        }
     }
 
     private static Node group(String title, Node... fields) {
@@ -94,7 +123,17 @@ final class RobotView {
                         "The command that means full power",
                         s -> s.robot().drive().fullCommand(),
                         (s, v) -> with(
-                                s, d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), d.mixing(), v))));
+                                s, d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), d.mixing(), v))),
+                choice(
+                        "mixing",
+                        "steering changes",
+                        "How a steering command reaches the wheels",
+                        Mixing.values(),
+                        m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
+                        s -> s.robot().drive().mixing(),
+                        (s, v) -> with(
+                                s,
+                                d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), v, d.fullCommand()))));
     }
 
     private static double millis(double seconds) {
@@ -230,10 +269,19 @@ final class RobotView {
                         "Radius of the line's centre in the tightest bend",
                         s -> s.line().tightestRadiusMm(),
                         (s, v) ->
-                                s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))));
+                                s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))),
+                choice(
+                        "polarity",
+                        "the line is",
+                        "Polarity of the line",
+                        Polarity.values(),
+                        p -> p == Polarity.DARK_ON_LIGHT ? "dark on light" : "light on dark",
+                        s -> s.line().polarity(),
+                        (s, v) -> s.withLine(
+                                new Line(s.line().widthMm(), v, s.line().tightestRadiusMm()))));
     }
 
-    private Node speed() {
+    private Node law() {
         return group(
                 "Law",
                 field(
@@ -242,11 +290,42 @@ final class RobotView {
                         "Command of both wheels going straight",
                         s -> s.law().baseCommand(),
                         (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
+                choice(
+                        "kind",
+                        "it follows with",
+                        "What is made into the error",
+                        Law.Kind.values(),
+                        k -> k == Law.Kind.EDGE ? "one sensor on an edge" : "a pair astride the line",
+                        s -> s.law().kind(),
+                        (s, v) -> s.withLaw(
+                                with(s.law(), v, s.law().side(), s.law().scale()))),
+                choice(
+                        "side",
+                        "edge",
+                        "Edge of the line that is ridden",
+                        Side.values(),
+                        Side::word,
+                        s -> s.law().side(),
+                        (s, v) -> s.withLaw(
+                                with(s.law(), s.law().kind(), v, s.law().scale()))),
+                choice(
+                        "scale",
+                        "numbers of the program",
+                        "Scale of the readings the law works in",
+                        Scale.values(),
+                        Scale::word,
+                        s -> s.law().scale(),
+                        (s, v) ->
+                                s.withLaw(with(s.law(), s.law().kind(), s.law().side(), v))),
                 field(
                         "target",
                         "target (edge only)",
                         "Set point of the scaled reading",
                         s -> s.law().target(),
                         (s, v) -> s.withLaw(s.law().withTarget(v))));
+    }
+
+    private static Law with(Law law, Law.Kind kind, Side side, Scale scale) {
+        return new Law(kind, side, scale, law.target(), law.kp(), law.ki(), law.kd(), law.baseCommand());
     }
 }

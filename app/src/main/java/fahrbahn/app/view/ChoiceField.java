@@ -1,0 +1,49 @@
+package fahrbahn.app.view;
+
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** One of a few words. Choosing sets it; a choice the setup refuses is told and taken back by {@link #show}. */
+final class ChoiceField<E> extends VBox {
+    private final ComboBox<E> box = new ComboBox<>();
+    private boolean showing;
+
+    /** @param set takes a choice the coach made, never one that was only shown */
+    ChoiceField(String id, String words, String standardTerm, E[] values, Function<E, String> word, Consumer<E> set) {
+        Label label = Nodes.label(words, "caption");
+        label.setLabelFor(box);
+        label.setTooltip(new Tooltip(standardTerm));
+        box.setId(id);
+        box.setAccessibleText(words);
+        box.getItems().setAll(values);
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(E value) {
+                return value == null ? "" : word.apply(value);
+            }
+
+            @Override
+            public E fromString(String text) {
+                throw new UnsupportedOperationException("the box is not editable");
+            }
+        });
+        box.valueProperty().addListener((o, before, after) -> {
+            if (!showing && after != null) {
+                set.accept(after);
+            }
+        });
+        getChildren().addAll(label, box);
+        getStyleClass().add("choice-field");
+    }
+
+    void show(E value) {
+        showing = true;
+        box.setValue(value);
+        showing = false;
+    }
+}
