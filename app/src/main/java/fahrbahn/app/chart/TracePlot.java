@@ -46,7 +46,7 @@ public final class TracePlot extends Plot {
             c.lineTo(plotWidth(), py(0));
         });
         // One stroke from least to most per pixel column: a long run costs no more than a short one.
-        int columns = (int) Math.max(1, plotWidth());
+        int columns = (int) Math.max(1, px(size * periodS)); // the axis ends on a whole tick, beyond the run
         line(g, ink.paint(), 1.4, new double[] {}, c -> {
             for (int column = 0; column < columns; column++) {
                 int from = (int) ((long) column * size / columns);

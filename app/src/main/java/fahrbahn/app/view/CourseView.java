@@ -6,31 +6,23 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
 import javafx.scene.shape.StrokeLineCap;
 
 /** The table from above with the line, the way the robot went and the robot itself. */
-final class CourseView extends Region {
+final class CourseView extends CanvasRegion {
     private final Course course;
-    private final Canvas canvas = new Canvas();
-    private final Ink table = new Ink("ink-table");
-    private final Ink line = new Ink("ink-line");
-    private final Ink trail = new Ink("ink-advice");
-    private final Ink middle = new Ink("ink-middle");
+    private final Ink table = ink("ink-table");
+    private final Ink line = ink("ink-line");
+    private final Ink trail = ink("ink-advice");
+    private final Ink middle = ink("ink-middle");
     private Drive drive;
     private double lineWidthMm = 20;
     private int tick;
 
     CourseView(Course course) {
+        super("The twin on the " + course.name(), 200);
         this.course = course;
-        getChildren().addAll(canvas, table, line, trail, middle);
-        for (Ink ink : new Ink[] {table, line, trail, middle}) {
-            ink.fillProperty().addListener(o -> requestLayout());
-        }
-        setMinHeight(200);
-        setAccessibleText("The twin on the " + course.name());
     }
 
     void showLine(double newLineWidthMm) {
@@ -46,11 +38,7 @@ final class CourseView extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, getWidth(), getHeight());
+    void paint(GraphicsContext g) {
         double scale = Math.min(getWidth() / course.widthMm(), getHeight() / course.heightMm());
         g.save();
         g.translate((getWidth() - scale * course.widthMm()) / 2, (getHeight() + scale * course.heightMm()) / 2);

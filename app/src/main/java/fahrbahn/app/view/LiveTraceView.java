@@ -1,31 +1,23 @@
 package fahrbahn.app.view;
 
 import fahrbahn.app.chart.Ink;
-import fahrbahn.app.chart.TextFont;
 import fahrbahn.app.model.LiveModel;
 import fahrbahn.app.model.LiveTrace;
 import fahrbahn.app.model.Words;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
 
 /** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
-final class LiveTraceView extends Region {
+final class LiveTraceView extends CanvasRegion {
     private static final double[][] DASHES = {{}, {8, 5}, {2, 4}, {12, 4, 2, 4}};
     private static final double MARGIN = 46;
 
     private final LiveModel live;
-    private final Canvas canvas = new Canvas();
-    private final Ink[] inks = {new Ink("ink-left"), new Ink("ink-right"), new Ink("ink-best"), new Ink("ink-advice")};
-    private final Ink text = new Ink("ink-text");
+    private final Ink[] inks = {ink("ink-left"), ink("ink-right"), ink("ink-best"), ink("ink-advice")};
+    private final Ink text = ink("ink-text");
 
     LiveTraceView(LiveModel live) {
+        super("The last readings of every sensor", 120);
         this.live = live;
-        getChildren().add(canvas);
-        getChildren().addAll(inks);
-        getChildren().add(text);
-        setMinHeight(120);
-        setAccessibleText("The last readings of every sensor");
     }
 
     void refresh() {
@@ -33,12 +25,7 @@ final class LiveTraceView extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, getWidth(), getHeight());
-        g.setFont(TextFont.of(this));
+    void paint(GraphicsContext g) {
         LiveTrace trace = live.trace();
         g.setFill(text.paint());
         if (trace.size() < 2) {

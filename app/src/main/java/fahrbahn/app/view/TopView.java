@@ -1,30 +1,21 @@
 package fahrbahn.app.view;
 
 import fahrbahn.app.chart.Ink;
-import fahrbahn.app.chart.TextFont;
 import fahrbahn.app.model.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
 
 /** The robot from above, to scale, on its line: forward is up, left is left. */
-final class TopView extends Region {
-    private final Canvas canvas = new Canvas();
-    private final Ink line = new Ink("ink-road");
-    private final Ink body = new Ink("ink-robot");
-    private final Ink spot = new Ink("ink-left");
-    private final Ink text = new Ink("ink-text");
+final class TopView extends CanvasRegion {
+    private final Ink line = ink("ink-road");
+    private final Ink body = ink("ink-robot");
+    private final Ink spot = ink("ink-left");
+    private final Ink text = ink("ink-text");
     private Setup setup;
 
     TopView() {
-        getChildren().addAll(canvas, line, body, spot, text);
-        for (Ink ink : new Ink[] {line, body, spot, text}) {
-            ink.fillProperty().addListener(o -> requestLayout());
-        }
-        setMinSize(200, 200);
-        setAccessibleText("The robot from above, to scale");
+        super("The robot from above, to scale", 200);
     }
 
     void show(Setup newSetup) {
@@ -33,18 +24,13 @@ final class TopView extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, getWidth(), getHeight());
-        g.setFont(TextFont.of(this));
+    void paint(GraphicsContext g) {
         if (setup != null) {
-            paint(g);
+            paintRobot(g);
         }
     }
 
-    private void paint(GraphicsContext g) {
+    private void paintRobot(GraphicsContext g) {
         double track = setup.robot().drive().trackWidthMm();
         double front = setup.robot().sensors().stream()
                 .mapToDouble(Sensor::forwardMm)

@@ -1,0 +1,129 @@
+package fahrbahn.app.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Reading;
+import fahrbahn.store.SeasonFile;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The models without a window: everything runs at once, on the thread of the test. */
+class WorkshopTest {
+    @TempDir
+    private Path folder;
+
+    private final MovableClock clock = new MovableClock();
+    private Workshop shop;
+
+    private static final class MovableClock extends Clock {
+        private Instant now = Instant.parse("2026-05-04T09:00:00Z");
+
+        @Override
+        public ZoneId getZone() {
+            return ZoneOffset.UTC;
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+
+        @Override
+        public Instant instant() {
+            return now;
+        }
+    }
+
+    @BeforeEach
+    void open() throws Exception {
+        SeasonFile file = SeasonFile.create(folder.resolve("s.fahrbahn"), clock);
+        shop = new Workshop(file, Runnable::run, Runnable::run, Runnable::run, clock);
+    }
+
+    private Capture capture(String surface, double... pattern) {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            double value = pattern[i % pattern.length];
+            readings.add(new Reading(i * 0.01, surface, Double.NaN, new double[] {value, value + 7}));
+        }
+        return new Capture(
+                surface + clock.instant(), surface, clock.instant(), "test", List.of("left", "right"), readings);
+    }
+
+    private Freshness.Mark mark(Station station) {
+        return shop.station(station).freshnessProperty().get().mark();
+    }
+
+    private Verdict verdict(Station station) {
+        return shop.station(station).verdictProperty().get();
+    }
+
+    @Test
+    void anEmptySeasonSaysWhatToDoFirst() {
+        for (Station station : Station.values()) {
+            assertThat(mark(station)).isEqualTo(Freshness.Mark.MISSING);
+            assertThat(verdict(station).sentence()).isNotBlank();
+        }
+        assertThat(verdict(Station.ROBOT).sentence()).contains("guesses");
+    }
+
+    @Test
+    void capturesOfAnotherDayAreStale() {
+        shop.season().addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
+        assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.FRESH);
+        clock.now = clock.now.plus(Duration.ofHours(20));
+        shop.season().changeSetup(setup -> setup);
+        assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.STALE);
+        assertThat(shop.measure().freshnessProperty().get().reason()).isEqualTo("captured 20 hours ago");
+    }
+
+    @Test
+    void surfacesTooAlikeStopTheWork() {
+        shop.season().addCaptures(List.of(capture("dark", 200, 230, 215), capture("light", 220, 255, 240)));
+        assertThat(verdict(Station.MEASURE).tone()).isEqualTo(Verdict.Tone.STOP);
+        assertThat(verdict(Station.LEVELS).tone()).isEqualTo(Verdict.Tone.STOP);
+        assertThat(verdict(Station.LEVELS).sentence()).contains("overlap");
+    }
+
+    @Test
+    void tooFastForItsLeadIsToldWithTheDistance() {
+        shop.season()
+                .changeSetup(s -> s.withRobot(s.robot()
+                        .withSensor(0, s.robot().sensors().get(0).withPlace(9, 10))
+                        .withSensor(1, s.robot().sensors().get(1).withPlace(9, -10))));
+        assertThat(verdict(Station.ROBOT).tone()).isEqualTo(Verdict.Tone.STOP);
+        // 200 mm/s * (50 + 10 + 5 ms) = 13 mm.
+        assertThat(verdict(Station.ROBOT).sentence()).contains("9 mm ahead", "below 13 mm");
+        assertThat(shop.gains().pictureProperty().get().orElseThrow().report().wiggle())
+                .isEmpty();
+    }
+
+    @Test
+    void runsOfOtherSettingsDoNotCount() {
+        shop.runs().logTableRun(true, 21.5, "");
+        assertThat(verdict(Station.RUNS).sentence()).contains("completed 1 of 1 run", "Run 5 more");
+        shop.gains().choose(0.3, 0, 1);
+        assertThat(mark(Station.RUNS)).isEqualTo(Freshness.Mark.STALE);
+        assertThat(verdict(Station.RUNS).sentence()).contains("None of the 1 run");
+    }
+
+    @Test
+    void numbersReadAsACoachWritesThem() {
+        assertThat(Words.number(0.50849)).isEqualTo("0.508");
+        assertThat(Words.number(1234.5)).isEqualTo("1230");
+        assertThat(Words.exact(12.50)).isEqualTo("12.5");
+        assertThat(Words.exact(-9)).isEqualTo("-9");
+        assertThat(Words.oneIn(0.01)).isEqualTo("1 in 100");
+        assertThat(Words.oneIn(1e-20)).isEqualTo("less than 1 in a billion");
+    }
+}
