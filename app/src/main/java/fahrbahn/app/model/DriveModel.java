@@ -28,12 +28,8 @@ public final class DriveModel extends StationModel {
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(false);
     private long nextSeed = 1;
 
-    /**
-     * One finished run.
-     *
-     * @param rideOffsetMm where the law rides, left of the line's centre
-     */
-    public record Drive(Setup setup, long seed, RunResult result, Trace trace, double rideOffsetMm) {}
+    /** One finished run. */
+    public record Drive(Setup setup, long seed, RunResult result, Trace trace) {}
 
     private record Attempt(Optional<Drive> drive, String problem) {}
 
@@ -83,7 +79,7 @@ public final class DriveModel extends StationModel {
             Track track = Track.of(course, setup);
             Trace trace = new Trace();
             RunResult result = new Twin(track).run(new Start(0, false, seed), trace);
-            return new Attempt(Optional.of(new Drive(setup, seed, result, trace, track.rideOffsetMm())), "");
+            return new Attempt(Optional.of(new Drive(setup, seed, result, trace)), "");
         } catch (BadValueException cannot) {
             return new Attempt(Optional.empty(), cannot.getMessage());
         }

@@ -174,17 +174,7 @@ final class RobotView {
                         "Distance ahead of the turning point",
                         s -> at(s, index).forwardMm(),
                         (s, v) -> with(
-                                s,
-                                index,
-                                new Sensor(
-                                        at(s, index).name(),
-                                        v,
-                                        at(s, index).leftMm(),
-                                        at(s, index).spotSigmaMm(),
-                                        at(s, index).dark(),
-                                        at(s, index).light(),
-                                        at(s, index).noise(),
-                                        at(s, index).step()))),
+                                s, index, at(s, index).withPlace(v, at(s, index).leftMm()))),
                 field(
                         words + "Place",
                         "to the left, mm",
