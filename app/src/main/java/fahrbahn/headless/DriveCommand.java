@@ -2,18 +2,28 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import fahrbahn.core.check.Check;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Sample;
+import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
-import fahrbahn.core.twin.Twin;
 import fahrbahn.store.BadFileException;
+import fahrbahn.store.CourseJson;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -22,8 +32,16 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "drive", description = "Runs the twin.")
 final class DriveCommand implements Callable<Integer> {
-    /** More would fill the memory with results before anyone could read them. */
-    private static final int MOST_RUNS = 100_000;
+    /** More runs than this are told by their summary only. */
+    private static final int MOST_LISTED = 1000;
+
+    private static final double USUAL_STRAIGHT_OFFSET_MM = 2;
+
+    private static final Map<String, Supplier<Course>> DEMO_COURSES = Map.of(
+            "loop", DemoCourses::workshopLoop,
+            "rescue", DemoCourses::rescue,
+            "mission", DemoCourses::mission,
+            "sprint", DemoCourses::sprint);
 
     @Spec
     private CommandSpec spec;
@@ -31,28 +49,30 @@ final class DriveCommand implements Callable<Integer> {
     @Parameters(paramLabel = "SETUP.json")
     private Path setupFile;
 
-    @Option(
-            names = "--straight",
-            paramLabel = "MM",
-            required = true,
-            description = "drive this far along a straight line")
-    private double straightMm;
+    @ArgGroup(multiplicity = "1")
+    private Where where;
+
+    private static final class Where {
+        @Option(names = "--straight", paramLabel = "MM", description = "drive this far along a straight line")
+        private Double straightMm;
+
+        @Option(
+                names = "--course",
+                paramLabel = "COURSE.json",
+                description = "drive a course: a file, or loop, rescue, mission or sprint for one of our own")
+        private String course;
+    }
 
     @Option(
             names = "--offset",
             paramLabel = "MM",
-            defaultValue = "2",
-            description = "start this far from the path (2 mm)")
-    private double offsetMm;
+            description = "start this far from the path (2 mm on a straight, 0 on a course)")
+    private Double offsetMm;
 
-    @Option(
-            names = "--runs",
-            paramLabel = "N",
-            defaultValue = "1",
-            description = "number of runs, seeds counting up (1)")
+    @Option(names = "--runs", paramLabel = "N", defaultValue = "1", description = "number of runs (1)")
     private int runs;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of the first run's noise (1)")
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of noise and variation (1)")
     private long seed;
 
     @Option(names = "--calm", description = "no noise, no rounding, no variation")
@@ -60,36 +80,74 @@ final class DriveCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws BadFileException {
-        Check.between("--runs", runs, 1, MOST_RUNS);
+        if (runs < 1 || runs > Ensemble.MOST_RUNS) {
+            throw new BadValueException("--runs", runs, "from 1 to " + Ensemble.MOST_RUNS);
+        }
         Setup setup = SetupJson.read(setupFile);
-        Twin twin = new Twin(Track.straight(straightMm, setup));
+        Track track = where.straightMm != null
+                ? Track.straight(where.straightMm, setup)
+                : Track.of(course(where.course), setup);
+        Ensemble ensemble = drive(track);
         ObjectNode answer = Json.object();
-        ArrayNode all = answer.putArray("runs");
-        int completed = 0;
-        for (int i = 0; i < runs; i++) {
-            RunResult result = twin.run(new Start(offsetMm, calm, seed + i), TickSink.NONE);
-            completed += result.completed() ? 1 : 0;
-            all.add(run(result));
+        if (runs <= MOST_LISTED) {
+            ArrayNode all = answer.putArray("runs");
+            ensemble.results().forEach(result -> all.add(run(result)));
         }
         if (runs > 1) {
-            Completion completion = Completion.of(completed, runs);
-            answer.putObject("summary")
-                    .put("runs", runs)
-                    .put("completed", completed)
-                    .put("completionLow", completion.low())
-                    .put("completionHigh", completion.high());
+            answer.set("summary", summary(ensemble));
         }
         spec.commandLine().getOut().println(answer.toPrettyString());
         return 0;
     }
 
+    private static Course course(String given) throws BadFileException {
+        Supplier<Course> demo = DEMO_COURSES.get(given);
+        return demo != null ? demo.get() : CourseJson.read(Path.of(given));
+    }
+
+    private Ensemble drive(Track track) {
+        double usual = where.straightMm != null ? USUAL_STRAIGHT_OFFSET_MM : 0;
+        double offset = offsetMm == null ? usual : offsetMm;
+        Progress progress = new Progress(spec.commandLine().getErr());
+        if (calm) {
+            return Ensemble.drive(track, Collections.nCopies(runs, Start.calm(offset)), Workers.all(), progress);
+        }
+        return Ensemble.drive(track, Spread.TYPICAL, offset, runs, seed, Workers.all(), progress);
+    }
+
+    private static ObjectNode summary(Ensemble ensemble) {
+        Completion completion = ensemble.completion();
+        ObjectNode summary = Json.object()
+                .put("runs", completion.runs())
+                .put("completed", completion.completed())
+                .put("completionLow", completion.low())
+                .put("completionHigh", completion.high());
+        putSample(summary, "timeS", ensemble, RunResult::timeS);
+        putSample(summary, "rmsMm", ensemble, RunResult::rmsMm);
+        putSample(summary, "peakMm", ensemble, RunResult::peakMm);
+        putSample(summary, "stopAlongMm", ensemble, RunResult::stopAlongMm);
+        putSample(summary, "stopAcrossMm", ensemble, RunResult::stopAcrossMm);
+        return summary;
+    }
+
+    private static void putSample(
+            ObjectNode summary, String name, Ensemble ensemble, ToDoubleFunction<RunResult> figure) {
+        Json.put(summary.putObject(name), Sample.of(ensemble.ofCompleted(figure)));
+    }
+
     private static ObjectNode run(RunResult result) {
         ObjectNode json = Json.object()
                 .put("completed", result.completed())
+                .put("end", result.end().word())
                 .put("timeS", result.timeS())
                 .put("rmsMm", result.rmsMm())
-                .put("peakMm", result.peakMm());
+                .put("peakMm", result.peakMm())
+                .put("bandLeftShare", result.bandLeftShare());
         Json.put(json, "wigglePeriodS", result.wigglePeriodS());
-        return json.put("reversalsPerM", result.reversalsPerM());
+        return json.put("reversalsPerM", result.reversalsPerM())
+                .put("travelPerM", result.travelPerM())
+                .put("reachedMm", result.sMm())
+                .put("stopAlongMm", result.stopAlongMm())
+                .put("stopAcrossMm", result.stopAcrossMm());
     }
 }

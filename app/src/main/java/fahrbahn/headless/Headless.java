@@ -9,7 +9,13 @@ import picocli.CommandLine.Command;
 /** Entry of the headless commands. */
 @Command(
         name = "fahrbahn",
-        subcommands = {LaneCommand.class, LevelsCommand.class, DriveCommand.class, BenchRobotCommand.class})
+        subcommands = {
+            LaneCommand.class,
+            LevelsCommand.class,
+            DriveCommand.class,
+            TrialsCommand.class,
+            BenchRobotCommand.class
+        })
 public final class Headless {
     static final int BAD_INPUT = 2;
 

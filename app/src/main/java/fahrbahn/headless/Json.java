@@ -2,6 +2,7 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.trials.Sample;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -15,6 +16,17 @@ final class Json {
 
     static void put(ObjectNode object, String name, Optional<Double> value) {
         value.ifPresentOrElse(v -> object.put(name, v), () -> object.putNull(name));
+    }
+
+    /** A number that is not one, because nothing was measured, is told as null. */
+    static void put(ObjectNode object, String name, double value) {
+        put(object, name, Double.isFinite(value) ? Optional.of(value) : Optional.empty());
+    }
+
+    static void put(ObjectNode object, Sample sample) {
+        object.put("n", sample.n());
+        put(object, "mean", sample.mean());
+        put(object, "sd", sample.sd());
     }
 
     static void put(ObjectNode object, String name, OptionalDouble value) {

@@ -56,6 +56,37 @@ final class Fields {
         return new Fields(child, path(name));
     }
 
+    boolean has(String name) {
+        return !node.path(name).isMissingNode() && !node.path(name).isNull();
+    }
+
+    /** The object of this name, or an empty one that stands for all defaults. */
+    Fields objectOrNothing(String name) {
+        return has(name) ? object(name) : new Fields(JSON.createObjectNode(), path(name));
+    }
+
+    List<Fields> objectsOrNothing(String name) {
+        return has(name) ? objects(name) : List.of();
+    }
+
+    List<Double> numbersOrNothing(String name) {
+        if (!has(name)) {
+            return List.of();
+        }
+        JsonNode child = node.path(name);
+        List<Double> all = new ArrayList<>();
+        for (int i = 0; i < child.size(); i++) {
+            if (!child.get(i).isNumber()) {
+                throw wrong(name + "[" + i + "]", child.get(i), "a number");
+            }
+            all.add(child.get(i).doubleValue());
+        }
+        if (!child.isArray()) {
+            throw wrong(name, child, "a list in brackets");
+        }
+        return all;
+    }
+
     List<Fields> objects(String name) {
         JsonNode child = node.path(name);
         if (!child.isArray()) {
@@ -93,7 +124,11 @@ final class Fields {
     }
 
     double number(String name, double whenAbsent) {
-        return node.path(name).isMissingNode() || node.path(name).isNull() ? whenAbsent : number(name);
+        return has(name) ? number(name) : whenAbsent;
+    }
+
+    boolean truth(String name, boolean whenAbsent) {
+        return has(name) ? truth(name) : whenAbsent;
     }
 
     boolean truth(String name) {
@@ -121,6 +156,10 @@ final class Fields {
         }
         String words = Arrays.stream(values).map(word).map(w -> "\"" + w + "\"").collect(Collectors.joining(" or "));
         throw new BadValueException(path(name), "\"" + given + "\"", words);
+    }
+
+    <E> E oneOf(String name, E[] values, Function<E, String> word, E whenAbsent) {
+        return has(name) ? oneOf(name, values, word) : whenAbsent;
     }
 
     /** Makes a value from this object; what its constructor refuses is reported with the path of this object. */

@@ -3,7 +3,8 @@ package fahrbahn.store;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -15,10 +16,7 @@ import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
-import java.io.IOException;
-import java.nio.charset.CharacterCodingException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
+import fahrbahn.core.setup.Traits;
 import java.nio.file.Path;
 import java.util.List;
 
@@ -31,35 +29,16 @@ public final class SetupJson {
 
     /** @throws BadFileException naming the file, the field, the value and what was expected */
     public static Setup read(Path file) throws BadFileException {
-        try {
-            return parse(Files.readString(file));
-        } catch (NoSuchFileException missing) {
-            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
-        } catch (CharacterCodingException notText) {
-            throw new BadFileException(file + ": not a text file in UTF-8; a setup in JSON was expected", notText);
-        } catch (IOException unreadable) {
-            throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
-        } catch (BadFileException broken) {
-            throw new BadFileException(file + ": " + broken.getMessage(), broken);
-        }
+        return Documents.read(file, "setup", SetupJson::setup);
     }
 
     /** @throws BadFileException naming the field, the value and what was expected */
     public static Setup parse(String json) throws BadFileException {
-        try {
-            return setup(Fields.parse(json));
-        } catch (BadValueException refused) {
-            throw new BadFileException(refused.getMessage(), refused);
-        }
+        return Documents.parse(json, SetupJson::setup);
     }
 
     private static Setup setup(Fields root) {
-        if (!root.text("format").equals(FORMAT)) {
-            throw new BadValueException("format", "\"" + root.text("format") + "\"", "\"" + FORMAT + "\"");
-        }
-        if (!(root.number("version") == VERSION)) {
-            throw new BadValueException("version", root.number("version"), VERSION + ", the one this program reads");
-        }
+        Documents.checkFormat(root, FORMAT, VERSION);
         return in(root);
     }
 
@@ -78,12 +57,28 @@ public final class SetupJson {
                 driveJson.number("freeSpeedMmPerS"),
                 driveJson.number("lagS"),
                 driveJson.oneOf("mixing", Mixing.values(), Mixing::word),
-                driveJson.number("fullCommand")));
+                driveJson.number("fullCommand"),
+                traits(driveJson)));
         Fields loopJson = json.object("loop");
         Loop loop = loopJson.make(() -> new Loop(loopJson.number("periodS"), loopJson.number("delayS")));
         List<Sensor> sensors =
                 json.objects("sensors").stream().map(SetupJson::sensor).toList();
-        return json.make(() -> new Robot(json.text("name"), drive, loop, sensors));
+        Fields chassisJson = json.objectOrNothing("chassis");
+        Chassis chassis = chassisJson.make(() -> new Chassis(
+                chassisJson.number("supportForwardMm", Chassis.TYPICAL.supportForwardMm()),
+                chassisJson.number("sensorHeightMm", Chassis.TYPICAL.sensorHeightMm())));
+        return json.make(() -> new Robot(json.text("name"), drive, loop, sensors, chassis));
+    }
+
+    private static Traits traits(Fields json) {
+        Traits ideal = Traits.IDEAL;
+        return new Traits(
+                json.truth("mayReverse", ideal.mayReverse()),
+                json.number("batteryShare", ideal.batteryShare()),
+                json.number("deadZoneCommand", ideal.deadZoneCommand()),
+                json.number("mismatchShare", ideal.mismatchShare()),
+                json.number("slipShare", ideal.slipShare()),
+                json.number("scrub", ideal.scrub()));
     }
 
     private static Sensor sensor(Fields json) {
@@ -95,7 +90,8 @@ public final class SetupJson {
                 json.number("dark"),
                 json.number("light"),
                 json.number("noise", 0),
-                json.number("step", 0)));
+                json.number("step", 0),
+                json.oneOf("channel", Channel.values(), Channel::word, Channel.ALL)));
     }
 
     private static Line line(Fields json) {
@@ -114,7 +110,8 @@ public final class SetupJson {
                 json.number("kp"),
                 json.number("ki", 0),
                 json.number("kd", 0),
-                json.number("baseCommand")));
+                json.number("baseCommand"),
+                OptionsJson.read(json)));
     }
 
     /** A new document. */
@@ -145,7 +142,16 @@ public final class SetupJson {
                 .put("freeSpeedMmPerS", robot.drive().freeSpeedMmPerS())
                 .put("lagS", robot.drive().lagS())
                 .put("mixing", robot.drive().mixing().word())
-                .put("fullCommand", robot.drive().fullCommand());
+                .put("fullCommand", robot.drive().fullCommand())
+                .put("mayReverse", robot.drive().traits().mayReverse())
+                .put("batteryShare", robot.drive().traits().batteryShare())
+                .put("deadZoneCommand", robot.drive().traits().deadZoneCommand())
+                .put("mismatchShare", robot.drive().traits().mismatchShare())
+                .put("slipShare", robot.drive().traits().slipShare())
+                .put("scrub", robot.drive().traits().scrub());
+        child(robotJson, "chassis")
+                .put("supportForwardMm", robot.chassis().supportForwardMm())
+                .put("sensorHeightMm", robot.chassis().sensorHeightMm());
         child(robotJson, "loop")
                 .put("periodS", robot.loop().periodS())
                 .put("delayS", robot.loop().delayS());
@@ -164,6 +170,7 @@ public final class SetupJson {
                 .put("ki", law.ki())
                 .put("kd", law.kd())
                 .put("baseCommand", law.baseCommand());
+        OptionsJson.fill((ObjectNode) root.get("law"), law.options());
     }
 
     /** A sensor keeps its unknown fields as long as it keeps its name. */
@@ -184,12 +191,13 @@ public final class SetupJson {
                     .put("dark", sensor.dark())
                     .put("light", sensor.light())
                     .put("noise", sensor.noise())
-                    .put("step", sensor.step());
+                    .put("step", sensor.step())
+                    .put("channel", sensor.channel().word());
         }
         robotJson.set("sensors", list);
     }
 
-    private static ObjectNode child(ObjectNode parent, String name) {
+    static ObjectNode child(ObjectNode parent, String name) {
         return parent.path(name).isObject() ? (ObjectNode) parent.get(name) : parent.putObject(name);
     }
 }

@@ -4,6 +4,7 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.trials.RunRecord;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
@@ -78,10 +79,10 @@ public final class DemoSeason {
     private static List<Change> runs(Setup setup, Instant now) {
         Setup softer = setup.withLaw(setup.law().withGains(0.12, 0, 0.2));
         List<Change> changes = new ArrayList<>();
-        Course course = Course.workshopLoop();
+        Course course = DemoCourses.workshopLoop();
         for (int i = 0; i < 5; i++) {
             Setup used = i < 3 ? softer : setup;
-            RunResult result = new Twin(Track.of(course, used)).run(new Start(0, false, SEED + i), TickSink.NONE);
+            RunResult result = Twin.run(Track.of(course, used), Start.noisy(0, SEED + i), TickSink.NONE);
             RunRecord run = new RunRecord(
                     "demo-run-" + (i + 1),
                     now.minusSeconds(70 - 10L * i),

@@ -4,6 +4,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SetupDifference;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.trials.RunRecord;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
@@ -23,7 +24,7 @@ public final class DriveModel extends StationModel {
     private final SeasonModel season;
     private final Clock clock;
     private final Background.Slot slot;
-    private final Course course = Course.workshopLoop();
+    private final Course course = DemoCourses.workshopLoop();
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(false);
     private long nextSeed = 1;
@@ -78,7 +79,7 @@ public final class DriveModel extends StationModel {
         try {
             Track track = Track.of(course, setup);
             Trace trace = new Trace();
-            RunResult result = new Twin(track).run(new Start(0, false, seed), trace);
+            RunResult result = Twin.run(track, Start.noisy(0, seed), trace);
             return new Attempt(Optional.of(new Drive(setup, seed, result, trace)), "");
         } catch (BadValueException cannot) {
             return new Attempt(Optional.empty(), cannot.getMessage());

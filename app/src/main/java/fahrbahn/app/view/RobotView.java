@@ -25,6 +25,11 @@ import javafx.scene.layout.VBox;
 
 /** The numbers of the robot beside its picture. */
 final class RobotView {
+    /** A pattern law has no gains and so no lane; it is set up in the file. */
+    private static final Law.Kind[] WITH_AN_ERROR = {
+        Law.Kind.EDGE, Law.Kind.PAIR, Law.Kind.ARRAY_MEAN, Law.Kind.ARRAY_DIFFERENCE
+    };
+
     private final RobotModel model;
     private final List<Runnable> refreshers = new ArrayList<>();
 
@@ -100,30 +105,25 @@ final class RobotView {
                         "track width, mm",
                         "Track width between the wheel contacts",
                         s -> s.robot().drive().trackWidthMm(),
-                        (s, v) ->
-                                with(s, d -> new Drive(v, d.freeSpeedMmPerS(), d.lagS(), d.mixing(), d.fullCommand()))),
+                        (s, v) -> with(s, d -> d.withTrackWidthMm(v))),
                 field(
                         "freeSpeed",
                         "free speed, mm/s",
                         "Settled speed at full command",
                         s -> s.robot().drive().freeSpeedMmPerS(),
-                        (s, v) -> with(s, d -> new Drive(d.trackWidthMm(), v, d.lagS(), d.mixing(), d.fullCommand()))),
+                        (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v))),
                 field(
                         "lag",
                         "lag, ms",
                         "Time constant of the first-order wheel response",
                         s -> millis(s.robot().drive().lagS()),
-                        (s, v) -> with(
-                                s,
-                                d -> new Drive(
-                                        d.trackWidthMm(), d.freeSpeedMmPerS(), v / 1000, d.mixing(), d.fullCommand()))),
+                        (s, v) -> with(s, d -> d.withLagS(v / 1000))),
                 field(
                         "fullCommand",
                         "full command",
                         "The command that means full power",
                         s -> s.robot().drive().fullCommand(),
-                        (s, v) -> with(
-                                s, d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), d.mixing(), v))),
+                        (s, v) -> with(s, d -> d.withFullCommand(v))),
                 choice(
                         "mixing",
                         "steering changes",
@@ -131,9 +131,7 @@ final class RobotView {
                         Mixing.values(),
                         m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
                         s -> s.robot().drive().mixing(),
-                        (s, v) -> with(
-                                s,
-                                d -> new Drive(d.trackWidthMm(), d.freeSpeedMmPerS(), d.lagS(), v, d.fullCommand()))));
+                        (s, v) -> with(s, d -> d.withMixing(v))));
     }
 
     private static double millis(double seconds) {
@@ -187,18 +185,7 @@ final class RobotView {
                         "spot, mm",
                         "Standard deviation of the Gaussian spot",
                         s -> at(s, index).spotSigmaMm(),
-                        (s, v) -> with(
-                                s,
-                                index,
-                                new Sensor(
-                                        at(s, index).name(),
-                                        at(s, index).forwardMm(),
-                                        at(s, index).leftMm(),
-                                        v,
-                                        at(s, index).dark(),
-                                        at(s, index).light(),
-                                        at(s, index).noise(),
-                                        at(s, index).step()))),
+                        (s, v) -> with(s, index, at(s, index).withSpotSigmaMm(v))),
                 field(
                         words + "Dark",
                         "dark",
@@ -284,11 +271,10 @@ final class RobotView {
                         "kind",
                         "it follows with",
                         "What is made into the error",
-                        Law.Kind.values(),
-                        k -> k == Law.Kind.EDGE ? "one sensor on an edge" : "a pair astride the line",
+                        WITH_AN_ERROR,
+                        RobotView::words,
                         s -> s.law().kind(),
-                        (s, v) -> s.withLaw(
-                                with(s.law(), v, s.law().side(), s.law().scale()))),
+                        (s, v) -> s.withLaw(s.law().withKind(v))),
                 choice(
                         "side",
                         "edge",
@@ -296,8 +282,7 @@ final class RobotView {
                         Side.values(),
                         Side::word,
                         s -> s.law().side(),
-                        (s, v) -> s.withLaw(
-                                with(s.law(), s.law().kind(), v, s.law().scale()))),
+                        (s, v) -> s.withLaw(s.law().withSide(v))),
                 choice(
                         "scale",
                         "numbers of the program",
@@ -305,8 +290,7 @@ final class RobotView {
                         Scale.values(),
                         Scale::word,
                         s -> s.law().scale(),
-                        (s, v) ->
-                                s.withLaw(with(s.law(), s.law().kind(), s.law().side(), v))),
+                        (s, v) -> s.withLaw(s.law().withScale(v))),
                 field(
                         "target",
                         "target (edge only)",
@@ -315,7 +299,13 @@ final class RobotView {
                         (s, v) -> s.withLaw(s.law().withTarget(v))));
     }
 
-    private static Law with(Law law, Law.Kind kind, Side side, Scale scale) {
-        return new Law(kind, side, scale, law.target(), law.kp(), law.ki(), law.kd(), law.baseCommand());
+    private static String words(Law.Kind kind) {
+        return switch (kind) {
+            case EDGE -> "one sensor on an edge";
+            case PAIR -> "a pair astride the line";
+            case ARRAY_MEAN -> "a row, by its mean";
+            case ARRAY_DIFFERENCE -> "a row, by its difference";
+            case PATTERN -> "a row, by its pattern";
+        };
     }
 }

@@ -30,6 +30,13 @@ public final class Check {
     }
 
     /** @param rule reads after "must be" */
+    public static void require(boolean holds, String field, String value, String rule) {
+        if (!holds) {
+            throw new BadValueException(field, value, rule);
+        }
+    }
+
+    /** @param rule reads after "must be" */
     public static String text(String field, String value, String rule) {
         if (value == null || value.isBlank()) {
             throw new BadValueException(field, value == null ? "missing" : "empty", rule);

@@ -1,7 +1,6 @@
 package fahrbahn.core.loop;
 
 import fahrbahn.core.response.ErrorCurve;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.Optional;
 
@@ -33,27 +32,16 @@ public final class GainAdvisor {
 
     private GainAdvisor(Setup setup) {
         ErrorCurve curve = ErrorCurve.of(setup);
-        LoopModel model = LoopModel.of(setup);
+        LoopModel model = LoopModel.of(setup, curve);
         this.setup = setup;
         this.loop = new SampledLoop(model);
         this.bendKp = BendFloor.kp(model, setup.line().tightestRadiusMm(), curve.errorReach());
-        this.noise = errorNoise(setup);
+        this.noise = curve.noise();
     }
 
     /** Empty when no pair of gains meets all margins at the setup's speed. */
     public static Optional<GainAdvice> advise(Setup setup) {
         return new GainAdvisor(setup).best();
-    }
-
-    /** Standard deviation of the error from sensor noise and rounding, scale units. */
-    static double errorNoise(Setup setup) {
-        double variance = 0;
-        for (Sensor sensor : setup.lawSensors()) {
-            double rounding = sensor.step() * sensor.step() / 12;
-            double gain = setup.law().scale().gain(sensor);
-            variance += gain * gain * (sensor.noise() * sensor.noise() + rounding);
-        }
-        return Math.sqrt(variance);
     }
 
     private Optional<GainAdvice> best() {

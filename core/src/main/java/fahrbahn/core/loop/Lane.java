@@ -33,17 +33,33 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
         slices = List.copyOf(slices);
     }
 
+    /** Speeds of the slices, mm/s: with the two below, arrays ready to draw. */
+    public double[] speedsMmPerS() {
+        return slices.stream().mapToDouble(Slice::speedMmPerS).toArray();
+    }
+
+    /** Lower border of the lane at each speed. */
+    public double[] bendKps() {
+        return slices.stream().mapToDouble(Slice::bendKp).toArray();
+    }
+
+    /** Upper border of the lane at each speed; NaN where no gain is stable. */
+    public double[] wiggleKps() {
+        return slices.stream().mapToDouble(s -> s.wiggleKp().orElse(Double.NaN)).toArray();
+    }
+
     /**
      * @param kdPerKp 0 or more
-     * @param points speeds looked at, evenly spread up to full command; 2 or more
+     * @param points speeds looked at, evenly spread from the dead zone up to full command; 2 or more
      */
     public static Lane of(Setup setup, double kdPerKp, int points) {
         Check.require(points >= 2, "points", points, "2 or more");
         double full = setup.robot().drive().fullCommand();
+        double still = setup.robot().drive().traits().deadZoneCommand();
         Slicer slicer = new Slicer(setup, GainRay.ratio(kdPerKp));
         List<Slice> slices = new ArrayList<>(points);
         for (int i = 1; i <= points; i++) {
-            slices.add(slicer.at(full * i / points));
+            slices.add(slicer.at(still + (full - still) * i / points));
         }
         return new Lane(kdPerKp, slices, ceiling(slices, slicer));
     }
@@ -78,23 +94,23 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
     private static final class Slicer {
         private final Setup setup;
         private final GainRay ray;
-        private final double slopePerMm;
+        private final LoopModel model;
         private final double errorReach;
 
         Slicer(Setup setup, GainRay ray) {
             ErrorCurve curve = ErrorCurve.of(setup);
             this.setup = setup;
             this.ray = ray;
-            this.slopePerMm = Math.abs(curve.slopePerMm());
+            this.model = LoopModel.of(setup, curve);
             this.errorReach = curve.errorReach();
         }
 
         Slice at(double baseCommand) {
-            LoopModel model = LoopModel.at(setup, baseCommand, slopePerMm);
+            LoopModel there = model.at(setup.robot().drive(), baseCommand);
             Optional<Double> wiggleKp =
-                    WiggleOnset.along(new SampledLoop(model), ray).map(WiggleOnset::kp);
-            double bendKp = BendFloor.kp(model, setup.line().tightestRadiusMm(), errorReach);
-            return new Slice(baseCommand, model.speedMmPerS(), bendKp, wiggleKp);
+                    WiggleOnset.along(new SampledLoop(there), ray).map(WiggleOnset::kp);
+            double bendKp = BendFloor.kp(there, setup.line().tightestRadiusMm(), errorReach);
+            return new Slice(baseCommand, there.speedMmPerS(), bendKp, wiggleKp);
         }
     }
 }

@@ -29,7 +29,7 @@ public record LaneReport(
     public static LaneReport of(Setup setup) {
         ErrorCurve curve = ErrorCurve.of(setup);
         Law law = setup.law();
-        LoopModel model = LoopModel.of(setup);
+        LoopModel model = LoopModel.of(setup, curve);
         SampledLoop loop = new SampledLoop(model);
         return new LaneReport(
                 model.speedMmPerS(),

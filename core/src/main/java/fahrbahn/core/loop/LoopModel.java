@@ -27,20 +27,31 @@ public record LoopModel(
     }
 
     public static LoopModel of(Setup setup) {
-        return at(
-                setup, setup.law().baseCommand(), Math.abs(ErrorCurve.of(setup).slopePerMm()));
+        return of(setup, ErrorCurve.of(setup));
     }
 
-    /** The same robot driven at another base command; the slope of its error does not change with speed. */
-    static LoopModel at(Setup setup, double baseCommand, double slopePerMm) {
+    /** @param curve of the same setup */
+    public static LoopModel of(Setup setup, ErrorCurve curve) {
         Drive drive = setup.robot().drive();
         return new LoopModel(
-                drive.speedMmPerS(baseCommand),
-                drive.turnRatePerCommand(baseCommand),
+                setup.speedMmPerS(),
+                drive.turnRatePerCommand(setup.law().baseCommand()),
                 drive.lagS(),
                 setup.robot().loop(),
-                setup.leadMm(),
-                slopePerMm);
+                curve.leadMm(),
+                Math.abs(curve.slopePerMm()));
+    }
+
+    /** The same robot driven at another base command; lead and slope of its error do not change with speed. */
+    LoopModel at(Drive drive, double baseCommand) {
+        return new LoopModel(
+                drive.speedMmPerS(baseCommand), drive.turnRatePerCommand(baseCommand), lagS, loop, leadMm, slopePerMm);
+    }
+
+    /** The same with another delay from reading to command. */
+    LoopModel withDelayS(double delayS) {
+        return new LoopModel(
+                speedMmPerS, turnRatePerCommand, lagS, new Loop(loop.periodS(), delayS), leadMm, slopePerMm);
     }
 
     /**

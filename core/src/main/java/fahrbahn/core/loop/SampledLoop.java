@@ -71,11 +71,16 @@ public final class SampledLoop {
 
     /** Largest magnitude of the eigenvalues of the closed loop; below 1 it is stable. Gains per loop, 0 or more. */
     public double spectralRadius(double kp, double ki, double kd) {
-        double largest = 0;
-        for (Complex eigenvalue : new EigenDecompositionNonSymmetric(closedLoop(kp, ki, kd)).getEigenvalues()) {
-            largest = Math.max(largest, eigenvalue.norm());
+        return slowestMode(kp, ki, kd).radius();
+    }
+
+    /** The motion that dies out last. Gains per loop, 0 or more. */
+    public Mode slowestMode(double kp, double ki, double kd) {
+        Complex slowest = Complex.ZERO;
+        for (Complex pole : new EigenDecompositionNonSymmetric(closedLoop(kp, ki, kd)).getEigenvalues()) {
+            slowest = pole.norm() > slowest.norm() ? pole : slowest;
         }
-        return largest;
+        return Mode.of(slowest, model.loop().periodS());
     }
 
     /** One-tick matrix over: y, theta, omega, past commands (newest first), previous error if kd > 0, sum if ki > 0. */

@@ -1,11 +1,11 @@
 package fahrbahn.core.readings;
 
+import fahrbahn.core.csv.CsvRows;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * What each column means, from the header line and the first row. {@code tS}, {@code surface} and {@code positionMm} are known
@@ -16,8 +16,6 @@ public final class Columns {
     private static final String SURFACE = "surface";
     private static final String POSITION = "positionMm";
     private static final int ABSENT = -1;
-
-    private static final Pattern DECIMAL_COMMA = Pattern.compile("[+-]?\\d*,\\d+([eE][+-]?\\d+)?");
 
     private final List<String> header;
     private final char separator;
@@ -42,7 +40,7 @@ public final class Columns {
         List<Integer> sensorFields = new ArrayList<>();
         for (int i = 0; i < header.size() && i < firstRow.size(); i++) {
             boolean known = Set.of(TIME, SURFACE, POSITION).contains(header.get(i));
-            if (!known && !header.get(i).isEmpty() && !Double.isNaN(number(firstRow.get(i), separator))) {
+            if (!known && !header.get(i).isEmpty() && !Double.isNaN(CsvRows.number(firstRow.get(i), separator))) {
                 sensorFields.add(i);
             }
         }
@@ -56,20 +54,6 @@ public final class Columns {
     /** Names of the sensors in the order of their columns. */
     public List<String> sensors() {
         return sensors;
-    }
-
-    /** The separator a header line uses: whichever of tab, semicolon and comma it has most of. */
-    static char separatorOf(String headerLine) {
-        char best = ',';
-        long most = 0;
-        for (char candidate : new char[] {',', ';', '\t'}) {
-            long count = headerLine.chars().filter(c -> c == candidate).count();
-            if (count > most) {
-                most = count;
-                best = candidate;
-            }
-        }
-        return best;
     }
 
     /** One row, or an exception that says which column is broken and how. */
@@ -96,36 +80,11 @@ public final class Columns {
     }
 
     private double field(List<String> row, int field) throws BadReadingsException {
-        double value = number(row.get(field), separator);
+        double value = CsvRows.number(row.get(field), separator);
         if (!Double.isFinite(value)) {
             throw new BadReadingsException(
                     "'" + row.get(field) + "' in column " + header.get(field) + " is not a number");
         }
         return value;
-    }
-
-    /** NaN when the text is not a finite plain number. */
-    static double number(String text, char separator) {
-        String plain = separator != ',' && DECIMAL_COMMA.matcher(text).matches() ? text.replace(',', '.') : text;
-        if (plain.isEmpty() || !looksNumeric(plain)) {
-            return Double.NaN;
-        }
-        try {
-            double value = Double.parseDouble(plain);
-            return Double.isFinite(value) ? value : Double.NaN;
-        } catch (NumberFormatException notANumber) {
-            return Double.NaN;
-        }
-    }
-
-    /** Keeps out what Java alone takes for a number: NaN, Infinity, 0x1p3, 1f. */
-    private static boolean looksNumeric(String text) {
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (!(c >= '0' && c <= '9') && c != '.' && c != '-' && c != '+' && c != 'e' && c != 'E') {
-                return false;
-            }
-        }
-        return true;
     }
 }

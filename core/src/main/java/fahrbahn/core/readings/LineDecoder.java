@@ -1,5 +1,8 @@
 package fahrbahn.core.readings;
 
+import fahrbahn.core.csv.CsvRows;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,8 +44,8 @@ public final class LineDecoder {
     }
 
     private Optional<Reading> decode(String line) throws BadReadingsException {
-        char lineSeparator = Columns.separatorOf(line);
-        List<String> fields = CsvRows.fields(line, lineSeparator);
+        char lineSeparator = CsvRows.separatorOf(line);
+        List<String> fields = fields(line, lineSeparator);
         if (fields.stream().allMatch(LineDecoder::isName)) {
             announced = new Header(fields, lineSeparator);
             return Optional.empty();
@@ -53,7 +56,7 @@ public final class LineDecoder {
         if (announced != null) {
             Header header = announced;
             try {
-                List<String> row = CsvRows.fields(line, header.separator());
+                List<String> row = fields(line, header.separator());
                 Columns next = Columns.of(header.names(), header.separator(), row);
                 Reading reading = next.reading(row);
                 columns = next;
@@ -67,7 +70,7 @@ public final class LineDecoder {
                 announced = null;
             }
         }
-        return Optional.of(columns.reading(CsvRows.fields(line, separator)));
+        return Optional.of(columns.reading(fields(line, separator)));
     }
 
     private static boolean isName(String field) {
@@ -82,5 +85,13 @@ public final class LineDecoder {
             names.add("sensor " + i);
         }
         return names;
+    }
+
+    private static List<String> fields(String line, char separator) throws BadReadingsException {
+        try {
+            return CsvRows.fields(line, separator);
+        } catch (IOException | UncheckedIOException broken) {
+            throw new BadReadingsException("not a line of values: " + line);
+        }
     }
 }

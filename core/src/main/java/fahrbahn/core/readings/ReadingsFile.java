@@ -1,6 +1,6 @@
 package fahrbahn.core.readings;
 
-import java.io.BufferedReader;
+import fahrbahn.core.csv.CsvRows;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
@@ -15,11 +15,6 @@ import org.apache.commons.csv.CSVRecord;
  * @param sensors names in the order of each reading's values
  */
 public record ReadingsFile(List<String> sensors, List<Reading> readings) {
-    private static final int BYTE_ORDER_MARK = 0xFEFF;
-
-    /** Room for a long header line when the separator is looked for. */
-    private static final int HEADER_LOOK_AHEAD = 1 << 16;
-
     public ReadingsFile {
         sensors = List.copyOf(sensors);
         readings = List.copyOf(readings);
@@ -32,10 +27,8 @@ public record ReadingsFile(List<String> sensors, List<Reading> readings) {
      * @throws IOException when the text cannot be read
      */
     public static ReadingsFile read(Reader text) throws IOException, BadReadingsException {
-        BufferedReader reader = new BufferedReader(text, HEADER_LOOK_AHEAD);
-        char separator = separatorAhead(reader);
-        try (CSVParser parser = CsvRows.format(separator).parse(reader)) {
-            return read(parser, separator);
+        try (CsvRows rows = CsvRows.open(text)) {
+            return read(rows.parser(), rows.separator());
         } catch (UncheckedIOException broken) {
             throw new BadReadingsException(
                     "Not a table of readings: " + broken.getCause().getMessage());
@@ -69,33 +62,5 @@ public record ReadingsFile(List<String> sensors, List<Reading> readings) {
                             : "The file has column names but no readings below them");
         }
         return new ReadingsFile(columns.sensors(), readings);
-    }
-
-    private static char separatorAhead(BufferedReader reader) throws IOException {
-        reader.mark(HEADER_LOOK_AHEAD);
-        StringBuilder start = new StringBuilder();
-        boolean inComment = false;
-        boolean atLineStart = true;
-        int next = reader.read();
-        boolean marked = next == BYTE_ORDER_MARK;
-        if (marked) {
-            next = reader.read();
-        }
-        for (int read = 1; next >= 0 && read < HEADER_LOOK_AHEAD - 2; read++) {
-            inComment = atLineStart ? next == '#' : inComment;
-            atLineStart = next == '\n' || next == '\r';
-            if (atLineStart && !start.toString().isBlank()) {
-                break;
-            }
-            if (!inComment && !atLineStart) {
-                start.append((char) next);
-            }
-            next = reader.read();
-        }
-        reader.reset();
-        if (marked) {
-            reader.read();
-        }
-        return Columns.separatorOf(start.toString());
     }
 }

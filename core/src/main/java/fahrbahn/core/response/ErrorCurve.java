@@ -2,60 +2,202 @@ package fahrbahn.core.response;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import java.util.List;
 
 /**
  * The error of a law as a function of where its sensors are over a straight line, noise and rounding left out.
- * Errors are in the law's scale units.
+ * Errors are in the law's scale units, except those of a weighted mean, which are in units of its weights.
  */
-public sealed interface ErrorCurve permits EdgeCurve, PairCurve {
+public final class ErrorCurve {
     /** Where the search for a root ends: a millionth of a micrometre is far below any cause of error on a table. */
-    double ROOT_TOLERANCE_MM = 1e-9;
+    private static final double ROOT_TOLERANCE_MM = 1e-9;
 
-    static ErrorCurve of(Setup setup) {
-        return setup.law().kind() == Law.Kind.EDGE ? EdgeCurve.of(setup) : PairCurve.of(setup);
+    /** Beyond this many sigmas from the line the reading has settled to 1 part in 1e9. */
+    private static final double SETTLED_SIGMAS = 6;
+
+    /** Samples of the curve when its extremes are looked for: finer than a tenth of any usual spot. */
+    private static final int SEARCH_POINTS = 2000;
+
+    /** Half-width of a central difference, mm: the curve's length scale is the spot, so it errs by less than one part in 1e7. */
+    private static final double DIFFERENCE_MM = 1e-3;
+
+    private final List<Sensor> sensors;
+    private final Line line;
+    private final Law law;
+    private final ErrorRule rule;
+    private final double[] besideMm;
+    private final double rideOffsetMm;
+
+    private ErrorCurve(Setup setup) {
+        sensors = setup.lawSensors();
+        line = setup.line();
+        law = setup.law();
+        rule = ErrorRule.of(setup);
+        double middle = sensors.stream().mapToDouble(Sensor::leftMm).average().orElseThrow();
+        besideMm = sensors.stream().mapToDouble(s -> s.leftMm() - middle).toArray();
+        rideOffsetMm = law.kind() == Law.Kind.EDGE ? edgeRide() : levelRide();
     }
 
-    /** Error with the law's point this far left of the line's centre. */
-    double errorAt(double offsetMm);
-
-    /** Where the robot rides: the offset, left positive, at which the error is zero. */
-    double rideOffsetMm();
-
-    /** Largest error the robot can be shown on the scarcer side of its target, without sign: what a bend has to work with. */
-    double errorReach();
-
-    /** Slope of the error where the robot rides, per mm to the left; its sign says which way to steer. */
-    default double slopePerMm() {
-        // Central difference; the curve's length scale is the spot, so 1 um errs by less than one part in 1e7.
-        double h = 1e-3;
-        double ride = rideOffsetMm();
-        return (errorAt(ride + h) - errorAt(ride - h)) / (2 * h);
+    /** @throws BadValueException when the robot would ride nowhere, or for the pattern law, which makes no error */
+    public static ErrorCurve of(Setup setup) {
+        return new ErrorCurve(setup);
     }
 
-    /** Scaled reading of one sensor at an offset from the centre of the line. */
+    /** Error with the law's point, the middle between its sensors, this far left of the line's centre. */
+    public double errorAt(double offsetMm) {
+        double[] scaled = new double[besideMm.length];
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = scaledReading(i, offsetMm + besideMm[i]);
+        }
+        return rule.error(scaled, 0);
+    }
+
+    /** Scaled reading of one of the law's sensors at an offset from the centre of the line. */
+    private double scaledReading(int i, double offsetMm) {
+        return scaledReading(sensors.get(i), law.scale(), line.polarity(), line.widthMm(), offsetMm);
+    }
+
     static double scaledReading(Sensor sensor, Scale scale, Polarity polarity, double widthMm, double offsetMm) {
         double coverage = Spot.coverage(offsetMm, widthMm, sensor.spotSigmaMm());
         double ground = polarity.ground(sensor);
         return scale.scaled(sensor, ground + (polarity.line(sensor) - ground) * coverage);
     }
 
+    /** Where the robot rides: the offset, left positive, at which the error is zero. */
+    public double rideOffsetMm() {
+        return rideOffsetMm;
+    }
+
+    /** Slope of the error where the robot rides, per mm to the left; its sign says which way to steer. */
+    public double slopePerMm() {
+        return (errorAt(rideOffsetMm + DIFFERENCE_MM) - errorAt(rideOffsetMm - DIFFERENCE_MM)) / (2 * DIFFERENCE_MM);
+    }
+
+    /**
+     * The lead of the law as a whole: that of its sensors, each weighted with its part in the slope. A sensor that does not see
+     * the line where the robot rides has no say.
+     */
+    public double leadMm() {
+        double[] scaled = new double[sensors.size()];
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = scaledReading(i, rideOffsetMm + besideMm[i]);
+        }
+        double slopes = 0;
+        double weighted = 0;
+        for (int i = 0; i < scaled.length; i++) {
+            double here = scaled[i];
+            scaled[i] = scaledReading(i, rideOffsetMm + besideMm[i] + DIFFERENCE_MM);
+            double above = rule.error(scaled, 0);
+            scaled[i] = scaledReading(i, rideOffsetMm + besideMm[i] - DIFFERENCE_MM);
+            double slope = above - rule.error(scaled, 0);
+            scaled[i] = here;
+            slopes += slope;
+            weighted += slope * sensors.get(i).forwardMm();
+        }
+        return weighted / slopes;
+    }
+
+    /** Standard deviation of the error from the sensors' noise and rounding where the robot rides, on one tick. */
+    public double noise() {
+        double[] scaled = new double[sensors.size()];
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = scaledReading(i, rideOffsetMm + besideMm[i]);
+        }
+        double variance = 0;
+        for (int i = 0; i < scaled.length; i++) {
+            Sensor sensor = sensors.get(i);
+            double oneSigma = law.scale().gain(sensor)
+                    * Math.sqrt(sensor.noise() * sensor.noise() + sensor.step() * sensor.step() / 12);
+            double here = scaled[i];
+            scaled[i] = here + oneSigma;
+            double above = rule.error(scaled, 0);
+            scaled[i] = here - oneSigma;
+            double effect = (above - rule.error(scaled, 0)) / 2;
+            scaled[i] = here;
+            variance += effect * effect;
+        }
+        return Math.sqrt(variance);
+    }
+
+    /**
+     * Largest error the robot can be shown on the scarcer side of its target, without sign: what a bend has to work with. On an
+     * edge the units from the target to the nearer end of the scale.
+     */
+    public double errorReach() {
+        if (law.kind() == Law.Kind.EDGE) {
+            double dark = law.scale().dark(sensors.get(0));
+            double light = law.scale().light(sensors.get(0));
+            return Math.min(Math.abs(law.target() - dark), Math.abs(light - law.target()));
+        }
+        double out = outMm();
+        double most = 0;
+        double least = 0;
+        for (int i = 0; i <= SEARCH_POINTS; i++) {
+            double error = errorAt(-out + 2 * out * i / SEARCH_POINTS);
+            most = Math.max(most, error);
+            least = Math.min(least, error);
+        }
+        return Math.min(most, -least);
+    }
+
+    /** Offset beyond which no sensor of the law sees the line at all. */
+    double outMm() {
+        double spot = sensors.stream().mapToDouble(Sensor::spotSigmaMm).max().orElseThrow();
+        return besideMm[0] + line.widthMm() / 2 + SETTLED_SIGMAS * spot;
+    }
+
+    private double edgeRide() {
+        double onLine = errorAt(0) + law.target();
+        double onGround = errorAt(outMm()) + law.target();
+        String expected = "between %.4g and %.4g, what this sensor shows across the edge (%s numbers)"
+                .formatted(
+                        Math.min(onLine, onGround),
+                        Math.max(onLine, onGround),
+                        law.scale().word());
+        return law.side().sign() * root(0, outMm(), "law.target", law.target(), expected);
+    }
+
+    /** The root nearest to the middle of the law's sensors, found by looking outward a fraction of a spot at a time. */
+    private double levelRide() {
+        if (errorAt(0) == 0) {
+            return 0; // a symmetric layout rides exactly in its middle
+        }
+        String expected = "scaled so that the sensors of both sides agree somewhere over the line";
+        double out = outMm();
+        double step = out / SEARCH_POINTS * 4;
+        for (double far = step; far <= out; far += step) {
+            for (int side = -1; side <= 1; side += 2) {
+                if (errorAt(side * (far - step)) * errorAt(side * far) < 0) {
+                    return root(
+                            side * (far - step),
+                            side * far,
+                            "law.scale",
+                            law.scale().word(),
+                            expected);
+                }
+            }
+        }
+        throw new BadValueException("law.scale", law.scale().word(), expected);
+    }
+
     /** Bisection of an error that changes sign between the two offsets. */
-    default double root(double fromMm, double toMm, String field, Object value, String rule) {
+    private double root(double fromMm, double toMm, String field, Object value, String expected) {
         double low = fromMm;
         double high = toMm;
         double atLow = errorAt(low);
         if (!(atLow * errorAt(high) <= 0)) {
-            throw new BadValueException(field, value, rule);
+            throw new BadValueException(field, value, expected);
         }
         while (Math.abs(high - low) > ROOT_TOLERANCE_MM) {
             double middle = (low + high) / 2;
             double atMiddle = errorAt(middle);
             if (atMiddle == 0) {
-                return middle; // a symmetric layout rides exactly in its middle
+                return middle;
             }
             if (atLow * atMiddle <= 0) {
                 high = middle;

@@ -10,27 +10,77 @@ import fahrbahn.core.check.Check;
  * @param lagS time constant of the wheels; 0 or more
  * @param mixing how a steering command reaches the wheels
  * @param fullCommand command F that means full power; above 0
+ * @param traits what keeps it from being ideal
  */
-public record Drive(double trackWidthMm, double freeSpeedMmPerS, double lagS, Mixing mixing, double fullCommand) {
+public record Drive(
+        double trackWidthMm, double freeSpeedMmPerS, double lagS, Mixing mixing, double fullCommand, Traits traits) {
     public Drive {
         Check.positive("trackWidthMm", trackWidthMm);
         Check.positive("freeSpeedMmPerS", freeSpeedMmPerS);
         Check.notNegative("lagS", lagS);
         Check.positive("fullCommand", fullCommand);
+        Check.require(
+                traits.deadZoneCommand() < fullCommand,
+                "deadZoneCommand",
+                traits.deadZoneCommand(),
+                "below the full command, " + fullCommand);
     }
 
-    /** Settled speed at a command, mm/s. */
+    /** An ideal drive. */
+    public Drive(double trackWidthMm, double freeSpeedMmPerS, double lagS, Mixing mixing, double fullCommand) {
+        this(trackWidthMm, freeSpeedMmPerS, lagS, mixing, fullCommand, Traits.IDEAL);
+    }
+
+    /** Settled speed over the ground at a command, mm/s; nothing inside the dead zone, linear beyond it. */
     public double speedMmPerS(double command) {
-        return freeSpeedMmPerS * command / fullCommand;
+        double driving = Math.max(0, Math.abs(command) - traits.deadZoneCommand());
+        return Math.copySign(driving * speedPerCommand(), command);
+    }
+
+    /** Speed over the ground gained per unit of command beyond the dead zone, mm/s. */
+    public double speedPerCommand() {
+        return freeSpeedMmPerS
+                * traits.batteryShare()
+                * (1 - traits.slipShare())
+                / (fullCommand - traits.deadZoneCommand());
+    }
+
+    /** The track width that turning shows: larger than measured where tracks scrub. */
+    public double effectiveTrackWidthMm() {
+        return trackWidthMm * traits.scrub();
+    }
+
+    /** Lowest command a wheel takes: 0 when it may not reverse. */
+    public double leastCommand() {
+        return traits.mayReverse() ? -fullCommand : 0;
+    }
+
+    public Drive withTraits(Traits newTraits) {
+        return new Drive(trackWidthMm, freeSpeedMmPerS, lagS, mixing, fullCommand, newTraits);
+    }
+
+    public Drive withLagS(double newLagS) {
+        return new Drive(trackWidthMm, freeSpeedMmPerS, newLagS, mixing, fullCommand, traits);
+    }
+
+    public Drive withTrackWidthMm(double newTrackWidthMm) {
+        return new Drive(newTrackWidthMm, freeSpeedMmPerS, lagS, mixing, fullCommand, traits);
+    }
+
+    public Drive withFreeSpeedMmPerS(double newFreeSpeedMmPerS) {
+        return new Drive(trackWidthMm, newFreeSpeedMmPerS, lagS, mixing, fullCommand, traits);
+    }
+
+    public Drive withMixing(Mixing newMixing) {
+        return new Drive(trackWidthMm, freeSpeedMmPerS, lagS, newMixing, fullCommand, traits);
+    }
+
+    public Drive withFullCommand(double newFullCommand) {
+        return new Drive(trackWidthMm, freeSpeedMmPerS, lagS, mixing, newFullCommand, traits);
     }
 
     /** Settled turn rate per unit of steering at this base command, rad/s. */
     public double turnRatePerCommand(double baseCommand) {
         return mixing.turnRatePerCommand(this, baseCommand);
-    }
-
-    /** A wheel command held inside what the motors take. */
-    public double clamp(double command) {
-        return Math.max(-fullCommand, Math.min(fullCommand, command));
     }
 }

@@ -11,7 +11,7 @@ public enum Mixing {
 
         @Override
         double turnRatePerCommand(Drive drive, double base) {
-            return 2 * drive.freeSpeedMmPerS() / (drive.fullCommand() * drive.trackWidthMm());
+            return 2 * drive.speedPerCommand() / drive.effectiveTrackWidthMm();
         }
 
         @Override
@@ -28,7 +28,7 @@ public enum Mixing {
 
         @Override
         double turnRatePerCommand(Drive drive, double base) {
-            return base * drive.freeSpeedMmPerS() / (50 * drive.fullCommand() * drive.trackWidthMm());
+            return base * drive.speedPerCommand() / (50 * drive.effectiveTrackWidthMm());
         }
 
         @Override

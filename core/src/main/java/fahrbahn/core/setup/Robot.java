@@ -12,7 +12,7 @@ import java.util.Set;
  *
  * @param sensors 1 to 16, each with its own name
  */
-public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors) {
+public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors, Chassis chassis) {
     private static final int MOST_SENSORS = 16;
 
     public Robot {
@@ -31,6 +31,11 @@ public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors) {
         }
     }
 
+    /** A robot whose stand nobody has measured. */
+    public Robot(String name, Drive drive, Loop loop, List<Sensor> sensors) {
+        this(name, drive, loop, sensors, Chassis.TYPICAL);
+    }
+
     public Robot withSensor(int index, Sensor sensor) {
         List<Sensor> changed = new ArrayList<>(sensors);
         changed.set(index, sensor);
@@ -38,14 +43,18 @@ public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors) {
     }
 
     public Robot withSensors(List<Sensor> newSensors) {
-        return new Robot(name, drive, loop, newSensors);
+        return new Robot(name, drive, loop, newSensors, chassis);
     }
 
     public Robot withDrive(Drive newDrive) {
-        return new Robot(name, newDrive, loop, sensors);
+        return new Robot(name, newDrive, loop, sensors, chassis);
     }
 
     public Robot withLoop(Loop newLoop) {
-        return new Robot(name, drive, newLoop, sensors);
+        return new Robot(name, drive, newLoop, sensors, chassis);
+    }
+
+    public Robot withChassis(Chassis newChassis) {
+        return new Robot(name, drive, loop, sensors, newChassis);
     }
 }

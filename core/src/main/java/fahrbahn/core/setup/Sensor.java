@@ -14,6 +14,7 @@ import fahrbahn.core.check.Check;
  * @param light reading on the light surface; may be below {@code dark}, never equal to it
  * @param noise standard deviation of its readings on an even surface, in its own numbers; 0 or more
  * @param step smallest change it can report, in its own numbers; 0 or more
+ * @param channel the light it works with
  */
 public record Sensor(
         String name,
@@ -23,7 +24,8 @@ public record Sensor(
         double dark,
         double light,
         double noise,
-        double step) {
+        double step,
+        Channel channel) {
     public Sensor {
         Check.text("name", name, "the name of the sensor's column");
         Check.finite("forwardMm", forwardMm);
@@ -38,16 +40,33 @@ public record Sensor(
         Check.notNegative("step", step);
     }
 
+    /** A sensor that works with all light. */
+    public Sensor(
+            String name,
+            double forwardMm,
+            double leftMm,
+            double spotSigmaMm,
+            double dark,
+            double light,
+            double noise,
+            double step) {
+        this(name, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, Channel.ALL);
+    }
+
     /** Size of the step from dark to light, in the sensor's own numbers. */
     public double contrast() {
         return Math.abs(light - dark);
     }
 
     public Sensor withPlace(double newForwardMm, double newLeftMm) {
-        return new Sensor(name, newForwardMm, newLeftMm, spotSigmaMm, dark, light, noise, step);
+        return new Sensor(name, newForwardMm, newLeftMm, spotSigmaMm, dark, light, noise, step, channel);
     }
 
     public Sensor withSurfaces(double newDark, double newLight, double newNoise) {
-        return new Sensor(name, forwardMm, leftMm, spotSigmaMm, newDark, newLight, newNoise, step);
+        return new Sensor(name, forwardMm, leftMm, spotSigmaMm, newDark, newLight, newNoise, step, channel);
+    }
+
+    public Sensor withSpotSigmaMm(double newSpotSigmaMm) {
+        return new Sensor(name, forwardMm, leftMm, newSpotSigmaMm, dark, light, noise, step, channel);
     }
 }

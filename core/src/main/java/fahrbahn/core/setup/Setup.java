@@ -1,31 +1,68 @@
 package fahrbahn.core.setup;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A robot, the line it follows and the law it runs: everything the computations need to know. */
 public record Setup(Robot robot, Line line, Law law) {
+    private static final int LEAST_ARRAY = 3;
+
     public Setup {
-        int needed = law.kind() == Law.Kind.PAIR ? 2 : 1;
+        List<Sensor> following = following(robot, law);
+        int needed = law.kind().array() ? LEAST_ARRAY : law.kind() == Law.Kind.PAIR ? 2 : 1;
         Check.require(
-                robot.sensors().size() >= needed,
+                following.size() >= needed,
                 "robot.sensors",
-                robot.sensors().size(),
-                "at least " + needed + " for the law '" + law.kind().word() + "'");
-        if (law.kind() == Law.Kind.PAIR) {
-            Sensor left = robot.sensors().get(0);
-            Sensor right = robot.sensors().get(robot.sensors().size() - 1);
-            Check.require(
-                    left.leftMm() > right.leftMm(),
-                    "robot.sensors.leftMm",
-                    left.leftMm(),
-                    "above that of the last sensor, " + right.leftMm() + ": sensors are listed from left to right");
+                following.size(),
+                "at least " + needed + " for the law '" + law.kind().word() + "', emergency sensors not counted");
+        if (law.kind() != Law.Kind.EDGE) {
+            checkOrder(law.kind() == Law.Kind.PAIR ? ends(following) : following);
         }
+        checkOptions(law, following.size());
+        double deadZone = robot.drive().traits().deadZoneCommand();
+        double full = robot.drive().fullCommand();
         Check.require(
-                law.baseCommand() <= robot.drive().fullCommand(),
+                law.baseCommand() > deadZone && law.baseCommand() <= full,
                 "law.baseCommand",
                 law.baseCommand(),
-                "at most the full command, " + robot.drive().fullCommand());
+                (deadZone > 0 ? "above the dead zone, " + deadZone + ", and " : "") + "at most the full command, "
+                        + full);
+    }
+
+    private static void checkOrder(List<Sensor> following) {
+        for (int i = 1; i < following.size(); i++) {
+            double before = following.get(i - 1).leftMm();
+            Check.require(
+                    before > following.get(i).leftMm(),
+                    "robot.sensors.leftMm",
+                    before,
+                    "above that of the next sensor, " + following.get(i).leftMm()
+                            + ": sensors are listed from left to right");
+        }
+    }
+
+    private static void checkOptions(Law law, int sensors) {
+        Options options = law.options();
+        if (law.kind().array() && !options.weights().isEmpty()) {
+            Check.require(
+                    options.weights().size() == sensors,
+                    "law.weights",
+                    options.weights().size(),
+                    "one for each of the " + sensors + " sensors that follow the line");
+        }
+        if (law.kind() == Law.Kind.PATTERN) {
+            Check.require(!options.patterns().isEmpty(), "law.patterns", 0, "one or more, or the robot never steers");
+            for (Options.Pattern pattern : options.patterns()) {
+                Check.require(
+                        pattern.bits().length() == sensors,
+                        "law.patterns.bits",
+                        pattern.bits(),
+                        sensors + " ones and zeros, one for each sensor");
+            }
+        }
     }
 
     /** Settled speed along a straight line, mm/s. */
@@ -33,10 +70,44 @@ public record Setup(Robot robot, Line line, Law law) {
         return robot.drive().speedMmPerS(law.baseCommand());
     }
 
-    /** The sensors the law listens to, left to right. */
+    /** The sensors the law follows the line with, left to right. */
     public List<Sensor> lawSensors() {
-        List<Sensor> all = robot.sensors();
-        return law.kind() == Law.Kind.EDGE ? List.of(all.get(0)) : List.of(all.get(0), all.get(all.size() - 1));
+        List<Sensor> following = following(robot, law);
+        return switch (law.kind()) {
+            case EDGE -> following.subList(0, 1);
+            case PAIR -> ends(following);
+            case ARRAY_MEAN, ARRAY_DIFFERENCE, PATTERN -> following;
+        };
+    }
+
+    /** The two emergency sensors, left and right, of a law that has them; else empty. */
+    public List<Sensor> outerSensors() {
+        Optional<Options.Outer> outer = law.options().outer();
+        return outer.isEmpty()
+                ? List.of()
+                : List.of(
+                        named(robot, outer.get().left()),
+                        named(robot, outer.get().right()));
+    }
+
+    private static List<Sensor> following(Robot robot, Law law) {
+        List<Sensor> all = new ArrayList<>(robot.sensors());
+        law.options().outer().ifPresent(outer -> {
+            all.remove(named(robot, outer.left()));
+            all.remove(named(robot, outer.right()));
+        });
+        return List.copyOf(all);
+    }
+
+    private static Sensor named(Robot robot, String name) {
+        return robot.sensors().stream()
+                .filter(s -> s.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new BadValueException("law.outer", "\"" + name + "\"", "the name of a sensor"));
+    }
+
+    private static List<Sensor> ends(List<Sensor> sensors) {
+        return List.of(sensors.get(0), sensors.get(sensors.size() - 1));
     }
 
     /** How far ahead of the turning point the law's sensors sit, mm; the mean where they differ. */
@@ -54,5 +125,13 @@ public record Setup(Robot robot, Line line, Law law) {
 
     public Setup withLaw(Law newLaw) {
         return new Setup(robot, line, newLaw);
+    }
+
+    public Setup withDrive(Drive newDrive) {
+        return withRobot(robot.withDrive(newDrive));
+    }
+
+    public Setup withLoop(Loop newLoop) {
+        return withRobot(robot.withLoop(newLoop));
     }
 }

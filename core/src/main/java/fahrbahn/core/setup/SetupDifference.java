@@ -35,6 +35,11 @@ public record SetupDifference(String setting, String before, String after) {
         add(found, "wheel lag (s)", driveA.lagS(), driveB.lagS());
         add(found, "mixing", driveA.mixing().word(), driveB.mixing().word());
         add(found, "full command", driveA.fullCommand(), driveB.fullCommand());
+        addTraits(found, driveA.traits(), driveB.traits());
+        Chassis chassisA = before.robot().chassis();
+        Chassis chassisB = after.robot().chassis();
+        add(found, "support (mm)", chassisA.supportForwardMm(), chassisB.supportForwardMm());
+        add(found, "sensor height (mm)", chassisA.sensorHeightMm(), chassisB.sensorHeightMm());
         add(
                 found,
                 "loop time (s)",
@@ -64,7 +69,27 @@ public record SetupDifference(String setting, String before, String after) {
         add(found, "scale", lawA.scale().word(), lawB.scale().word());
         add(found, "target", lawA.target(), lawB.target());
         add(found, "base command", lawA.baseCommand(), lawB.baseCommand());
+        addOptions(found, lawA.options(), lawB.options());
         return found;
+    }
+
+    private static void addOptions(List<SetupDifference> found, Options a, Options b) {
+        add(found, "weights", a.weights(), b.weights());
+        add(found, "steps", a.steps(), b.steps());
+        add(found, "hysteresis", a.hysteresis(), b.hysteresis());
+        add(found, "patterns", a.patterns(), b.patterns());
+        add(found, "what happens when the line is lost", a.lost(), b.lost());
+        add(found, "emergency sensors", a.outer(), b.outer());
+        add(found, "limits", a.limits(), b.limits());
+    }
+
+    private static void addTraits(List<SetupDifference> found, Traits a, Traits b) {
+        add(found, "reversing", a.mayReverse() ? "yes" : "no", b.mayReverse() ? "yes" : "no");
+        add(found, "battery (share)", a.batteryShare(), b.batteryShare());
+        add(found, "dead zone", a.deadZoneCommand(), b.deadZoneCommand());
+        add(found, "wheel mismatch (share)", a.mismatchShare(), b.mismatchShare());
+        add(found, "slip (share)", a.slipShare(), b.slipShare());
+        add(found, "scrub", a.scrub(), b.scrub());
     }
 
     private static void addSensors(List<SetupDifference> found, List<Sensor> before, List<Sensor> after) {
@@ -81,6 +106,7 @@ public record SetupDifference(String setting, String before, String after) {
             add(found, "light" + of, a.light(), b.light());
             add(found, "noise" + of, a.noise(), b.noise());
             add(found, "step" + of, a.step(), b.step());
+            add(found, "channel" + of, a.channel().word(), b.channel().word());
         }
     }
 

@@ -2,8 +2,9 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A line laid on a table from parts.
@@ -12,8 +13,10 @@ import java.util.List;
  * @param heightMm table along y, above 0
  * @param start where the line's centre begins, and its direction
  * @param closed true when the end must meet the start
+ * @param palette the surfaces
  */
-public record Course(String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed) {
+public record Course(
+        String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed, Palette palette) {
     /** What tape laid by hand can hide: an end this close to the start, mm and rad, counts as meeting it. */
     private static final double MEETS_MM = 1;
 
@@ -25,6 +28,14 @@ public record Course(String name, double widthMm, double heightMm, Pose start, L
     /** The raster of a longer table would not fit a small laptop's memory. */
     private static final double LONGEST_STRAIGHT_MM = 50_000;
 
+    /** Two pieces of line nearer than this, middle to middle, would be read as one: a usual line and as much ground again. */
+    static final double LEAST_APART_MM = 40;
+
+    /** Along the line, pieces nearer than this are neighbours and cannot overlap. */
+    private static final double NEIGHBOURS_MM = 3 * LEAST_APART_MM;
+
+    private static final double CHECK_STEP_MM = 5;
+
     public Course {
         Check.text("name", name, "the course's name");
         Check.positive("widthMm", widthMm);
@@ -34,18 +45,31 @@ public record Course(String name, double widthMm, double heightMm, Pose start, L
             throw new BadValueException("parts", "empty", "at least one part");
         }
         Path path = new Path(start, parts, closed);
-        Pose end = path.end();
         if (closed) {
-            double apart = Math.hypot(end.xMm() - start.xMm(), end.yMm() - start.yMm());
-            double turned = Math.IEEEremainder(end.headingRad() - start.headingRad(), 2 * Math.PI);
-            if (!(apart <= MEETS_MM && Math.abs(turned) <= MEETS_RAD)) {
-                throw new BadValueException(
-                        "parts",
-                        "%.1f mm and %.2f rad apart at the ends".formatted(apart, turned),
-                        "closed: the end must meet the start");
-            }
+            checkMeets(start, path.end());
         }
-        for (double s = 0; s <= path.lengthMm(); s += 5) {
+        checkOnTable(path, widthMm, heightMm);
+        checkOverlap(path);
+    }
+
+    /** A course with the usual surfaces. */
+    public Course(String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed) {
+        this(name, widthMm, heightMm, start, parts, closed, Palette.USUAL);
+    }
+
+    private static void checkMeets(Pose start, Pose end) {
+        double apart = Math.hypot(end.xMm() - start.xMm(), end.yMm() - start.yMm());
+        double turned = Math.IEEEremainder(end.headingRad() - start.headingRad(), 2 * Math.PI);
+        if (!(apart <= MEETS_MM && Math.abs(turned) <= MEETS_RAD)) {
+            throw new BadValueException(
+                    "parts",
+                    "%.1f mm and %.2f rad apart at the ends".formatted(apart, turned),
+                    "closed: the end must meet the start");
+        }
+    }
+
+    private static void checkOnTable(Path path, double widthMm, double heightMm) {
+        for (double s = 0; s <= path.lengthMm(); s += CHECK_STEP_MM) {
             Pose at = path.at(s);
             if (!(at.xMm() >= 0 && at.xMm() <= widthMm && at.yMm() >= 0 && at.yMm() <= heightMm)) {
                 throw new BadValueException(
@@ -56,8 +80,48 @@ public record Course(String name, double widthMm, double heightMm, Pose start, L
         }
     }
 
+    /** Compares each place with those already passed in the squares round it, so that a long course takes no longer than it is. */
+    private static void checkOverlap(Path path) {
+        Map<Long, Double> passed = new HashMap<>();
+        for (double s = 0; s <= path.lengthMm(); s += CHECK_STEP_MM) {
+            if (path.stretchAt(s).part() instanceof Part.Crossing) {
+                continue;
+            }
+            Pose at = path.at(s);
+            long column = (long) Math.floor(at.xMm() / LEAST_APART_MM);
+            long row = (long) Math.floor(at.yMm() / LEAST_APART_MM);
+            for (long near = 0; near < 9; near++) {
+                Double before = passed.get(square(column + near % 3 - 1, row + near / 3 - 1));
+                if (before != null && overlap(path, before, s)) {
+                    throw new BadValueException(
+                            "parts",
+                            "too near itself at (%.0f, %.0f) mm, %.0f mm and %.0f mm from the start"
+                                    .formatted(at.xMm(), at.yMm(), before, s),
+                            "at least %.0f mm apart, or a crossing".formatted(LEAST_APART_MM));
+                }
+            }
+            passed.putIfAbsent(square(column, row), s);
+        }
+    }
+
+    private static boolean overlap(Path path, double before, double s) {
+        double along = s - before;
+        double around = path.closed() ? Math.min(along, path.lengthMm() - along) : along;
+        Pose a = path.at(before);
+        Pose b = path.at(s);
+        return around > NEIGHBOURS_MM && Math.hypot(a.xMm() - b.xMm(), a.yMm() - b.yMm()) < LEAST_APART_MM;
+    }
+
+    private static long square(long column, long row) {
+        return column * 1_000_003L + row;
+    }
+
     public Path path() {
         return new Path(start, parts, closed);
+    }
+
+    public Relief relief() {
+        return Relief.of(path());
     }
 
     /** A single straight line, for tests of the loop. @param lengthMm above 0, at most 50 m */
@@ -72,33 +136,5 @@ public record Course(String name, double widthMm, double heightMm, Pose start, L
                 new Pose(margin, margin, 0),
                 List.of(new Part.Straight(lengthMm)),
                 false);
-    }
-
-    /**
-     * The club's own practice loop: two long sides, one with an S that swings in and back out, four quarter bends.
-     * Tightest radius 150 mm.
-     */
-    public static Course workshopLoop() {
-        double quarter = Math.PI / 2;
-        double swing = Math.PI / 3;
-        double swingAdvance = 2 * 150 * Math.sin(swing);
-        double side = 1400;
-        double lead = 180;
-        List<Part> parts = new ArrayList<>();
-        parts.add(new Part.Straight(side));
-        parts.add(new Part.Bend(250, quarter));
-        parts.add(new Part.Straight(300));
-        parts.add(new Part.Bend(250, quarter));
-        parts.add(new Part.Straight(lead));
-        parts.add(new Part.Bend(150, swing));
-        parts.add(new Part.Bend(150, -swing));
-        parts.add(new Part.Straight(side - 2 * lead - 2 * swingAdvance));
-        parts.add(new Part.Bend(150, -swing));
-        parts.add(new Part.Bend(150, swing));
-        parts.add(new Part.Straight(lead));
-        parts.add(new Part.Bend(250, quarter));
-        parts.add(new Part.Straight(300));
-        parts.add(new Part.Bend(250, quarter));
-        return new Course("Workshop loop", 2400, 1200, new Pose(500, 200, 0), parts, true);
     }
 }

@@ -1,28 +1,22 @@
 package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Line;
 
-/** Paints a course into a {@link Raster}, cell edges softened by how much of the cell the line covers. */
-public final class Painter {
+/** Paints a course into a {@link Raster}: each cell holds how much line it shows, exactly by the area that is covered. */
+final class Painter {
     private Painter() {}
 
     /** More cells than this would not fit a small laptop's memory beside their blurred copies. */
     private static final long MOST_CELLS = 24_000_000L;
 
     /**
-     * The course as the sharp line and as the spot sees it.
+     * The course, sharp, in units of contrast: 0 the ground, 1 the line, other surfaces where their reflectance puts them.
      *
-     * @param lineWidthMm above 0
-     * @param sigmaMm spot of the sensor that will look, above 0; sets the size of the cells
+     * @param cellMm above 0
      */
-    public static Raster seen(Course course, double lineWidthMm, double sigmaMm) {
-        Check.positive("spotSigmaMm", sigmaMm);
-        double cellMm = Math.min(1, sigmaMm / Raster.LEAST_SIGMA_CELLS);
-        return painted(course, lineWidthMm, cellMm).blurred(sigmaMm);
-    }
-
-    static Raster painted(Course course, double lineWidthMm, double cellMm) {
-        Check.positive("widthMm", lineWidthMm);
+    static Raster painted(Course course, Line line, Channel channel, double cellMm) {
         int columns = (int) Math.ceil(course.widthMm() / cellMm) + 1;
         int rows = (int) Math.ceil(course.heightMm() / cellMm) + 1;
         Check.require(
@@ -30,36 +24,54 @@ public final class Painter {
                 "cells",
                 (double) columns * rows,
                 "at most " + MOST_CELLS + ": a smaller table or a larger spot");
-        float[] cells = new float[columns * rows];
-        for (Path.Stretch stretch : course.path().stretches()) {
-            if (stretch.painted()) {
-                paint(stretch, lineWidthMm, cellMm, columns, rows, cells);
-            }
+        Canvas canvas = new Canvas(columns, rows, cellMm, new float[columns * rows]);
+        Path path = course.path();
+        // Shares of the line add up, so that neighbouring stretches leave no seam in the cells at their joint.
+        for (Bands.Band band : Bands.line(path, line.widthMm())) {
+            canvas.paint(band, (cell, share) -> canvas.cells[cell] = (float) Math.min(1, canvas.cells[cell] + share));
         }
-        return new Raster(columns, rows, cellMm, cells);
+        for (Bands.Patch patch : Bands.patches(path, line.widthMm(), course.palette())) {
+            double value = course.palette().contrast(patch.surface(), line.polarity(), channel);
+            canvas.paint(
+                    patch.band(),
+                    (cell, share) ->
+                            canvas.cells[cell] = (float) (canvas.cells[cell] + share * (value - canvas.cells[cell])));
+        }
+        return new Raster(columns, rows, cellMm, canvas.cells);
     }
 
-    /** Sideways and lengthways shares multiply; neighbouring stretches share the cells at their joint and add up to one. */
-    private static void paint(
-            Path.Stretch stretch, double lineWidthMm, double cellMm, int columns, int rows, float[] cells) {
-        double reach = lineWidthMm / 2 + cellMm;
-        Bounds bounds = Bounds.of(stretch, reach);
-        int firstRow = Math.max(0, (int) Math.floor(bounds.lowY() / cellMm));
-        int lastRow = Math.min(rows - 1, (int) Math.ceil(bounds.highY() / cellMm));
-        int firstColumn = Math.max(0, (int) Math.floor(bounds.lowX() / cellMm));
-        int lastColumn = Math.min(columns - 1, (int) Math.ceil(bounds.highX() / cellMm));
-        StretchFrame frame = new StretchFrame(stretch);
-        for (int row = firstRow; row <= lastRow; row++) {
-            for (int column = firstColumn; column <= lastColumn; column++) {
-                frame.locate((column + 0.5) * cellMm, (row + 0.5) * cellMm);
-                double across = Math.abs(frame.normalX());
-                double up = Math.abs(frame.normalY());
-                double sideways = share((lineWidthMm / 2 - Math.abs(frame.leftMm())) / cellMm, across, up);
-                if (sideways > 0) {
-                    double lengthways = share(frame.alongMm() / cellMm, up, across)
-                            - share((frame.alongMm() - stretch.lengthMm()) / cellMm, up, across);
-                    int cell = row * columns + column;
-                    cells[cell] = (float) Math.min(1, cells[cell] + sideways * Math.max(0, lengthways));
+    private interface Brush {
+        void touch(int cell, double share);
+    }
+
+    private record Canvas(int columns, int rows, double cellMm, float[] cells) {
+        /** Sideways and lengthways shares multiply. */
+        void paint(Bands.Band band, Brush brush) {
+            Path.Stretch stretch = band.along();
+            double half = band.widthMm() / 2;
+            Bounds bounds = Bounds.of(stretch, Math.hypot(half, Math.max(band.beforeMm(), band.afterMm())) + cellMm);
+            int firstRow = Math.max(0, (int) Math.floor(bounds.lowY() / cellMm));
+            int lastRow = Math.min(rows - 1, (int) Math.ceil(bounds.highY() / cellMm));
+            int firstColumn = Math.max(0, (int) Math.floor(bounds.lowX() / cellMm));
+            int lastColumn = Math.min(columns - 1, (int) Math.ceil(bounds.highX() / cellMm));
+            StretchFrame frame = new StretchFrame(stretch);
+            double end = stretch.lengthMm() + band.afterMm();
+            for (int row = firstRow; row <= lastRow; row++) {
+                for (int column = firstColumn; column <= lastColumn; column++) {
+                    frame.locate((column + 0.5) * cellMm, (row + 0.5) * cellMm);
+                    double inside = half - Math.abs(frame.leftMm());
+                    double along = frame.alongMm();
+                    if (inside < -cellMm || along < -band.beforeMm() - cellMm || along > end + cellMm) {
+                        continue;
+                    }
+                    double across = Math.abs(frame.normalX());
+                    double up = Math.abs(frame.normalY());
+                    double sideways = share(inside / cellMm, across, up);
+                    double lengthways = share((along + band.beforeMm()) / cellMm, up, across)
+                            - share((along - end) / cellMm, up, across);
+                    if (sideways > 0 && lengthways > 0) {
+                        brush.touch(row * columns + column, sideways * lengthways);
+                    }
                 }
             }
         }

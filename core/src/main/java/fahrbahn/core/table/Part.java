@@ -2,18 +2,41 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import java.util.List;
 
-/** A piece of a course; each begins where the one before it ends, in the same direction. */
+/** A piece of a course; each begins where the one before it ends, in the same direction. Lengths run along the surface. */
 public sealed interface Part {
+    /** The path through this part. */
+    List<Leg> legs();
+
     /** Length along the line's centre, mm. */
-    double lengthMm();
+    default double lengthMm() {
+        return legs().stream().mapToDouble(Leg::lengthMm).sum();
+    }
 
-    /** Turn per mm to the left, rad/mm; 0 when straight. */
-    double curvaturePerMm();
+    /** Which way a corner, a crossing or a mark points. */
+    enum Turn {
+        LEFT("left", 1),
+        STRAIGHT("straight", 0),
+        RIGHT("right", -1);
 
-    /** False where the line is missing. */
-    default boolean painted() {
-        return true;
+        private final String word;
+        private final int sign;
+
+        Turn(String word, int sign) {
+            this.word = word;
+            this.sign = sign;
+        }
+
+        /** The word used in course files. */
+        public String word() {
+            return word;
+        }
+
+        /** Sign of the turn: +1 to the left. */
+        public int sign() {
+            return sign;
+        }
     }
 
     /** @param lengthMm above 0 */
@@ -23,8 +46,56 @@ public sealed interface Part {
         }
 
         @Override
-        public double curvaturePerMm() {
-            return 0;
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /**
+     * A circular bend.
+     *
+     * @param radiusMm of the line's centre, above 0
+     * @param angleRad positive to the left; not 0, at most a full turn
+     */
+    record Bend(double radiusMm, double angleRad) implements Part {
+        public Bend {
+            checkBend(radiusMm, angleRad);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.bend(radiusMm, angleRad));
+        }
+    }
+
+    /**
+     * A sharp corner of a quarter turn.
+     *
+     * @param armMm straight line before and after it, above 0
+     */
+    record RightAngle(Turn turn, double armMm) implements Part {
+        public RightAngle {
+            Check.positive("armMm", armMm);
+            if (turn == Turn.STRAIGHT) {
+                throw new BadValueException("turn", turn.word(), "left or right");
+            }
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(new Leg(armMm, 0, turn.sign() * Math.PI / 2, true), Leg.straight(armMm));
+        }
+    }
+
+    /** Two bends that undo each other's turn. @param angleRad of the first, positive to the left */
+    record SwingOver(double radiusMm, double angleRad) implements Part {
+        public SwingOver {
+            checkBend(radiusMm, angleRad);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.bend(radiusMm, angleRad), Leg.bend(radiusMm, -angleRad));
         }
     }
 
@@ -35,39 +106,109 @@ public sealed interface Part {
         }
 
         @Override
-        public double curvaturePerMm() {
-            return 0;
-        }
-
-        @Override
-        public boolean painted() {
-            return false;
+        public List<Leg> legs() {
+            return List.of(Leg.bare(lengthMm));
         }
     }
 
     /**
-     * A circular bend.
+     * Two lines that cross at a right angle.
      *
-     * @param radiusMm of the line's centre, above 0
-     * @param angleRad positive to the left; not 0, less than a full turn
+     * @param armMm line from the middle to each of the four sides, above 0
+     * @param way the way the course goes on from the middle
+     * @param marked a turn mark stands before the middle, on the side of the turn; on both sides for straight on
      */
-    record Bend(double radiusMm, double angleRad) implements Part {
-        public Bend {
-            Check.positive("radiusMm", radiusMm);
-            Check.between("angleRad", Math.abs(angleRad), 0, 2 * Math.PI);
-            if (angleRad == 0) {
-                throw new BadValueException("angleRad", angleRad, "other than 0; use a straight");
-            }
+    record Crossing(double armMm, Turn way, boolean marked) implements Part {
+        public Crossing {
+            Check.positive("armMm", armMm);
         }
 
         @Override
-        public double lengthMm() {
-            return radiusMm * Math.abs(angleRad);
+        public List<Leg> legs() {
+            return List.of(new Leg(armMm, 0, way.sign() * Math.PI / 2, true), Leg.straight(armMm));
+        }
+    }
+
+    /** A rounded ridge across the line. @param lengthMm along the line, above 0 @param heightMm 0 to 30 */
+    record Bump(double lengthMm, double heightMm) implements Part {
+        public Bump {
+            Check.positive("lengthMm", lengthMm);
+            Check.between("heightMm", heightMm, 0, 30);
         }
 
         @Override
-        public double curvaturePerMm() {
-            return Math.signum(angleRad) / radiusMm;
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /** A slope. @param lengthMm along the slope, above 0 @param slopeRad upwards positive; at most 0.6 (34 degrees) either way */
+    record Ramp(double lengthMm, double slopeRad) implements Part {
+        public Ramp {
+            Check.positive("lengthMm", lengthMm);
+            Check.between("slopeRad", slopeRad, -0.6, 0.6);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /** A fold of the mat across the line, a little raised and shiny. @param heightMm 0 to 10 */
+    record Crease(double lengthMm, double heightMm) implements Part {
+        public Crease {
+            Check.positive("lengthMm", lengthMm);
+            Check.between("heightMm", heightMm, 0, 10);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /** A shiny strip across the line at the entry of a zone. @param lengthMm along the line, above 0 */
+    record EntryStrip(double lengthMm) implements Part {
+        public EntryStrip {
+            Check.positive("lengthMm", lengthMm);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /** A coloured strip across the line; the run is over where it begins. @param lengthMm along the line, above 0 */
+    record StopStrip(double lengthMm) implements Part {
+        public StopStrip {
+            Check.positive("lengthMm", lengthMm);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
+    /** The line is over; bare ground to come to rest on. @param lengthMm above 0 */
+    record End(double lengthMm) implements Part {
+        public End {
+            Check.positive("lengthMm", lengthMm);
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.bare(lengthMm));
+        }
+    }
+
+    private static void checkBend(double radiusMm, double angleRad) {
+        Check.positive("radiusMm", radiusMm);
+        Check.between("angleRad", Math.abs(angleRad), 0, 2 * Math.PI);
+        if (angleRad == 0) {
+            throw new BadValueException("angleRad", angleRad, "other than 0; use a straight");
         }
     }
 }

@@ -14,11 +14,16 @@ public final class Path {
         List<Stretch> laid = new ArrayList<>();
         Pose at = start;
         double s = 0;
+        double cornerBefore = 0;
         for (Part part : parts) {
-            Stretch stretch = new Stretch(at, s, part.lengthMm(), part.curvaturePerMm(), part.painted());
-            laid.add(stretch);
-            at = stretch.at(part.lengthMm());
-            s += part.lengthMm();
+            int legOfPart = 0;
+            for (Leg leg : part.legs()) {
+                Stretch stretch = new Stretch(at, s, part, legOfPart++, leg, cornerBefore);
+                laid.add(stretch);
+                cornerBefore = leg.cornerRad();
+                at = stretch.at(leg.lengthMm()).turned(cornerBefore);
+                s += leg.lengthMm();
+            }
         }
         this.stretches = List.copyOf(laid);
         this.lengthMm = s;
@@ -42,47 +47,79 @@ public final class Path {
         return stretches;
     }
 
-    /** Length with line on it, mm: the tape needed. */
+    /** Length with line on it, mm: the tape needed along the course, arms of crossings included. */
     public double paintedMm() {
-        return stretches.stream()
-                .filter(Stretch::painted)
+        double along = stretches.stream()
+                .filter(s -> s.leg().painted())
                 .mapToDouble(Stretch::lengthMm)
                 .sum();
+        double arms = stretches.stream()
+                .filter(s -> s.part() instanceof Part.Crossing && s.legOfPart() == 0)
+                .mapToDouble(s -> ((Part.Crossing) s.part()).armMm() * 2)
+                .sum();
+        return along + arms;
     }
 
-    /** Radius of the tightest bend, mm; infinite when there is none. */
+    /** Radius of the tightest bend, mm; infinite when there is none. Corners have none: they are no bends. */
     public double tightestRadiusMm() {
         return stretches.stream()
-                .filter(s -> s.curvaturePerMm() != 0)
-                .mapToDouble(s -> 1 / Math.abs(s.curvaturePerMm()))
+                .map(Stretch::leg)
+                .filter(leg -> leg.curvaturePerMm() != 0)
+                .mapToDouble(leg -> 1 / Math.abs(leg.curvaturePerMm()))
                 .min()
                 .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** Arc length at which the first part of a kind begins, or the path's length when it has none. */
+    double startOf(Class<? extends Part> kind) {
+        return stretches.stream()
+                .filter(s -> kind.isInstance(s.part()))
+                .mapToDouble(Stretch::startMm)
+                .findFirst()
+                .orElse(lengthMm);
+    }
+
+    /** Where an open path's run is over: where a stop strip begins, or else the end of the line. */
+    public double finishMm() {
+        return Math.min(startOf(Part.StopStrip.class), startOf(Part.End.class));
     }
 
     /** Place and direction at s; before the start and beyond the end of an open path, straight on. */
     public Pose at(double sMm) {
         double s = closed ? sMm - Math.floor(sMm / lengthMm) * lengthMm : sMm;
-        Stretch last = stretches.get(stretches.size() - 1);
-        for (Stretch stretch : stretches) {
-            if (s < stretch.startMm() + stretch.lengthMm() || stretch == last) {
-                double along = s - stretch.startMm();
-                if (along < 0) {
-                    return stretch.start().ahead(along);
-                }
-                return along > stretch.lengthMm() ? end.ahead(along - stretch.lengthMm()) : stretch.at(along);
-            }
+        Stretch on = stretchAt(s);
+        double along = s - on.startMm();
+        if (along < 0) {
+            return on.start().ahead(along);
         }
-        throw new IllegalStateException("a path has at least one stretch");
+        return along > on.lengthMm() ? end.ahead(along - on.lengthMm()) : on.at(along);
     }
 
-    /** One part where it lies. */
-    record Stretch(Pose start, double startMm, double lengthMm, double curvaturePerMm, boolean painted) {
+    Stretch stretchAt(double sMm) {
+        for (Stretch stretch : stretches) {
+            if (sMm < stretch.startMm() + stretch.lengthMm()) {
+                return stretch;
+            }
+        }
+        return stretches.get(stretches.size() - 1);
+    }
+
+    /** One leg where it lies. @param cornerBeforeRad sharp turn between the leg before and this one */
+    record Stretch(Pose start, double startMm, Part part, int legOfPart, Leg leg, double cornerBeforeRad) {
+        double lengthMm() {
+            return leg.lengthMm();
+        }
+
+        double curvaturePerMm() {
+            return leg.curvaturePerMm();
+        }
+
         Pose at(double alongMm) {
-            if (curvaturePerMm == 0) {
+            if (curvaturePerMm() == 0) {
                 return start.ahead(alongMm);
             }
-            double angle = alongMm * curvaturePerMm;
-            double radius = 1 / curvaturePerMm;
+            double angle = alongMm * curvaturePerMm();
+            double radius = 1 / curvaturePerMm();
             return start.offset(radius * Math.sin(angle), radius * (1 - Math.cos(angle)))
                     .turned(angle);
         }

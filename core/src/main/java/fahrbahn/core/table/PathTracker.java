@@ -10,17 +10,17 @@ public final class PathTracker {
     private final double totalMm;
     private final StretchFrame[] frames;
     private final double[] startMm;
-    private final double[] lengthMm;
 
     private int current;
     private int laps;
+    private double x;
+    private double y;
 
     public PathTracker(Path path) {
         closed = path.closed();
         totalMm = path.lengthMm();
         frames = path.stretches().stream().map(StretchFrame::new).toArray(StretchFrame[]::new);
         startMm = path.stretches().stream().mapToDouble(Path.Stretch::startMm).toArray();
-        lengthMm = path.stretches().stream().mapToDouble(Path.Stretch::lengthMm).toArray();
     }
 
     /** Back to the start of the path, for another run. */
@@ -31,22 +31,23 @@ public final class PathTracker {
 
     /** Moves on to a point, forwards or backwards by at most a few stretches. */
     public void moveTo(double xMm, double yMm) {
-        frames[current].locate(xMm, yMm);
+        x = xMm;
+        y = yMm;
         int way = wayOut();
         // Keeps going one way only: beside the joint of two bends a point can lie outside both.
-        for (int steps = frames.length; way != 0 && wayOut() == way && steps > 0; steps--) {
+        for (int steps = frames.length; way != 0 && steps > 0; steps--) {
             step(way);
-            frames[current].locate(xMm, yMm);
+            if (wayOut() != way) {
+                break;
+            }
         }
     }
 
     /** +1 when the point lies beyond the end of this stretch and there is a next one, -1 before its start, else 0. */
     private int wayOut() {
-        double along = frames[current].alongMm();
-        if (along > lengthMm[current]) {
-            return closed || current < frames.length - 1 ? 1 : 0;
-        }
-        return along < 0 && (current > 0 || closed) ? -1 : 0;
+        int way = frames[current].follow(x, y);
+        boolean nowhere = !closed && (way > 0 ? current == frames.length - 1 : current == 0);
+        return nowhere ? 0 : way;
     }
 
     private void step(int way) {
@@ -60,9 +61,9 @@ public final class PathTracker {
         }
     }
 
-    /** Arc length of the nearest point of the path, counted on over the laps. */
+    /** Arc length of the nearest point of the path, counted on over the laps; worked out when asked for. */
     public double sMm() {
-        return laps * totalMm + startMm[current] + frames[current].alongMm();
+        return laps * totalMm + startMm[current] + frames[current].alongMm(x, y);
     }
 
     /** Distance to the left of the path. */

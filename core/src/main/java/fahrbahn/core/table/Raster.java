@@ -3,13 +3,14 @@ package fahrbahn.core.table;
 import fahrbahn.core.check.Check;
 
 /**
- * How much of each cell of the table the line covers, 0 to 1. The value of a cell belongs to its middle; a look-up between the
- * middles is bilinear, and beyond the table there is bare ground.
+ * The table in cells: 0 is ground, 1 is line, other surfaces lie where their reflectance puts them. The value of a cell belongs
+ * to its middle; a look-up between the middles is bilinear, and beyond the table there is bare ground.
  */
 public final class Raster {
     private final int columns;
     private final int rows;
     private final double cellMm;
+    private final double cellsPerMm;
     private final float[] cells;
 
     /** @param cells row by row, from the table's origin; kept, not copied: a table may be a hundred megabytes */
@@ -17,6 +18,7 @@ public final class Raster {
         this.columns = columns;
         this.rows = rows;
         this.cellMm = cellMm;
+        this.cellsPerMm = 1 / cellMm;
         this.cells = cells;
     }
 
@@ -39,8 +41,8 @@ public final class Raster {
 
     /** Covered share at a place, mm. */
     public double at(double xMm, double yMm) {
-        double gx = xMm / cellMm - 0.5;
-        double gy = yMm / cellMm - 0.5;
+        double gx = xMm * cellsPerMm - 0.5;
+        double gy = yMm * cellsPerMm - 0.5;
         if (!(gx >= 0 && gy >= 0 && gx < columns - 1 && gy < rows - 1)) {
             return 0;
         }
@@ -68,11 +70,9 @@ public final class Raster {
         double sigmaCells = Math.sqrt(sigmaMm * sigmaMm / (cellMm * cellMm) - PAINTED);
         float[] kernel = kernel(sigmaCells);
         float[] sideways = new float[cells.length];
-        for (int row = 0; row < rows; row++) {
-            convolve(cells, sideways, row * columns, 1, columns, kernel);
-        }
         float[] both = new float[cells.length];
-        convolveColumns(sideways, both, kernel);
+        spread(cells, sideways, 1, columns, kernel);
+        spread(sideways, both, columns, rows, kernel);
         return new Raster(columns, rows, cellMm, both);
     }
 
@@ -95,30 +95,25 @@ public final class Raster {
         return kernel;
     }
 
-    private static void convolve(float[] from, float[] to, int first, int stride, int length, float[] kernel) {
+    /**
+     * Gives each cell's value to its neighbours along one direction. Most of a table is bare ground with nothing to give, which
+     * makes this several times faster than gathering for every cell.
+     *
+     * @param stride from one neighbour to the next: 1 along a row, the number of columns across
+     * @param length number of cells in that direction
+     */
+    private void spread(float[] from, float[] to, int stride, int length, float[] kernel) {
         int reach = kernel.length / 2;
-        for (int i = 0; i < length; i++) {
-            float sum = 0;
-            int low = Math.max(0, i - reach);
-            int high = Math.min(length - 1, i + reach);
-            for (int j = low; j <= high; j++) {
-                sum += kernel[j - i + reach] * from[first + j * stride];
+        for (int cell = 0; cell < from.length; cell++) {
+            float value = from[cell];
+            if (value == 0) {
+                continue;
             }
-            to[first + i * stride] = sum;
-        }
-    }
-
-    /** Whole rows at a time, so that memory is read in order. */
-    private void convolveColumns(float[] from, float[] to, float[] kernel) {
-        int reach = kernel.length / 2;
-        for (int row = 0; row < rows; row++) {
-            int out = row * columns;
-            for (int other = Math.max(0, row - reach); other <= Math.min(rows - 1, row + reach); other++) {
-                float weight = kernel[other - row + reach];
-                int in = other * columns;
-                for (int column = 0; column < columns; column++) {
-                    to[out + column] += weight * from[in + column];
-                }
+            int place = stride == 1 ? cell % columns : cell / columns;
+            int low = Math.max(-place, -reach);
+            int high = Math.min(length - 1 - place, reach);
+            for (int j = low; j <= high; j++) {
+                to[cell + j * stride] += kernel[j + reach] * value;
             }
         }
     }

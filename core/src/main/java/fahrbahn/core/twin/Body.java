@@ -1,62 +1,123 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Pose;
 
 /** The moving robot: place, heading and wheel speeds. Integrated in closed form; allocates nothing. */
 final class Body {
-    private final double trackWidthMm;
+    /** Share of the speed a slope takes: all of it on a slope straight up, by our own reckoning; its sine on others. */
+    private static final double SLOPE_SHARE = 1;
+
+    /** Turns up to this, rad, are made by series: they err by less than a^7/5040 = 2e-11. */
+    private static final double SMALL_TURN = 0.1;
+
+    private final double perWidth;
+    private final double deadZone;
+    private final double leftPerCommand;
+    private final double rightPerCommand;
     private final double lagS;
-    private final double speedPerCommand;
 
     double xMm;
     double yMm;
     double headingRad;
+    double cos;
+    double sin;
     private double leftMmPerS;
     private double rightMmPerS;
+    private double gradeShare = 1;
 
-    Body(Drive drive) {
-        trackWidthMm = drive.trackWidthMm();
-        lagS = drive.lagS();
-        speedPerCommand = drive.freeSpeedMmPerS() / drive.fullCommand();
+    Body(Drive drive, Variation variation) {
+        Traits traits = drive.traits();
+        perWidth = 1 / drive.effectiveTrackWidthMm();
+        deadZone = traits.deadZoneCommand();
+        lagS = drive.lagS() * variation.lagShare();
+        double both = drive.speedPerCommand() * variation.batteryShare() * (1 - variation.slipShare());
+        double mismatch = traits.mismatchShare() + variation.mismatchShare();
+        leftPerCommand = both * (1 - mismatch / 2);
+        rightPerCommand = both * (1 + mismatch / 2);
+    }
+
+    double lagS() {
+        return lagS;
     }
 
     void startAt(Pose pose, double commandBoth) {
         xMm = pose.xMm();
         yMm = pose.yMm();
         headingRad = pose.headingRad();
-        leftMmPerS = speedPerCommand * commandBoth;
-        rightMmPerS = leftMmPerS;
+        aim();
+        leftMmPerS = leftPerCommand * driving(commandBoth);
+        rightMmPerS = rightPerCommand * driving(commandBoth);
     }
 
-    /** Share of a wheel's missing speed that is still missing after a span. */
-    double missingAfter(double spanS) {
-        return lagS > 0 ? Math.exp(-spanS / lagS) : 0;
+    /** @param slope rise per mm under the wheels */
+    void climb(double slope) {
+        gradeShare = 1 - SLOPE_SHARE * slope;
+    }
+
+    /** What of a command drives: that beyond the dead zone. */
+    private double driving(double command) {
+        if (deadZone == 0) {
+            return command;
+        }
+        return command > deadZone ? command - deadZone : command < -deadZone ? command + deadZone : 0;
     }
 
     /**
      * Drives for a span with constant commands. Each wheel's way is exact; the step is taken along the mean heading of the
      * span, which for equal mean speeds is exact too, shortened from arc to chord.
-     *
-     * @param missing {@link #missingAfter} of the same span
      */
-    void drive(double spanS, double missing, double leftCommand, double rightCommand) {
-        double leftGoal = speedPerCommand * leftCommand;
-        double rightGoal = speedPerCommand * rightCommand;
-        double carriedS = lagS * (1 - missing);
-        double leftMm = leftGoal * spanS + (leftMmPerS - leftGoal) * carriedS;
-        double rightMm = rightGoal * spanS + (rightMmPerS - rightGoal) * carriedS;
+    void drive(Span span, double leftCommand, double rightCommand) {
+        double leftGoal = leftPerCommand * gradeShare * driving(leftCommand);
+        double rightGoal = rightPerCommand * gradeShare * driving(rightCommand);
+        double leftMm = leftGoal * span.lengthS + (leftMmPerS - leftGoal) * span.carriedS;
+        double rightMm = rightGoal * span.lengthS + (rightMmPerS - rightGoal) * span.carriedS;
 
-        double rateNow = (rightMmPerS - leftMmPerS) / trackWidthMm;
-        double rateGoal = (rightGoal - leftGoal) / trackWidthMm;
-        double meanTurn = rateGoal * spanS / 2 + (rateNow - rateGoal) * lagS * (1 - carriedS / spanS);
-        double turn = (rightMm - leftMm) / trackWidthMm;
+        double rateNow = (rightMmPerS - leftMmPerS) * perWidth;
+        double rateGoal = (rightGoal - leftGoal) * perWidth;
+        double meanTurn = rateGoal * span.lengthS / 2 + (rateNow - rateGoal) * span.meanHeadingS;
+        double turn = (rightMm - leftMm) * perWidth;
         // sin(x/2)/(x/2) to fourth order in the turn of one span.
-        double chordMm = (leftMm + rightMm) / 2 * (1 - turn * turn / 24);
-        xMm += chordMm * Math.cos(headingRad + meanTurn);
-        yMm += chordMm * Math.sin(headingRad + meanTurn);
+        double chordMm = (leftMm + rightMm) / 2 * (1 - turn * turn * (1.0 / 24));
+        double sinMean = sine(meanTurn);
+        double cosMean = cosine(meanTurn);
+        xMm += chordMm * (cos * cosMean - sin * sinMean);
+        yMm += chordMm * (sin * cosMean + cos * sinMean);
+        turn(turn);
+        leftMmPerS = leftGoal + (leftMmPerS - leftGoal) * span.missing;
+        rightMmPerS = rightGoal + (rightMmPerS - rightGoal) * span.missing;
+    }
+
+    private void turn(double turn) {
         headingRad += turn;
-        leftMmPerS = leftGoal + (leftMmPerS - leftGoal) * missing;
-        rightMmPerS = rightGoal + (rightMmPerS - rightGoal) * missing;
+        double sinTurn = sine(turn);
+        double cosTurn = cosine(turn);
+        double newCos = cos * cosTurn - sin * sinTurn;
+        sin = sin * cosTurn + cos * sinTurn;
+        cos = newCos;
+    }
+
+    /** Takes direction cosines from the heading again, so that thousands of small turns do not add up their rounding. */
+    void aim() {
+        cos = Math.cos(headingRad);
+        sin = Math.sin(headingRad);
+    }
+
+    // The divisors are constants, inverted once: a division costs four multiplications.
+    private static double sine(double a) {
+        if (!(Math.abs(a) <= SMALL_TURN)) {
+            return Math.sin(a);
+        }
+        double b = a * a;
+        return a * (1 - b * (1.0 / 6) * (1 - b * (1.0 / 20)));
+    }
+
+    private static double cosine(double a) {
+        if (!(Math.abs(a) <= SMALL_TURN)) {
+            return Math.cos(a);
+        }
+        double b = a * a;
+        return 1 - b * 0.5 * (1 - b * (1.0 / 12) * (1 - b * (1.0 / 30)));
     }
 }

@@ -12,7 +12,10 @@ final class RunFigures {
     /** Steering this small a share of the full command is neither left nor right. */
     private static final double STEERING_DEADBAND = 0.01;
 
+    private final double fullCommand;
     private final double steeringDeadband;
+    private double previousSteering;
+    private double travel;
     private int ticks;
     private double squares;
     private double peakMm;
@@ -28,14 +31,17 @@ final class RunFigures {
     private double previousS;
 
     RunFigures(double fullCommand) {
+        this.fullCommand = fullCommand;
         steeringDeadband = STEERING_DEADBAND * fullCommand;
     }
 
     void add(double tS, double offsetMm, double steering) {
         ticks++;
         squares += offsetMm * offsetMm;
-        peakMm = Math.max(peakMm, Math.abs(offsetMm));
+        peakMm = Math.abs(offsetMm) > peakMm ? Math.abs(offsetMm) : peakMm;
         addSwing(tS, offsetMm);
+        travel += ticks == 1 ? 0 : Math.abs(steering - previousSteering);
+        previousSteering = steering;
         int side = steering > steeringDeadband ? 1 : steering < -steeringDeadband ? -1 : 0;
         if (side != 0) {
             reversals += side == -steeringSide ? 1 : 0;
@@ -78,6 +84,11 @@ final class RunFigures {
         return swings > LEAST_PERIODS
                 ? OptionalDouble.of((lastPeriodS - firstPeriodS) / (swings - 1))
                 : OptionalDouble.empty();
+    }
+
+    /** Way of the steering command, in full commands. */
+    double travelPerM(double drivenMm) {
+        return drivenMm > 0 ? travel / fullCommand / (drivenMm / 1000) : 0;
     }
 
     double reversalsPerM(double drivenMm) {

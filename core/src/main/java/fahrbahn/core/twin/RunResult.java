@@ -8,9 +8,14 @@ import java.util.OptionalDouble;
  * @param timeS to the finish, or to where it was lost
  * @param rmsMm root mean square distance
  * @param peakMm largest distance
+ * @param bandLeftShare share of the usable band, to where the error folds over, that the largest distance left; below 0 when
+ *     it went beyond
  * @param wigglePeriodS mean period of the wiggle; empty when there is none to speak of
  * @param reversalsPerM changes of steering side per metre
+ * @param travelPerM way of the steering command per metre, in full commands
  * @param sMm how far along the path it came
+ * @param stopAlongMm where the law's point came to rest, beyond the finish; of a run that was lost, where it was lost
+ * @param stopAcrossMm the same to the left of the path it should ride
  * @param end what ended it
  */
 public record RunResult(
@@ -18,18 +23,32 @@ public record RunResult(
         double timeS,
         double rmsMm,
         double peakMm,
+        double bandLeftShare,
         OptionalDouble wigglePeriodS,
         double reversalsPerM,
-        double sMm) {
+        double travelPerM,
+        double sMm,
+        double stopAlongMm,
+        double stopAcrossMm) {
     /** What ended a run. */
     public enum End {
-        FINISHED,
+        FINISHED("finished"),
         /** Too far from the line to find it again. */
-        LEFT_THE_LINE,
+        LEFT_THE_LINE("left the line"),
         /** Going back the way it came. */
-        TURNED_ROUND,
+        TURNED_ROUND("turned round"),
         /** Not finished in four times the time it should take. */
-        TOO_SLOW
+        TOO_SLOW("too slow");
+
+        private final String word;
+
+        End(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
     }
 
     public boolean completed() {

@@ -1,71 +1,91 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Painter;
 import fahrbahn.core.table.Path;
-import fahrbahn.core.table.Raster;
-import java.util.HashMap;
+import fahrbahn.core.table.Relief;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /**
- * A course as the sensors of one setup see it: painted once, blurred once per distinct spot.
- *
- * @param finishMm arc length at which the law's point has finished
- * @param settledFromMm arc length from which the figures of a run count
+ * A course as the sensors of one setup see it, and what does not change from run to run, whatever the gains and the speed. Many
+ * threads may share it.
  */
-public record Track(
-        Course course,
-        Setup setup,
-        Path path,
-        List<Raster> seen,
-        double rideOffsetMm,
-        double finishMm,
-        double settledFromMm) {
-    /** An open line is left this many spot sigmas before its end, before the sensors see it end. */
+public final class Track {
+    /** An open line without an end strip is left this many spot sigmas before its end, before the sensors see it end. */
     private static final double END_SIGMAS = 4;
 
-    public Track {
-        seen = List.copyOf(seen);
+    private final Course course;
+    private final Setup setup;
+    private final Path path;
+    private final Relief relief;
+    private final List<SpotView> views = new ArrayList<>();
+    private final double rideOffsetMm;
+    private final double usableBandMm;
+    private final double steerSign;
+    private final double finishMm;
+    private final double settledFromMm;
+
+    private Track(Course course, Setup setup, double finishMm, double settledFromMm) {
+        this.course = course;
+        this.setup = setup;
+        this.path = course.path();
+        this.relief = course.relief();
+        this.finishMm = finishMm;
+        this.settledFromMm = settledFromMm;
+        for (Sensor sensor : lookingSensors(setup)) {
+            views.add(new SpotView(course, setup.line(), sensor));
+        }
+        if (setup.law().kind() == Law.Kind.PATTERN) {
+            rideOffsetMm = 0;
+            usableBandMm = (setup.lawSensors().get(0).leftMm()
+                            - setup.lawSensors()
+                                    .get(setup.lawSensors().size() - 1)
+                                    .leftMm())
+                    / 2;
+            steerSign = 1;
+        } else {
+            ErrorCurve curve = ErrorCurve.of(setup);
+            CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
+            rideOffsetMm = curve.rideOffsetMm();
+            usableBandMm = Math.min(rideOffsetMm - guided.lowMm(), guided.highMm() - rideOffsetMm);
+            steerSign = -Math.signum(curve.slopePerMm());
+        }
     }
 
-    /** A lap of a closed course or the length of an open one; figures count from the start. */
+    /** A lap of a closed course, or an open one to its stop strip or the end of its line; figures count from the start. */
     public static Track of(Course course, Setup setup) {
         Path path = course.path();
         double lead = Math.max(0, setup.leadMm());
         if (course.closed()) {
-            return make(course, setup, lead + path.lengthMm(), lead);
+            return new Track(course, setup, lead + path.lengthMm(), lead);
         }
-        double finish = path.lengthMm() - END_SIGMAS * widestSpot(setup);
+        boolean endsItself = path.finishMm() < path.lengthMm();
+        double finish = endsItself ? path.finishMm() : path.lengthMm() - END_SIGMAS * widestSpot(setup);
         if (!(finish > lead)) {
             throw new BadValueException(
                     "course", path.lengthMm() + " mm long", "longer than the robot's lead of " + lead + " mm");
         }
-        return make(course, setup, finish, lead);
+        return new Track(course, setup, finish, lead);
     }
 
     /** A straight line on which the robot drives this far; figures count over the second half, when it has settled. */
     public static Track straight(double driveMm, Setup setup) {
         double lead = Math.max(0, setup.leadMm());
         double spare = END_SIGMAS * widestSpot(setup);
-        Course course = Course.straight(driveMm);
-        Course longer = Course.straight(driveMm + lead + spare);
-        return make(longer, setup, lead + course.path().lengthMm(), lead + driveMm / 2);
+        double length = Course.straight(driveMm).path().lengthMm();
+        return new Track(Course.straight(driveMm + lead + spare), setup, lead + length, lead + length / 2);
     }
 
-    private static Track make(Course course, Setup setup, double finishMm, double settledFromMm) {
-        Map<Double, Raster> bySpot = new HashMap<>();
-        List<Raster> seen = setup.lawSensors().stream()
-                .map(Sensor::spotSigmaMm)
-                .map(sigma -> bySpot.computeIfAbsent(
-                        sigma, s -> Painter.seen(course, setup.line().widthMm(), s)))
-                .toList();
-        double ride = ErrorCurve.of(setup).rideOffsetMm();
-        return new Track(course, setup, course.path(), seen, ride, finishMm, settledFromMm);
+    private static List<Sensor> lookingSensors(Setup setup) {
+        List<Sensor> looking = new ArrayList<>(setup.lawSensors());
+        looking.addAll(setup.outerSensors());
+        return looking;
     }
 
     private static double widestSpot(Setup setup) {
@@ -73,5 +93,60 @@ public record Track(
                 .mapToDouble(Sensor::spotSigmaMm)
                 .max()
                 .orElseThrow();
+    }
+
+    /** The same track for a setup that differs in gains, steps or speed only; nothing is painted anew. */
+    void checkSameSight(Setup other) {
+        boolean sameSensors = setup.robot().sensors().equals(other.robot().sensors())
+                && setup.law().kind() == other.law().kind()
+                && setup.law().options().outer().equals(other.law().options().outer());
+        if (!sameSensors || !setup.line().equals(other.line())) {
+            throw new IllegalArgumentException("this track was made for other sensors or another line");
+        }
+    }
+
+    public Course course() {
+        return course;
+    }
+
+    public Setup setup() {
+        return setup;
+    }
+
+    public Path path() {
+        return path;
+    }
+
+    public Relief relief() {
+        return relief;
+    }
+
+    /** One view for each of the law's sensors, then its emergency sensors. */
+    List<SpotView> views() {
+        return views;
+    }
+
+    public double rideOffsetMm() {
+        return rideOffsetMm;
+    }
+
+    /** How far the law's point may leave its path to the scarcer side before the error folds over. */
+    public double usableBandMm() {
+        return usableBandMm;
+    }
+
+    /** Which way to steer for a positive error. */
+    double steerSign() {
+        return steerSign;
+    }
+
+    /** Arc length at which the law's point has finished. */
+    public double finishMm() {
+        return finishMm;
+    }
+
+    /** Arc length from which the figures of a run count. */
+    public double settledFromMm() {
+        return settledFromMm;
     }
 }

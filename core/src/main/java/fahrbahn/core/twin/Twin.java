@@ -1,16 +1,14 @@
 package fahrbahn.core.twin;
 
-import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.law.Controller;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.PathTracker;
 import fahrbahn.core.table.Pose;
-import java.util.Arrays;
 import java.util.SplittableRandom;
 
-/** One robot on one track. Runs may follow each other; not thread-safe, so one twin a thread. The tick loop allocates nothing. */
+/** One robot on one track for one run. A tick allocates nothing. */
 public final class Twin {
     /** Lost: the law's point this far outside the line's edge. */
     private static final double LOST_MM = 60;
@@ -20,106 +18,155 @@ public final class Twin {
 
     private static final double MOST_TIMES_NOMINAL = 4;
 
+    /** Turning round is noticed within this many ticks. */
+    private static final int MOST_UNLOOKED = 32;
+
+    /** A delay this close to a whole number of periods, in periods, counts as whole. */
+    private static final double WHOLE = 1e-9;
+
+    /** A tick is at least this share of the loop period, whatever the jitter. */
+    private static final double LEAST_TICK = 0.2;
+
+    /** The wheels are given this many lags to come to rest in. */
+    private static final double REST_LAGS = 40;
+
     private final Track track;
-    private final Setup setup;
-    private final Law law;
-    private final Mixing mixing;
     private final Drive drive;
-    private final SensorHead head;
-    private final Body body;
-    private final PathTracker tracker;
-    private final double steerSign;
-    private final double steeringLimit;
+    private final Mixing mixing;
+    private final double mostCommand;
+    private final double leastCommand;
+    private final double baseCommand;
     private final double periodS;
     private final double restS;
+    private final double jitterShare;
+    private final SplittableRandom random;
+    private final SensorHead head;
+    private final Controller controller;
+    private final Body body;
+    private final PathTracker tracker;
+    private final boolean uneven;
+    private final Span rest = new Span();
+    private final Span tail = new Span();
+    private final CommandDelay delay;
+    private final double mostStepMm;
     private final double mostTicks;
-    /** Commands on their way to the wheels, a ring; the newest at {@code tick % length}. */
-    private final double[] leftCommands;
+    private final double lostMm;
 
-    private final double[] rightCommands;
-    private final int wholePeriods;
-
-    public Twin(Track track) {
+    private Twin(Track track, Setup setup, Start start) {
         this.track = track;
-        this.setup = track.setup();
-        this.law = setup.law();
-        this.drive = setup.robot().drive();
-        this.mixing = drive.mixing();
-        this.head = new SensorHead(setup, track.seen());
-        this.body = new Body(drive);
-        this.tracker = new PathTracker(track.path());
-        this.steerSign = -Math.signum(ErrorCurve.of(setup).slopePerMm());
-        this.steeringLimit = mixing.steeringLimit(drive);
-        this.periodS = setup.robot().loop().periodS();
+        drive = setup.robot().drive();
+        mixing = drive.mixing();
+        mostCommand = drive.fullCommand();
+        leastCommand = drive.leastCommand();
+        baseCommand = setup.law().baseCommand();
+        periodS = setup.robot().loop().periodS();
         double periods = setup.robot().loop().delayS() / periodS;
-        this.wholePeriods = (int) Math.floor(periods + 1e-9);
-        this.restS = Math.max(0, periods - wholePeriods) < 1e-9 ? 0 : (periods - wholePeriods) * periodS;
-        this.leftCommands = new double[wholePeriods + 2];
-        this.rightCommands = new double[wholePeriods + 2];
-        this.mostTicks = MOST_TIMES_NOMINAL * track.finishMm() / setup.speedMmPerS() / periodS;
+        int wholePeriods = (int) Math.floor(periods + WHOLE);
+        restS = periods - wholePeriods < WHOLE ? 0 : (periods - wholePeriods) * periodS;
+        jitterShare = start.variation().jitterShare();
+        random = new SplittableRandom(start.seed());
+        head = new SensorHead(track, setup, start.variation(), random);
+        controller = new Controller(setup, track.steerSign());
+        body = new Body(drive, start.variation());
+        tracker = new PathTracker(track.path());
+        uneven = !track.relief().flat();
+        delay = new CommandDelay(wholePeriods, baseCommand);
+        double fastest = 2 * drive.freeSpeedMmPerS();
+        mostStepMm = (fastest + head.pointForwardMm() * fastest / drive.trackWidthMm()) * periodS * (1 + jitterShare);
+        mostTicks = MOST_TIMES_NOMINAL * track.finishMm() / setup.speedMmPerS() / periodS;
+        lostMm = setup.line().widthMm() / 2 + LOST_MM;
+        setTick(1);
+        place(start);
     }
 
-    /** One run from rolling at base speed, parallel to the path. */
-    public RunResult run(Start start, TickSink sink) {
+    /** One run from rolling at base speed. */
+    public static RunResult run(Track track, Start start, TickSink sink) {
+        return new Twin(track, track.setup(), start).run(sink);
+    }
+
+    /** One run without a witness, of a setup that differs from the track's in gains, steps or speed only. */
+    public static RunResult run(Track track, Setup setup, Start start) {
+        track.checkSameSight(setup);
+        return new Twin(track, setup, start).run(TickSink.NONE);
+    }
+
+    private RunResult run(TickSink sink) {
         RunFigures figures = new RunFigures(drive.fullCommand());
-        SplittableRandom random = new SplittableRandom(start.seed());
-        place(start);
-        double restMissing = body.missingAfter(restS);
-        double tailMissing = body.missingAfter(periodS - restS);
-        double lostMm = setup.line().widthMm() / 2 + LOST_MM;
-        double previousError = Double.NaN;
-        double errorSum = 0;
-        double furthestMm = Double.NEGATIVE_INFINITY;
         RunResult.End end = null;
-        int tick = 0;
+        double furthestMm = Double.NEGATIVE_INFINITY;
+        double tS = 0;
+        double tickS = periodS;
         double s = 0;
-
-        while (end == null) {
-            head.look(body.xMm, body.yMm, body.headingRad, start.calm() ? null : random);
-            tracker.moveTo(head.pointXMm(), head.pointYMm());
-            s = tracker.sMm();
-            furthestMm = Math.max(furthestMm, s);
-            double offset = tracker.leftMm() - track.rideOffsetMm();
-
-            double error = head.error();
-            errorSum += error;
-            double change = tick == 0 ? 0 : error - previousError;
-            previousError = error;
-            double steering = steerSign * (law.kp() * error + law.ki() * errorSum + law.kd() * change);
-            steering = Math.max(-steeringLimit, Math.min(steeringLimit, steering));
-
-            if (s >= track.settledFromMm()) {
-                figures.add(tick * periodS, offset, steering);
+        int nextLook = 0;
+        int tick = 0;
+        while (true) {
+            if (uneven) {
+                body.climb(track.relief().slope(s - head.pointForwardMm()));
             }
-            sink.tick(tick * periodS, body.xMm, body.yMm, body.headingRad, offset, error, steering);
-            end = end(s, furthestMm, lostMm, tick);
-            actuate(tick, steering, restMissing, tailMissing);
+            head.look(body, s);
+            tracker.moveTo(head.pointXMm(), head.pointYMm());
+            double left = tracker.leftMm();
+            double offset = left - track.rideOffsetMm();
+            // The place along a bend costs an angle; between looks nothing can have come to pass that depends on it.
+            if (tick >= nextLook || uneven) {
+                s = tracker.sMm();
+                furthestMm = Math.max(furthestMm, s);
+                nextLook = tick + ticksToNextLook(s);
+                body.aim();
+            }
+            controller.decide(head.scaled(), tickS);
+            if (s >= track.settledFromMm()) {
+                figures.add(tS, offset, controller.steering());
+            }
+            sink.tick(tS, body.xMm, body.yMm, body.headingRad, offset, controller.error(), controller.steering());
+            end = end(s, furthestMm, left, tick);
+            if (end != null) {
+                break;
+            }
+            if (jitterShare > 0) {
+                tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * random.nextGaussian());
+                setTick(tickS / periodS);
+            }
+            actuate();
             tick++;
+            tS = jitterShare > 0 ? tS + tickS : tick * periodS;
+        }
+        s = tracker.sMm();
+        double left = tracker.leftMm();
+        if (end == RunResult.End.FINISHED) {
+            comeToRest();
         }
         return new RunResult(
                 end,
-                (tick - 1) * periodS,
+                tS,
                 figures.rmsMm(),
                 figures.peakMm(),
+                1 - figures.peakMm() / track.usableBandMm(),
                 figures.wigglePeriodS(),
                 figures.reversalsPerM(s - track.settledFromMm()),
-                s);
+                figures.travelPerM(s - track.settledFromMm()),
+                s,
+                tracker.sMm() - track.finishMm(),
+                end == RunResult.End.FINISHED ? tracker.leftMm() - track.rideOffsetMm() : left - track.rideOffsetMm());
+    }
+
+    /** As many as it takes at least to where figures begin to count, or to the finish. */
+    private int ticksToNextLook(double s) {
+        double leftMm = s < track.settledFromMm() ? track.settledFromMm() - s : track.finishMm() - s;
+        return Math.max(1, Math.min(MOST_UNLOOKED, (int) (leftMm / mostStepMm)));
     }
 
     private void place(Start start) {
         Pose onPath = track.path().at(0);
         double left = track.rideOffsetMm() + start.offsetMm() - head.pointLeftMm();
-        body.startAt(onPath.offset(0, left), law.baseCommand());
-        tracker.reset();
-        Arrays.fill(leftCommands, law.baseCommand());
-        Arrays.fill(rightCommands, law.baseCommand());
+        body.startAt(onPath.offset(0, left).turned(start.headingRad()), baseCommand);
     }
 
-    private RunResult.End end(double s, double furthestMm, double lostMm, int tick) {
+    private RunResult.End end(double s, double furthestMm, double left, int tick) {
         if (s >= track.finishMm()) {
             return RunResult.End.FINISHED;
         }
-        if (!(Math.abs(tracker.leftMm()) <= lostMm)) { // NaN is lost too
+        if (!(Math.abs(left) <= lostMm)) { // NaN is lost too
             return RunResult.End.LEFT_THE_LINE;
         }
         if (s < furthestMm - BACKWARDS_MM) {
@@ -128,16 +175,46 @@ public final class Twin {
         return tick >= mostTicks ? RunResult.End.TOO_SLOW : null;
     }
 
+    /** @param share length of the tick over the loop period; the delay stretches with it */
+    private void setTick(double share) {
+        rest.set(restS * share, body.lagS());
+        tail.set((periodS - restS) * share, body.lagS());
+    }
+
     /** Sends a command on its way and drives one period with those that arrive in it. */
-    private void actuate(int tick, double steering, double restMissing, double tailMissing) {
-        int ring = leftCommands.length;
-        leftCommands[tick % ring] = drive.clamp(mixing.leftCommand(law.baseCommand(), steering));
-        rightCommands[tick % ring] = drive.clamp(mixing.leftCommand(law.baseCommand(), -steering));
-        int arriving = (tick + ring - wholePeriods) % ring;
+    private void actuate() {
+        double base = controller.baseCommand();
+        double steering = controller.steering();
+        delay.send(clamped(mixing.leftCommand(base, steering)), clamped(mixing.leftCommand(base, -steering)));
         if (restS > 0) {
-            int before = (arriving + ring - 1) % ring;
-            body.drive(restS, restMissing, leftCommands[before], rightCommands[before]);
+            body.drive(rest, delay.leftBefore(), delay.rightBefore());
         }
-        body.drive(periodS - restS, tailMissing, leftCommands[arriving], rightCommands[arriving]);
+        body.drive(tail, delay.left(), delay.right());
+    }
+
+    /** Compared by hand: a branch that is foreseen costs a tick less than Math.max and Math.min. */
+    private double clamped(double command) {
+        return command > mostCommand ? mostCommand : command < leastCommand ? leastCommand : command;
+    }
+
+    /** The program stops both wheels in the tick that finished; the loop's delay and the wheels' lag carry the robot on. */
+    private void comeToRest() {
+        setTick(1);
+        delay.send(0, 0);
+        for (int i = 0; i <= delay.wholePeriods(); i++) {
+            if (restS > 0) {
+                body.drive(rest, delay.leftBefore(), delay.rightBefore());
+            }
+            body.drive(tail, delay.left(), delay.right());
+            delay.send(0, 0);
+        }
+        Span toRest = new Span();
+        toRest.set(REST_LAGS * body.lagS(), body.lagS());
+        if (body.lagS() > 0) {
+            body.drive(toRest, 0, 0);
+        }
+        double x = body.xMm + head.pointForwardMm() * body.cos - head.pointLeftMm() * body.sin;
+        double y = body.yMm + head.pointForwardMm() * body.sin + head.pointLeftMm() * body.cos;
+        tracker.moveTo(x, y);
     }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
@@ -21,7 +21,7 @@ class GainAdvisorTest {
         assertThat(advice.bendMargin()).isGreaterThanOrEqualTo(GainAdvisor.LEAST_BEND_MARGIN);
         assertThat(advice.shake()).isLessThanOrEqualTo(GainAdvisor.MOST_SHAKE);
         Setup advised = setup.withLaw(setup.law().withGains(advice.kp(), 0, advice.kd()));
-        var result = new Twin(Track.of(Course.workshopLoop(), advised)).run(new Start(0, false, 3), TickSink.NONE);
+        var result = Twin.run(Track.of(DemoCourses.workshopLoop(), advised), Start.noisy(0, 3), TickSink.NONE);
         assertThat(result.completed()).as("%s", result).isTrue();
         assertThat(result.peakMm()).isLessThan(setup.line().widthMm() / 2);
     }

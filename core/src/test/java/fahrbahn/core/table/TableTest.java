@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.response.Spot;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Polarity;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -16,7 +19,7 @@ class TableTest {
         for (double angle : new double[] {0, 0.3, Math.PI / 4, 1.2, 2e-7}) {
             Pose start = new Pose(60, 60, angle);
             Course course = new Course("slanted", 400, 400, start, List.of(new Part.Straight(280)), false);
-            Raster seen = Painter.seen(course, 19, 3);
+            Raster seen = SeenTable.of(course, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 3);
             for (double offset = -25; offset <= 25; offset += 0.37) {
                 Pose at = start.offset(140, offset);
                 assertThat(seen.at(at.xMm(), at.yMm()))
@@ -28,8 +31,9 @@ class TableTest {
 
     @Test
     void jointsLeaveNoSeamInTheLine() {
-        Path path = Course.workshopLoop().path();
-        Raster seen = Painter.seen(Course.workshopLoop(), 20, 3);
+        Path path = DemoCourses.workshopLoop().path();
+        Raster seen =
+                SeenTable.of(DemoCourses.workshopLoop(), new Line(20, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 3);
         for (double s = 0; s < path.lengthMm(); s += 1) {
             Pose at = path.at(s);
             assertThat(seen.at(at.xMm(), at.yMm())).as("at s = %.0f mm", s).isGreaterThan(0.985);
@@ -38,7 +42,7 @@ class TableTest {
 
     @Test
     void pathClosesAndTheTrackerFollowsItRound() {
-        Path path = Course.workshopLoop().path();
+        Path path = DemoCourses.workshopLoop().path();
         assertThat(path.tightestRadiusMm()).isCloseTo(150, within(1e-9));
         PathTracker tracker = new PathTracker(path);
         for (double s = 0; s < 2.5 * path.lengthMm(); s += 2) {

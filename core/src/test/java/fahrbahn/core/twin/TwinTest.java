@@ -11,7 +11,7 @@ import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
-import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,8 +39,7 @@ class TwinTest {
     }
 
     private static RunResult straight(Setup setup) {
-        return new Twin(Track.straight(60 * setup.speedMmPerS() * 0.5, setup))
-                .run(new Start(2, true, 1), TickSink.NONE);
+        return Twin.run(Track.straight(60 * setup.speedMmPerS() * 0.5, setup), Start.calm(2), TickSink.NONE);
     }
 
     private static Setup withKp(Setup setup, double kp) {
@@ -49,10 +48,10 @@ class TwinTest {
 
     @Test
     void sameSeedSameRunAndTwoRunsOfOneTwinAgree() {
-        Twin twin = new Twin(Track.of(Course.workshopLoop(), Setups.pair()));
-        RunResult first = twin.run(new Start(0, false, 9), TickSink.NONE);
-        RunResult other = twin.run(new Start(0, false, 10), TickSink.NONE);
-        assertThat(twin.run(new Start(0, false, 9), TickSink.NONE)).isEqualTo(first);
+        Track track = Track.of(DemoCourses.workshopLoop(), Setups.pair());
+        RunResult first = Twin.run(track, Start.noisy(0, 9), TickSink.NONE);
+        RunResult other = Twin.run(track, Start.noisy(0, 10), TickSink.NONE);
+        assertThat(Twin.run(track, Start.noisy(0, 9), TickSink.NONE)).isEqualTo(first);
         assertThat(other).isNotEqualTo(first);
     }
 
@@ -65,8 +64,8 @@ class TwinTest {
                 law.kind(), Side.LEFT, law.scale(), law.target(), law.kp(), law.ki(), law.kd(), law.baseCommand()));
         Trace onRight = new Trace();
         Trace onLeft = new Trace();
-        new Twin(Track.straight(800, right)).run(new Start(3, true, 1), onRight);
-        new Twin(Track.straight(800, left)).run(new Start(-3, true, 1), onLeft);
+        Twin.run(Track.straight(800, right), Start.calm(3), onRight);
+        Twin.run(Track.straight(800, left), Start.calm(-3), onLeft);
         for (int i = 0; i < onRight.size(); i++) {
             assertThat(onLeft.offsetMm(i)).isCloseTo(-onRight.offsetMm(i), within(1e-4));
         }
@@ -75,7 +74,7 @@ class TwinTest {
     @Test
     void softGainsLoseTheLineInABendAndSayWhere() {
         Setup soft = withKp(Setups.pair(), 0.002);
-        RunResult result = new Twin(Track.of(Course.workshopLoop(), soft)).run(new Start(0, true, 1), TickSink.NONE);
+        RunResult result = Twin.run(Track.of(DemoCourses.workshopLoop(), soft), Start.calm(0), TickSink.NONE);
         assertThat(result.end()).isEqualTo(RunResult.End.LEFT_THE_LINE);
         // The first bend begins after 1.4 m.
         assertThat(result.sMm()).isBetween(1400.0, 1900.0);
@@ -84,7 +83,7 @@ class TwinTest {
     @Test
     void straightTakesTheTimeItsLengthAndSpeedSay() {
         Setup setup = Setups.pair();
-        RunResult result = new Twin(Track.straight(1000, setup)).run(new Start(0, true, 1), TickSink.NONE);
+        RunResult result = Twin.run(Track.straight(1000, setup), Start.calm(0), TickSink.NONE);
         assertThat(result.completed()).isTrue();
         assertThat(result.timeS())
                 .isCloseTo(

@@ -1,0 +1,91 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.trials.Comparison;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Effect;
+import fahrbahn.core.trials.Group;
+import fahrbahn.core.trials.TrialsFile;
+import fahrbahn.store.BadFileException;
+import java.io.IOException;
+import java.io.Reader;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "trials", description = "What logged runs prove.")
+final class TrialsCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "RUNS.csv")
+    private Path file;
+
+    @Override
+    public Integer call() throws BadFileException {
+        List<Group> groups = groups();
+        ObjectNode answer = Json.object();
+        ObjectNode all = answer.putObject("groups");
+        groups.forEach(group -> all.set(group.setting(), group(group)));
+        if (groups.size() == 2) {
+            answer.set("comparison", comparison(Comparison.of(groups.get(0), groups.get(1))));
+        } else {
+            answer.putNull(
+                    "comparison"); // two settings are compared; one has nothing to be compared with, three no pair
+        }
+        spec.commandLine().getOut().println(answer.toPrettyString());
+        return 0;
+    }
+
+    private List<Group> groups() throws BadFileException {
+        try (Reader text = Files.newBufferedReader(file)) {
+            return Group.of(TrialsFile.read(text));
+        } catch (BadValueException broken) {
+            throw new BadFileException(file + ": " + broken.getMessage(), broken);
+        } catch (NoSuchFileException missing) {
+            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
+        } catch (IOException unreadable) {
+            throw new BadFileException(
+                    file + ": cannot be read as text in UTF-8 (" + unreadable.getMessage() + ")", unreadable);
+        }
+    }
+
+    private static ObjectNode group(Group group) {
+        Completion completion = group.completion();
+        ObjectNode json = Json.object()
+                .put("n", completion.runs())
+                .put("completed", completion.completed())
+                .put("completionLow", completion.low())
+                .put("completionHigh", completion.high());
+        Json.put(json.putObject("timeS"), group.timeS());
+        Json.put(json.putObject("alongMm"), group.alongMm());
+        Json.put(json.putObject("acrossMm"), group.acrossMm());
+        return json;
+    }
+
+    private static ObjectNode comparison(Comparison comparison) {
+        ObjectNode json = Json.object().put("a", comparison.a()).put("b", comparison.b());
+        Json.put(json, "completionP", comparison.completion().p());
+        Json.put(json, "timeP", comparison.timeS().p());
+        Json.put(json, "alongSpreadP", comparison.alongSpread().p());
+        json.set("completionDifference", effect(comparison.completion()));
+        json.set("timeDifferenceS", effect(comparison.timeS()));
+        json.set("alongSpreadRatio", effect(comparison.alongSpread()));
+        return json;
+    }
+
+    private static ObjectNode effect(Effect effect) {
+        ObjectNode json = Json.object();
+        Json.put(json, "size", effect.size());
+        Json.put(json, "low", effect.low());
+        Json.put(json, "high", effect.high());
+        return json.put("moreRunsEach", effect.moreRunsEach());
+    }
+}

@@ -1,0 +1,145 @@
+package fahrbahn.core.law;
+
+import fahrbahn.core.response.ErrorRule;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Setup;
+
+/**
+ * A law at work: from scaled readings to steering, tick by tick, in the order of operations of the team's own program. Keeps
+ * what such a program keeps (previous error, sum, side last seen). Not thread-safe; allocates nothing after it is made.
+ */
+public final class Controller {
+    private final ErrorRule rule;
+    private final PatternTable patterns;
+    private final LineWatch watch;
+    private final Options.Limits limits;
+    private final Options.LostLine lost;
+    private final double outerSteering;
+    private final double fullBase;
+    private final double slowDown;
+    private final Staircase staircase;
+    private final double sign;
+    private final double steeringLimit;
+    private final boolean reflexes;
+    private double kp;
+    private double ki;
+    private double kd;
+    private double error;
+    private double errorSum;
+    private boolean first;
+    private double steering;
+    private double lastSeenError;
+    private double blankLeftS;
+
+    /** @param steerSign +1 or -1: which way to steer for a positive error; minus the sign of the error curve's slope, any for patterns */
+    public Controller(Setup setup, double steerSign) {
+        Law law = setup.law();
+        Options options = law.options();
+        boolean pattern = law.kind() == Law.Kind.PATTERN;
+        rule = pattern ? null : ErrorRule.of(setup);
+        patterns = pattern ? new PatternTable(setup) : null;
+        limits = options.limits();
+        fullBase = law.baseCommand();
+        slowDown = limits.slowDown();
+        lost = options.lost();
+        outerSteering = options.outer().map(Options.Outer::steering).orElse(0.0);
+        staircase = options.steps().isEmpty() ? null : new Staircase(options.steps(), options.hysteresis());
+        sign = steerSign;
+        Drive drive = setup.robot().drive();
+        steeringLimit = Math.min(limits.steering(), drive.mixing().steeringLimit(drive));
+        reflexes = outerSteering > 0 || lost.action() != Options.LostLine.Action.NONE || limits.blankS() > 0;
+        watch = reflexes ? new LineWatch(setup) : null;
+        setGains(law.kp(), law.ki(), law.kd());
+        reset();
+    }
+
+    /** Per loop; from the next tick on. */
+    public void setGains(double newKp, double newKi, double newKd) {
+        kp = newKp;
+        ki = newKi;
+        kd = newKd;
+    }
+
+    /** Back to the state before the first tick. */
+    public void reset() {
+        error = 0;
+        errorSum = 0;
+        first = true;
+        steering = 0;
+        lastSeenError = 0;
+        blankLeftS = 0;
+        if (staircase != null) {
+            staircase.reset();
+        }
+    }
+
+    /**
+     * One tick.
+     *
+     * @param scaled scaled readings of {@link Setup#lawSensors}, then of {@link Setup#outerSensors}
+     * @param sinceLastS time since the tick before
+     */
+    public void decide(double[] scaled, double sinceLastS) {
+        double wanted = patterns == null ? fromError(scaled) : patterns.steering(scaled, steering);
+        if (reflexes) {
+            wanted = reflex(scaled, wanted, sinceLastS);
+        }
+        steering = wanted > steeringLimit ? steeringLimit : wanted < -steeringLimit ? -steeringLimit : wanted;
+    }
+
+    private double fromError(double[] scaled) {
+        double previous = error;
+        error = rule.error(scaled, previous);
+        errorSum += error;
+        if (staircase != null) {
+            return sign * staircase.steering(error);
+        }
+        double change = first ? 0 : error - previous;
+        first = false;
+        return sign * (kp * error + ki * errorSum + kd * change);
+    }
+
+    /** What goes before the law: a crossing that is waited out, an emergency sensor on the line, a line that is lost. */
+    private double reflex(double[] scaled, double wanted, double sinceLastS) {
+        watch.look(scaled);
+        blankLeftS -= sinceLastS;
+        if (limits.blankS() > 0 && watch.crossing()) {
+            blankLeftS = limits.blankS();
+        }
+        if (blankLeftS > 0) {
+            return 0;
+        }
+        int side = watch.outerSide();
+        if (side != 0) {
+            lastSeenError = side * sign; // and the line lies on that side, should it be lost now
+            return side * outerSteering;
+        }
+        if (watch.seen() || lost.action() == Options.LostLine.Action.NONE) {
+            lastSeenError = patterns == null ? error : Math.signum(wanted) * sign;
+            return wanted;
+        }
+        return switch (lost.action()) {
+            case STRAIGHT -> 0;
+            case BY_LOSS ->
+                Math.abs(lastSeenError) <= lost.gapError() ? 0 : sign * Math.signum(lastSeenError) * lost.steering();
+            case LAST_SIDE, NONE -> sign * Math.signum(lastSeenError) * lost.steering();
+        };
+    }
+
+    /** Error of the latest tick, scale units; 0 for patterns. */
+    public double error() {
+        return error;
+    }
+
+    /** Steering of the latest tick, command units, left positive, inside its limit. */
+    public double steering() {
+        return steering;
+    }
+
+    /** Base command of the latest tick: less than the law's while it slows down for its own steering. */
+    public double baseCommand() {
+        return slowDown == 0 ? fullBase : fullBase * (1 - slowDown * Math.abs(steering) / steeringLimit);
+    }
+}

@@ -1,0 +1,67 @@
+package fahrbahn.core.law;
+
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Which sensors see the line at all. Allocates nothing while it looks. */
+final class LineWatch {
+    private final double[] ground;
+    private final double[] perLine;
+    private final int following;
+    private final boolean outer;
+    private final double seenShare;
+    private int seeing;
+    private int outerSide;
+
+    LineWatch(Setup setup) {
+        Law law = setup.law();
+        Polarity polarity = setup.line().polarity();
+        List<Sensor> all = new ArrayList<>(setup.lawSensors());
+        following = all.size();
+        all.addAll(setup.outerSensors());
+        outer = all.size() > following;
+        ground = all.stream()
+                .mapToDouble(s -> law.scale().scaled(s, polarity.ground(s)))
+                .toArray();
+        perLine = new double[ground.length];
+        for (int i = 0; i < ground.length; i++) {
+            perLine[i] = 1 / (law.scale().scaled(all.get(i), polarity.line(all.get(i))) - ground[i]);
+        }
+        seenShare = law.options().lost().seenShare();
+    }
+
+    void look(double[] scaled) {
+        seeing = 0;
+        for (int i = 0; i < following; i++) {
+            seeing += sees(scaled, i) ? 1 : 0;
+        }
+        outerSide = 0;
+        if (outer) {
+            outerSide += sees(scaled, following) ? 1 : 0;
+            outerSide -= sees(scaled, following + 1) ? 1 : 0;
+        }
+    }
+
+    private boolean sees(double[] scaled, int i) {
+        return (scaled[i] - ground[i]) * perLine[i] >= seenShare;
+    }
+
+    /** Some sensor of the law sees the line. */
+    boolean seen() {
+        return seeing > 0;
+    }
+
+    /** All of two or more sensors see the line at once. */
+    boolean crossing() {
+        return following > 1 && seeing == following;
+    }
+
+    /** +1 when only the left emergency sensor sees the line, -1 when only the right one does, else 0. */
+    int outerSide() {
+        return outerSide;
+    }
+}

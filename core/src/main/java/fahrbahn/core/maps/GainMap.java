@@ -1,0 +1,154 @@
+package fahrbahn.core.maps;
+
+import fahrbahn.core.check.Check;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.Track;
+import fahrbahn.core.twin.Twin;
+import java.util.Arrays;
+import java.util.function.Consumer;
+
+/**
+ * How runs come out over two settings, by a few runs in each cell of a grid. All cells see the same starts, so that neighbours
+ * differ by their settings and not by luck. Coarse to fine: every pass halves the distance between driven cells and yields a
+ * picture.
+ */
+public final class GainMap {
+    /** The first pass drives every eighth cell: 16 cells of a usual map, in a twentieth of a second. */
+    private static final int FIRST_STRIDE = 8;
+
+    private final Track track;
+    private final Axis x;
+    private final Axis y;
+    private final Setting setting;
+    private final Start[] starts;
+    private final float[] completedShare;
+    private final float[] rmsMm;
+
+    /** Puts the two values of a cell into a setup. It may change gains, steps and base command only. */
+    @FunctionalInterface
+    public interface Setting {
+        Setup at(Setup setup, double x, double y);
+
+        /** Kp across, Kd up, per loop. */
+        Setting KP_KD = (setup, kp, kd) ->
+                setup.withLaw(setup.law().withGains(kp, setup.law().ki(), kd));
+
+        /** Base command across, Kp up; Kd keeps its ratio to Kp. */
+        Setting SPEED_KP = (setup, base, kp) -> {
+            Law law = setup.law();
+            double kd = law.kp() > 0 ? law.kd() / law.kp() * kp : law.kd();
+            return setup.withLaw(law.withBaseCommand(base).withGains(kp, law.ki(), kd));
+        };
+    }
+
+    private GainMap(Track track, Axis x, Axis y, Setting setting, Start[] starts) {
+        this.track = track;
+        this.x = x;
+        this.y = y;
+        this.setting = setting;
+        this.starts = starts;
+        this.completedShare = new float[x.cells() * y.cells()];
+        this.rmsMm = new float[completedShare.length];
+    }
+
+    /**
+     * Drives the map.
+     *
+     * @param runsPerCell 1 to 1000
+     * @param seed of the starts; the same seed gives the same map on any number of threads
+     * @param pictures told of every pass, coarse ones first, on the caller's thread; the last is the complete map
+     * @throws fahrbahn.core.job.CancelledException when the job asked to stop
+     */
+    public static MapPicture drive(
+            Track track,
+            Axis x,
+            Axis y,
+            Setting setting,
+            Spread spread,
+            int runsPerCell,
+            long seed,
+            Workers workers,
+            Job job,
+            Consumer<MapPicture> pictures) {
+        Check.between("runsPerCell", runsPerCell, 1, 1000);
+        Start[] starts = new Start[runsPerCell];
+        Arrays.setAll(starts, i -> spread.draw(0, seed, i));
+        return new GainMap(track, x, y, setting, starts).drive(workers, job, pictures);
+    }
+
+    private MapPicture drive(Workers workers, Job job, Consumer<MapPicture> pictures) {
+        MapPicture picture = null;
+        int driven = 0;
+        for (int stride = FIRST_STRIDE; stride >= 1; stride /= 2) {
+            int[] cells = cellsOfPass(stride);
+            int before = driven;
+            workers.run(cells.length, i -> driveCell(cells[i]), part(job, before));
+            driven += cells.length;
+            picture = new MapPicture(
+                    x, y, stride, starts.length, spreadOut(completedShare, stride), spreadOut(rmsMm, stride));
+            pictures.accept(picture);
+        }
+        return picture;
+    }
+
+    /** The job as one pass sees it: cells driven before count as done, and all cells of the map are in all. */
+    private Job part(Job job, int before) {
+        return new Job() {
+            @Override
+            public boolean cancelled() {
+                return job.cancelled();
+            }
+
+            @Override
+            public void progress(int done, int of) {
+                job.progress(before + done, completedShare.length);
+            }
+        };
+    }
+
+    /** Cells on this pass's grid that were on no coarser one. */
+    private int[] cellsOfPass(int stride) {
+        int[] cells = new int[completedShare.length];
+        int count = 0;
+        for (int row = 0; row < y.cells(); row += stride) {
+            for (int column = 0; column < x.cells(); column += stride) {
+                boolean before = stride < FIRST_STRIDE && row % (2 * stride) == 0 && column % (2 * stride) == 0;
+                if (!before) {
+                    cells[count++] = row * x.cells() + column;
+                }
+            }
+        }
+        return Arrays.copyOf(cells, count);
+    }
+
+    private void driveCell(int cell) {
+        Setup setup = setting.at(track.setup(), x.value(cell % x.cells()), y.value(cell / x.cells()));
+        int completed = 0;
+        double squares = 0;
+        for (Start start : starts) {
+            RunResult result = Twin.run(track, setup, start);
+            if (result.completed()) {
+                completed++;
+                squares += result.rmsMm() * result.rmsMm();
+            }
+        }
+        completedShare[cell] = (float) completed / starts.length;
+        rmsMm[cell] = completed == 0 ? Float.NaN : (float) Math.sqrt(squares / completed);
+    }
+
+    private float[] spreadOut(float[] values, int stride) {
+        float[] all = new float[values.length];
+        for (int row = 0; row < y.cells(); row++) {
+            for (int column = 0; column < x.cells(); column++) {
+                all[row * x.cells() + column] = values[row / stride * stride * x.cells() + column / stride * stride];
+            }
+        }
+        return all;
+    }
+}

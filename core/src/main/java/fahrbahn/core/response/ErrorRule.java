@@ -1,0 +1,106 @@
+package fahrbahn.core.response;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.List;
+
+/**
+ * Makes the error from the scaled readings of a law's sensors. The closed-form curve, the twin and the exported program all go
+ * through this one rule. Allocates nothing after it is made; has no state, so threads may share it.
+ */
+public final class ErrorRule {
+    private final Law.Kind kind;
+    private final double target;
+    private final double[] weights;
+    private final double[] ground;
+    private final double[] perLine;
+    private final double seenShare;
+
+    private ErrorRule(Setup setup) {
+        Law law = setup.law();
+        List<Sensor> sensors = setup.lawSensors();
+        kind = law.kind();
+        target = law.target();
+        weights = law.options().weights().isEmpty() || !kind.array()
+                ? usualWeights(kind, sensors)
+                : law.options().weights().stream().mapToDouble(w -> w).toArray();
+        ground = sensors.stream()
+                .mapToDouble(s -> law.scale().scaled(s, setup.line().polarity().ground(s)))
+                .toArray();
+        perLine = new double[ground.length];
+        for (int i = 0; i < ground.length; i++) {
+            Sensor sensor = sensors.get(i);
+            perLine[i] = 1 / (law.scale().scaled(sensor, setup.line().polarity().line(sensor)) - ground[i]);
+        }
+        seenShare = law.options().lost().seenShare();
+    }
+
+    /** @throws BadValueException for the pattern law, which makes no error */
+    public static ErrorRule of(Setup setup) {
+        if (setup.law().kind() == Law.Kind.PATTERN) {
+            throw new BadValueException(
+                    "law.kind",
+                    Law.Kind.PATTERN.word(),
+                    "a law with an error: a pattern law steers by its table and has neither gain nor slope");
+        }
+        return new ErrorRule(setup);
+    }
+
+    /** Places in mm for the mean; 1, 2, 3 ... outward for the difference, nothing in an odd middle. */
+    private static double[] usualWeights(Law.Kind kind, List<Sensor> sensors) {
+        int count = sensors.size();
+        double[] weights = new double[count];
+        for (int i = 0; i < count; i++) {
+            int outward = Math.abs(count - 1 - 2 * i) / 2 + (count % 2 == 0 ? 1 : 0);
+            weights[i] =
+                    kind == Law.Kind.ARRAY_MEAN ? sensors.get(i).leftMm() : Integer.signum(count - 1 - 2 * i) * outward;
+        }
+        return weights;
+    }
+
+    /**
+     * @param scaled one scaled reading per sensor of the law, left to right
+     * @param whenUnseen the answer of a weighted mean while no sensor sees the line, where its sum is too small to divide by
+     */
+    public double error(double[] scaled, double whenUnseen) {
+        switch (kind) {
+            case EDGE:
+                return scaled[0] - target;
+            case PAIR:
+                return scaled[0] - scaled[1];
+            case ARRAY_DIFFERENCE:
+                double sum = 0;
+                for (int i = 0; i < weights.length; i++) {
+                    sum += weights[i] * scaled[i];
+                }
+                return sum;
+            default:
+                return mean(scaled, whenUnseen);
+        }
+    }
+
+    private double mean(double[] scaled, double whenUnseen) {
+        double most = 0;
+        double sum = 0;
+        double weighted = 0;
+        for (int i = 0; i < weights.length; i++) {
+            double share = Math.max(0, lineShare(i, scaled[i]));
+            most = Math.max(most, share);
+            sum += share;
+            weighted += share * weights[i];
+        }
+        return most < seenShare ? whenUnseen : weighted / sum;
+    }
+
+    /** How much of a sensor's spot lies on the line by its scaled reading: 0 on the ground, 1 on the line. */
+    public double lineShare(int sensor, double scaled) {
+        return (scaled - ground[sensor]) * perLine[sensor];
+    }
+
+    /** Number of sensors it listens to. */
+    public int sensors() {
+        return ground.length;
+    }
+}

@@ -1,0 +1,179 @@
+package fahrbahn.core.setup;
+
+import fahrbahn.core.check.Check;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Everything a law may have beyond an error and three gains. {@link #PLAIN} has none of it.
+ *
+ * @param weights of the sensors of an array, from left to right; empty for the usual ones: their places in mm for the weighted
+ *     mean, 1, 2, 3 ... outward (positive on the left) for the weighted difference
+ * @param steps steering in steps instead of by gains; empty when gains steer
+ * @param hysteresis a step is left again only when the error has come back this far below where it begins, scale units
+ * @param patterns what the pattern law does with each pattern; others keep the steering there was
+ */
+public record Options(
+        List<Double> weights,
+        List<Step> steps,
+        double hysteresis,
+        List<Pattern> patterns,
+        LostLine lost,
+        Optional<Outer> outer,
+        Limits limits) {
+    public static final Options PLAIN =
+            new Options(List.of(), List.of(), 0, List.of(), LostLine.IGNORED, Optional.empty(), Limits.NONE);
+
+    /**
+     * One step of a staircase, the same to both sides.
+     *
+     * @param aboveError the step begins here, scale units without sign; 0 or more. A single step from 0 is the two-state law, one
+     *     from further out the three-state law with a straight zone, several are the graded law
+     * @param steering without sign, command units; 0 or more
+     */
+    public record Step(double aboveError, double steering) {
+        public Step {
+            Check.notNegative("aboveError", aboveError);
+            Check.notNegative("steering", steering);
+        }
+    }
+
+    /**
+     * @param bits what each sensor sees, outer left first: 1 the line, 0 the ground
+     * @param steering command units, left positive
+     */
+    public record Pattern(String bits, double steering) {
+        public Pattern {
+            Check.text("bits", bits, "a 1 or a 0 for each sensor");
+            Check.require(bits.matches("[01]+"), "bits", "\"" + bits + "\"", "ones and zeros only");
+            Check.finite("steering", steering);
+        }
+
+        /** The bits as one number, outer left bit highest. */
+        public int number() {
+            return Integer.parseInt(bits, 2);
+        }
+    }
+
+    /**
+     * What to do while no sensor sees the line.
+     *
+     * @param seenShare a sensor sees the line when at least this share of its spot lies on it; above 0, below 1
+     * @param steering how hard to turn back, command units; 0 or more
+     * @param gapError when the line was lost, an error up to this, without sign, means a gap: for {@link Action#BY_LOSS}
+     */
+    public record LostLine(Action action, double seenShare, double steering, double gapError) {
+        public static final LostLine IGNORED = new LostLine(Action.NONE, 0.3, 0, 0);
+
+        /** See {@link LostLine}. */
+        public enum Action {
+            /** The law goes on with what its sensors say. */
+            NONE("none"),
+            STRAIGHT("straight"),
+            /** Turn towards the side where the line was last seen. */
+            LAST_SIDE("last-side"),
+            /** Straight on over a gap, back to the line in a bend: told apart by the error just before. */
+            BY_LOSS("by-loss");
+
+            private final String word;
+
+            Action(String word) {
+                this.word = word;
+            }
+
+            /** The word used in setup files. */
+            public String word() {
+                return word;
+            }
+        }
+
+        public LostLine {
+            Check.require(seenShare > 0 && seenShare < 1, "seenShare", seenShare, "above 0 and below 1");
+            Check.notNegative("steering", steering);
+            Check.notNegative("gapError", gapError);
+        }
+    }
+
+    /**
+     * Two emergency sensors outside the others; the law steers towards the one that meets the line.
+     *
+     * @param left name of the sensor on the left
+     * @param steering command units, above 0
+     */
+    public record Outer(String left, String right, double steering) {
+        public Outer {
+            Check.text("left", left, "the name of a sensor");
+            Check.text("right", right, "the name of a sensor");
+            Check.positive("steering", steering);
+        }
+    }
+
+    /**
+     * @param steering largest steering command, either side; above 0, may be infinite
+     * @param slowDown share of the base command taken away at the largest steering; 0 to 1
+     * @param blankS after all sensors saw the line at once, a crossing, the robot goes straight on for this time; 0 or more
+     */
+    public record Limits(double steering, double slowDown, double blankS) {
+        public static final Limits NONE = new Limits(Double.POSITIVE_INFINITY, 0, 0);
+
+        public Limits {
+            Check.require(steering > 0, "steering", steering, "above 0");
+            Check.between("slowDown", slowDown, 0, 1);
+            Check.require(
+                    slowDown == 0 || Double.isFinite(steering),
+                    "slowDown",
+                    slowDown,
+                    "0 unless the steering has a limit to be in proportion to");
+            Check.notNegative("blankS", blankS);
+        }
+    }
+
+    public Options {
+        weights = List.copyOf(weights);
+        steps = List.copyOf(steps);
+        patterns = List.copyOf(patterns);
+        for (double weight : weights) {
+            Check.finite("weights", weight);
+        }
+        Check.notNegative("hysteresis", hysteresis);
+        for (int i = 1; i < steps.size(); i++) {
+            double before = steps.get(i - 1).aboveError();
+            double here = steps.get(i).aboveError();
+            Check.require(
+                    here > before, "steps[" + i + "].aboveError", here, "above that of the step before, " + before);
+        }
+    }
+
+    /** With everything that is counted in scale units multiplied by a factor. */
+    public Options inScale(double factor) {
+        List<Step> scaled = steps.stream()
+                .map(s -> new Step(s.aboveError() * factor, s.steering()))
+                .toList();
+        LostLine newLost = new LostLine(lost.action(), lost.seenShare(), lost.steering(), lost.gapError() * factor);
+        return new Options(weights, scaled, hysteresis * factor, patterns, newLost, outer, limits);
+    }
+
+    public Options withWeights(List<Double> newWeights) {
+        return new Options(newWeights, steps, hysteresis, patterns, lost, outer, limits);
+    }
+
+    public Options withSteps(List<Step> newSteps, double newHysteresis) {
+        return new Options(weights, newSteps, newHysteresis, patterns, lost, outer, limits);
+    }
+
+    public Options withPatterns(List<Pattern> newPatterns) {
+        return new Options(weights, steps, hysteresis, newPatterns, lost, outer, limits);
+    }
+
+    public Options withLost(LostLine newLost) {
+        return new Options(weights, steps, hysteresis, patterns, newLost, outer, limits);
+    }
+
+    public Options withOuter(Outer newOuter) {
+        return new Options(weights, steps, hysteresis, patterns, lost, Optional.of(newOuter), limits);
+    }
+
+    public Options withLimits(Limits newLimits) {
+        return new Options(weights, steps, hysteresis, patterns, lost, outer, newLimits);
+    }
+}

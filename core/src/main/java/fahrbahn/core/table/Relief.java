@@ -1,0 +1,92 @@
+package fahrbahn.core.table;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How high the table is along a path, mm, and how steep. Ramps rise evenly; bumps and creases are one arch of
+ * {@code height/2 * (1 - cos(2*pi*x/length))}. A closed course comes back to where it began whatever its ramps add up to.
+ * Allocates nothing when asked.
+ */
+public final class Relief {
+    private final boolean closed;
+    private final double totalMm;
+    private final double[] startMm;
+    private final double[] lengthMm;
+    private final double[] slope;
+    private final double[] archMm;
+    private final double[] heightAtStartMm;
+
+    private Relief(Path path, List<Path.Stretch> uneven) {
+        closed = path.closed();
+        totalMm = path.lengthMm();
+        int count = uneven.size();
+        startMm = new double[count];
+        lengthMm = new double[count];
+        slope = new double[count];
+        archMm = new double[count];
+        heightAtStartMm = new double[count + 1];
+        for (int i = 0; i < count; i++) {
+            Path.Stretch stretch = uneven.get(i);
+            startMm[i] = stretch.startMm();
+            lengthMm[i] = stretch.lengthMm();
+            slope[i] = stretch.part() instanceof Part.Ramp ramp ? Math.sin(ramp.slopeRad()) : 0;
+            archMm[i] = arch(stretch.part());
+            heightAtStartMm[i + 1] = heightAtStartMm[i] + slope[i] * lengthMm[i];
+        }
+    }
+
+    static Relief of(Path path) {
+        List<Path.Stretch> uneven = new ArrayList<>();
+        for (Path.Stretch stretch : path.stretches()) {
+            if (stretch.part() instanceof Part.Ramp || arch(stretch.part()) > 0) {
+                uneven.add(stretch);
+            }
+        }
+        return new Relief(path, uneven);
+    }
+
+    private static double arch(Part part) {
+        if (part instanceof Part.Bump bump) {
+            return bump.heightMm();
+        }
+        return part instanceof Part.Crease crease ? crease.heightMm() : 0;
+    }
+
+    /** True for a table without bump, ramp or crease. */
+    public boolean flat() {
+        return startMm.length == 0;
+    }
+
+    /** Height above the start, mm. */
+    public double heightMm(double sMm) {
+        double s = closed ? sMm - Math.floor(sMm / totalMm) * totalMm : sMm;
+        int i = before(s);
+        if (i < 0) {
+            return 0;
+        }
+        double x = Math.min(s - startMm[i], lengthMm[i]);
+        double arch = archMm[i] == 0 ? 0 : archMm[i] / 2 * (1 - Math.cos(2 * Math.PI * x / lengthMm[i]));
+        return heightAtStartMm[i] + slope[i] * x + arch;
+    }
+
+    /** Rise per mm along the path. */
+    public double slope(double sMm) {
+        double s = closed ? sMm - Math.floor(sMm / totalMm) * totalMm : sMm;
+        int i = before(s);
+        if (i < 0 || s > startMm[i] + lengthMm[i]) {
+            return 0;
+        }
+        double turn = 2 * Math.PI / lengthMm[i];
+        return slope[i] + archMm[i] / 2 * turn * Math.sin(turn * (s - startMm[i]));
+    }
+
+    /** The last uneven stretch that begins at or before s; -1 for none. */
+    private int before(double sMm) {
+        int i = startMm.length - 1;
+        while (i >= 0 && startMm[i] > sMm) {
+            i--;
+        }
+        return i;
+    }
+}

@@ -1,0 +1,59 @@
+package fahrbahn.core.twin;
+
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.SeenTable;
+
+/**
+ * A course as one sensor sees it from any height. The spot grows in proportion to the height; between the rasters of a few heights
+ * the view is interpolated, which errs by less than 1.5 % of the contrast. At the height of the captures it is exact.
+ */
+final class SpotView {
+    static final double LEAST_HEIGHT = 0.75;
+    static final double MOST_HEIGHT = 2.25;
+    private static final double[] HEIGHTS = {LEAST_HEIGHT, 1, 1.5, MOST_HEIGHT};
+
+    private final Course course;
+    private final Line line;
+    private final Sensor sensor;
+    private final Raster usual;
+    private Raster[] byHeight;
+
+    SpotView(Course course, Line line, Sensor sensor) {
+        this.course = course;
+        this.line = line;
+        this.sensor = sensor;
+        this.usual = SeenTable.of(course, line, sensor.channel(), sensor.spotSigmaMm());
+    }
+
+    /** At the height of the captures. */
+    Raster usual() {
+        return usual;
+    }
+
+    /** From each of {@link #HEIGHTS}; painted when first asked for. */
+    synchronized Raster[] byHeight() {
+        if (byHeight == null) {
+            byHeight = new Raster[HEIGHTS.length];
+            for (int i = 0; i < HEIGHTS.length; i++) {
+                double sigma = sensor.spotSigmaMm();
+                byHeight[i] = SeenTable.of(course, line, sensor.channel(), sigma * HEIGHTS[i], sigma);
+            }
+        }
+        return byHeight;
+    }
+
+    /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
+    static double at(Raster[] views, double heightShare, double xMm, double yMm) {
+        double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
+        int above = 1;
+        while (HEIGHTS[above] < height) {
+            above++;
+        }
+        double between = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
+        double lower = views[above - 1].at(xMm, yMm);
+        return lower + between * (views[above].at(xMm, yMm) - lower);
+    }
+}
