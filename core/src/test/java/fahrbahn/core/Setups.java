@@ -39,28 +39,49 @@ public final class Setups {
         return new Sensor(name, forwardMm, leftMm, 3.4, 12, 78, 0.6, 1);
     }
 
-    /** Setups of all kinds, the same ones for the same seed: edge and pair, both mixings, delays below and above one tick. */
+    /**
+     * Setups of all kinds, the same ones for the same seed: edge and pair, three mixings, delays below and above one tick. Each
+     * has a wiggle onset.
+     */
     public static List<Setup> drawn(long seed, int count) {
         Random random = new Random(seed);
         List<Setup> drawn = new ArrayList<>();
         while (drawn.size() < count) {
             Setup base = random.nextBoolean() ? edge() : pair();
-            Mixing mixing = Mixing.values()[random.nextInt(2)];
+            int mixing = random.nextInt(3);
+            // The third mixing, turn effort, is difference mixing with commands from -1 to 1.
+            double full = mixing == 2 ? 1 : 100;
             double periodS = 0.004 + 0.012 * random.nextDouble();
             Drive drive = new Drive(
                     100 + 60 * random.nextDouble(),
                     400 + 400 * random.nextDouble(),
                     0.01 + 0.06 * random.nextDouble(),
-                    mixing,
-                    100);
+                    mixing == 1 ? Mixing.INNER_WHEEL : Mixing.DIFFERENCE,
+                    full);
             double lead = 45 + 40 * random.nextDouble();
             List<Sensor> sensors = base.robot().sensors().stream()
                     .map(s -> s.withPlace(lead, s.leftMm()))
                     .toList();
             Loop loop = new Loop(periodS, periodS * 2.4 * random.nextDouble());
-            Robot robot = new Robot("drawn", drive, loop, sensors);
-            drawn.add(new Setup(robot, base.line(), base.law().withBaseCommand(20 + 20 * random.nextDouble())));
+            Robot robot = new Robot("drawn " + drawn.size(), drive, loop, sensors);
+            Law law = base.law().withBaseCommand(full * (0.2 + 0.2 * random.nextDouble()));
+            // Widths of all kinds put the edges everywhere in the raster's cells.
+            Line line = new Line(20 + 6 * random.nextDouble(), Polarity.DARK_ON_LIGHT, 160);
+            drawn.add(new Setup(robot, line, law));
         }
         return drawn;
+    }
+
+    /** A row of sensors at an even pitch, centred, with a law of this kind. */
+    public static Setup row(Law.Kind kind, int sensors, double pitchMm) {
+        List<Sensor> row = new ArrayList<>();
+        for (int i = 0; i < sensors; i++) {
+            row.add(sensor("s" + i, 55, pitchMm * ((sensors - 1) / 2.0 - i)));
+        }
+        Setup edge = edge();
+        return new Setup(
+                edge.robot().withSensors(row),
+                edge.line(),
+                edge.law().withGains(0, 0, 0).withKind(kind));
     }
 }

@@ -4,44 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
-import fahrbahn.core.loop.GainRay;
-import fahrbahn.core.loop.LoopModel;
-import fahrbahn.core.loop.SampledLoop;
-import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.DemoCourses;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.MethodSource;
 
 class TwinTest {
-    static Stream<Setup> setups() {
-        return Setups.drawn(23, 24).stream();
-    }
-
-    /**
-     * The twin reproduces the linear theory: settled below the onset, a wiggle above it whose period at 2 % is the one
-     * predicted. 3 % covers what the clamp of the error and the slower inner wheel add.
-     */
-    @ParameterizedTest
-    @MethodSource("setups")
-    void wigglesJustAboveTheOnsetAndSettlesBelow(Setup setup) {
-        WiggleOnset onset = WiggleOnset.along(new SampledLoop(LoopModel.of(setup)), GainRay.PROPORTIONAL)
-                .orElseThrow();
-        RunResult above = straight(withKp(setup, 1.02 * onset.kp()));
-        assertThat(above.wigglePeriodS()).as("%s", above).isPresent();
-        assertThat(above.wigglePeriodS().getAsDouble() / onset.periodS()).isCloseTo(1, within(0.03));
-        RunResult below = straight(withKp(setup, 0.9 * onset.kp()));
-        assertThat(below.rmsMm()).isLessThan(0.2);
-    }
-
-    private static RunResult straight(Setup setup) {
-        return Twin.run(Track.straight(60 * setup.speedMmPerS() * 0.5, setup), Start.calm(2), TickSink.NONE);
-    }
-
     private static Setup withKp(Setup setup, double kp) {
         return setup.withLaw(setup.law().withGains(kp, 0, 0));
     }

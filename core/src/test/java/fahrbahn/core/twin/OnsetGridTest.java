@@ -1,0 +1,88 @@
+package fahrbahn.core.twin;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.loop.GainRay;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.loop.SampledLoop;
+import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Setup;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The twin on a straight line against the sampled-data theory, over a grid of drawn setups: it must be the same loop. */
+class OnsetGridTest {
+    private static final int SETUPS = 60;
+    private static final double STRAIGHT_MM = 10_000;
+
+    /** A swing this small is inside the straight part of every edge: a hundredth of a spot. */
+    private static final double SMALL_MM = 0.03;
+
+    static Stream<Setup> setups() {
+        return Setups.drawn(31, SETUPS).stream();
+    }
+
+    private static WiggleOnset onset(Setup setup) {
+        return WiggleOnset.along(new SampledLoop(LoopModel.of(setup)), GainRay.PROPORTIONAL)
+                .orElseThrow();
+    }
+
+    /**
+     * Onset within 2 %: small swings die out 2 % below it, and 2 % above it grow until the curve of the edge holds them. The
+     * slowest of these loops changes its swings tenfold on the way.
+     */
+    @ParameterizedTest
+    @MethodSource("setups")
+    void swingsDieOutBelowTheOnsetAndGrowAboveIt(Setup setup) {
+        double kp = onset(setup).kp();
+        assertThat(lastSwings(setup, 0.98 * kp)).as("at 0.98 of the onset").isLessThan(SMALL_MM / 3);
+        assertThat(lastSwings(setup, 1.02 * kp)).as("at 1.02 of the onset").isGreaterThan(SMALL_MM);
+    }
+
+    /** Period within 3 %, of the wiggle that has settled 2 % above the onset. */
+    @ParameterizedTest
+    @MethodSource("setups")
+    void wigglesWithThePredictedPeriod(Setup setup) {
+        WiggleOnset onset = onset(setup);
+        RunResult result =
+                Twin.run(Track.straight(STRAIGHT_MM, at(setup, 1.02 * onset.kp())), Start.calm(2), TickSink.NONE);
+        assertThat(result.wigglePeriodS()).as("%s", result).isPresent();
+        assertThat(result.wigglePeriodS().getAsDouble()).isCloseTo(onset.periodS(), within(0.03 * onset.periodS()));
+    }
+
+    /** Root mean square of the swings over the second half of the way. */
+    private static double lastSwings(Setup setup, double kp) {
+        return Twin.run(Track.straight(STRAIGHT_MM, at(setup, kp)), Start.calm(SMALL_MM), TickSink.NONE)
+                .rmsMm();
+    }
+
+    static Stream<Setup> innerWheelSetups() {
+        return setups().filter(s -> s.robot().drive().mixing() == Mixing.INNER_WHEEL);
+    }
+
+    /**
+     * Well above the onset inner-wheel mixing slows the robot as it wiggles, by up to two thirds, and its wiggle gets shorter. At
+     * the speed it really has, the theory gives the period again: 1 %, the curve of the edge being left out.
+     */
+    @ParameterizedTest
+    @MethodSource("innerWheelSetups")
+    void innerWheelMixingChangesThePeriodByItsSpeedAlone(Setup setup) {
+        double lengthMm = 6000;
+        Setup wiggling = at(setup, 1.1 * onset(setup).kp());
+        RunResult result = Twin.run(Track.straight(lengthMm, wiggling), Start.calm(2), TickSink.NONE);
+        double realSpeed = lengthMm / result.timeS();
+        assertThat(realSpeed).isLessThan(0.95 * setup.speedMmPerS());
+        double base = setup.law().baseCommand() * realSpeed / setup.speedMmPerS();
+        double expected =
+                onset(setup.withLaw(setup.law().withBaseCommand(base))).periodS();
+        assertThat(result.wigglePeriodS().getAsDouble()).isCloseTo(expected, within(0.01 * expected));
+    }
+
+    private static Setup at(Setup setup, double kp) {
+        return setup.withLaw(setup.law().withGains(kp, 0, 0));
+    }
+}
