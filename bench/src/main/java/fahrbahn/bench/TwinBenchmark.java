@@ -21,7 +21,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * Laps of the yardstick's oval with its 400 gains in turn, as the plain C kernel drives them. Ticks per second come beside the
+ * Laps of 12 s on the yardstick's oval with its 400 gains in turn, as the plain C kernel drives them. Ticks per second come beside the
  * score; a billion over them is the time per tick in ns.
  */
 @State(Scope.Benchmark)
@@ -33,7 +33,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class TwinBenchmark {
     private static final int LAPS = 400;
 
-    private final Track track = Track.of(Yardstick.oval(), Yardstick.setup());
+    private final Track track = Track.of(Yardstick.twelveSeconds(), Yardstick.setup());
     private final double periodS = Yardstick.setup().robot().loop().periodS();
 
     /** Counted by JMH beside the score. */

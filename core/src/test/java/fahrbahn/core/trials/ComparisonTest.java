@@ -1,0 +1,195 @@
+package fahrbahn.core.trials;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Setup;
+import java.io.StringReader;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class ComparisonTest {
+    private static Group group(String setting, int completed, int lost, double... times) {
+        List<Trial> trials = new ArrayList<>();
+        for (int i = 0; i < completed + lost; i++) {
+            double time = times.length > i ? times[i] : Double.NaN;
+            trials.add(new Trial(setting, i < completed, time, time, Double.NaN));
+        }
+        return new Group(setting, trials);
+    }
+
+    /** Fisher's own example, the lady tasting tea (The Design of Experiments, 1935): 3 of 4 right, p = 34/70 two-sided. */
+    @Test
+    void fisherAgreesWithHisOwnTable() {
+        assertThat(Comparison.fisher(3, 4, 1, 4)).isCloseTo(34.0 / 70, within(1e-12));
+        assertThat(Comparison.fisher(4, 4, 0, 4)).isCloseTo(2.0 / 70, within(1e-12));
+        assertThat(Comparison.fisher(5, 9, 5, 9)).isCloseTo(1, within(1e-12));
+    }
+
+    /** Newcombe 1998, table II, (a): 56/70 against 48/80 gives 0.0524 to 0.3339 by method 10. */
+    @Test
+    void intervalOfTheDifferenceAgreesWithTheSource() {
+        Effect effect = Comparison.of(group("b", 48, 32), group("a", 56, 14)).completion();
+        assertThat(effect.size()).isCloseTo(0.2, within(1e-12));
+        assertThat(effect.low()).isCloseTo(0.0524, within(5e-5));
+        assertThat(effect.high()).isCloseTo(0.3339, within(5e-5));
+        assertThat(effect.shown()).isTrue();
+        assertThat(effect.moreRunsEach()).isZero();
+    }
+
+    /** Equal variances and sizes: Welch's test is Student's, with 2n - 2 degrees of freedom. */
+    @Test
+    void welchIsStudentWhereVariancesAreEqual() {
+        Effect effect = Comparison.of(group("a", 3, 0, 1, 2, 3), group("b", 3, 0, 3, 4, 5))
+                .timeS();
+        // t = 2 / sqrt(1/3 + 1/3) = 2.449 with 4 degrees of freedom: p = 0.0705 (any table of t).
+        assertThat(effect.size()).isEqualTo(2);
+        assertThat(effect.p()).isCloseTo(0.0705, within(5e-5));
+        assertThat(effect.low()).isCloseTo(2 - 2.7764 * Math.sqrt(2.0 / 3), within(1e-3));
+        assertThat(effect.shown()).isFalse();
+        // (sd_a^2 + sd_b^2) * (1.96 + 0.8416)^2 / 2^2 = 3.92: four runs each, one more than there are.
+        assertThat(effect.moreRunsEach()).isEqualTo(1);
+    }
+
+    @Test
+    void unlikeSpreadsAreFoundAndLikeOnesAreNot() {
+        double[] narrow = {10, 11, 9, 10.5, 9.5, 10.2, 9.8, 10.1};
+        double[] wide = Arrays.stream(narrow).map(v -> 10 + 8 * (v - 10)).toArray();
+        Effect effect =
+                Comparison.of(group("a", 8, 0, narrow), group("b", 8, 0, wide)).alongSpread();
+        assertThat(effect.size()).as("ratio of spreads").isCloseTo(8, within(1e-9));
+        assertThat(effect.low()).isGreaterThan(1);
+        assertThat(effect.shown()).isTrue();
+        Effect same = Comparison.of(group("a", 8, 0, narrow), group("b", 8, 0, narrow))
+                .alongSpread();
+        assertThat(same.p()).isCloseTo(1, within(1e-9));
+        assertThat(same.moreRunsEach()).as("nothing to show").isEqualTo(-1);
+    }
+
+    @Test
+    void tooFewRunsSayNothingRatherThanSomething() {
+        Comparison two = Comparison.of(group("a", 1, 0, 5), group("b", 1, 0, 6));
+        assertThat(two.timeS().p()).isNaN();
+        assertThat(two.timeS().shown()).isFalse();
+        assertThat(two.alongSpread().p()).isNaN();
+        Comparison lost = Comparison.of(group("a", 0, 3), group("b", 0, 2));
+        assertThat(lost.completion().p()).isEqualTo(1);
+        assertThat(lost.timeS().size()).isNaN();
+    }
+
+    /** The coverage of the interval, by drawing: 95 % of 600 within three of its own sigmas. */
+    @Test
+    void intervalsCoverTheTruthAsOftenAsTheySay() {
+        Random random = new Random(8);
+        int covered = 0;
+        for (int trial = 0; trial < 600; trial++) {
+            double[] a = random.doubles(9).map(d -> 20 + d).toArray();
+            double[] b = random.doubles(7).map(d -> 21 + 3 * d).toArray();
+            Effect effect =
+                    Comparison.of(group("a", 9, 0, a), group("b", 7, 0, b)).timeS();
+            covered += effect.low() <= 2 && effect.high() >= 2 ? 1 : 0;
+        }
+        assertThat(covered / 600.0).isCloseTo(0.95, within(3 * Math.sqrt(0.95 * 0.05 / 600)));
+    }
+
+    @Test
+    void stopPlacesAreJudgedByWindowFirstRunAndTrend() {
+        StopPlace place = new StopPlace(Sample.of(new double[] {14, 1, -1, 2, 0, -2, 1, -1}));
+        assertThat(place.inside(-3, 3)).isEqualTo(Completion.of(7, 8));
+        StopPlace.Apart first = place.firstRun();
+        assertThat(first.awayMm()).isCloseTo(14, within(1e-9));
+        assertThat(first.p()).isLessThan(0.001);
+        assertThat(place.overRuns().slope()).isNegative();
+        StopPlace drifting = new StopPlace(Sample.of(new double[] {1, 2.1, 2.9, 4.05, 5}));
+        assertThat(drifting.overRuns().slope()).isCloseTo(1, within(0.03));
+        assertThat(drifting.overRuns().p()).isLessThan(0.001);
+        assertThat(drifting.over(new double[] {8, 7.9, 7.8, 7.7, 7.6}).slope()).isCloseTo(-10, within(0.3));
+        assertThatThrownBy(() -> place.inside(3, 3)).hasMessageContaining("window.highMm is 3.0");
+    }
+
+    @Test
+    void chanceInsideAWindowIsThatOfTheNormal() {
+        StopPlace place = new StopPlace(Sample.of(new double[] {-1, 1}));
+        double sd = Math.sqrt(2);
+        assertThat(place.chanceInside(-1.96 * sd, 1.96 * sd)).isCloseTo(0.95, within(1e-4));
+        assertThat(new StopPlace(Sample.of(new double[] {4})).chanceInside(0, 9))
+                .isNaN();
+    }
+
+    /** The rules against drawn runs: 20,000 of them tell a standard deviation to 1.5 % at three sigmas. */
+    @Test
+    void stoppingRulesPredictTheScatterOfDrawnRuns() {
+        var c = new StoppingRule.Circumstances(1500, 300, 0.02, 0.006, 3, 0.8, 0.01, 0.09);
+        Random random = new Random(3);
+        double[] timer = new double[20_000];
+        double[] turns = new double[timer.length];
+        for (int i = 0; i < timer.length; i++) {
+            timer[i] = 1500 * 0.02 * random.nextGaussian() + 3 * (random.nextDouble() - 0.5);
+            turns[i] = 1500 * 0.006 * random.nextGaussian()
+                    + 3 * (random.nextDouble() - 0.5)
+                    + 3 * (random.nextDouble() - 0.5);
+        }
+        double byTimer = StoppingRule.TIMER.scatterMm(c);
+        double byTurns = StoppingRule.WHEEL_TURNS.scatterMm(c);
+        assertThat(new Sample(timer).sd()).isCloseTo(byTimer, within(0.02 * byTimer));
+        assertThat(new Sample(turns).sd()).isCloseTo(byTurns, within(0.02 * byTurns));
+        assertThat(StoppingRule.MARK.scatterMm(c)).isLessThan(byTurns);
+        assertThat(byTurns).isLessThan(byTimer);
+    }
+
+    @Test
+    void oneChangeTellsTwoDoNot() {
+        Setup setup = Setups.pair();
+        Setup gain = setup.withLaw(setup.law().withGains(0.3, 0, 0.3));
+        Setup both = gain.withLaw(gain.law().withBaseCommand(50));
+        assertThat(WhatChanged.between(List.of(run(setup)), List.of(run(gain))).tells())
+                .isTrue();
+        WhatChanged two = WhatChanged.between(List.of(run(setup)), List.of(run(both)));
+        assertThat(two.tells()).isFalse();
+        assertThat(two.differences()).hasSize(2);
+        WhatChanged mixed = WhatChanged.between(List.of(run(setup), run(both)), List.of(run(gain)));
+        assertThat(mixed.tells()).isFalse();
+        assertThat(mixed.mixed()).isTrue();
+    }
+
+    private static RunRecord run(Setup setup) {
+        return new RunRecord(
+                "r", Instant.EPOCH, RunRecord.Source.TABLE, "loop", setup, new RunRecord.Outcome(true, 9, 1), "");
+    }
+
+    @Test
+    void runsAreReadFromATableAndGroupedInTheirOrder() throws Exception {
+        String csv = "remark;setting;completed;timeS;alongMm\nx;B;yes;20,5;1\n;A;0;;\n;B;true;21;-2,5\n";
+        List<Trial> trials = TrialsFile.read(new StringReader(csv));
+        List<Group> groups = Group.of(trials);
+        assertThat(groups).extracting(Group::setting).containsExactly("B", "A");
+        assertThat(groups.get(0).timeS().mean()).isCloseTo(20.75, within(1e-12));
+        assertThat(groups.get(0).acrossMm().n()).isZero();
+        assertThat(groups.get(1).completion()).isEqualTo(Completion.of(0, 1));
+    }
+
+    @Test
+    void aBrokenTableOfRunsNamesLineColumnAndValue() {
+        refused("", "empty");
+        refused("setting,timeS\nA,3\n", "with 'completed' among them");
+        refused("setting,completed\n", "file is empty");
+        refused("setting,completed\nA,maybe\n", "line 2.completed is 'maybe'; it must be true or false");
+        refused("setting,completed,timeS\nA,true,fast\n", "line 2.timeS is 'fast'");
+        refused("setting,completed,timeS\nA,true,-4\n", "line 2.timeS is -4.0; it must be above 0");
+        refused("setting,completed\nA,true,4\n", "line 2 is 3 values; it must be 2 values");
+        refused("setting,completed\n,true\n", "line 2.setting is empty");
+    }
+
+    private static void refused(String csv, String message) {
+        assertThatThrownBy(() -> TrialsFile.read(new StringReader(csv)))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining(message);
+    }
+}

@@ -1,0 +1,126 @@
+package fahrbahn.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Chassis;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Options.Limits;
+import fahrbahn.core.setup.Options.LostLine;
+import fahrbahn.core.setup.Options.Outer;
+import fahrbahn.core.setup.Options.Pattern;
+import fahrbahn.core.setup.Options.Step;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupDifference;
+import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.Traits;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What a setup may have beyond the plain robot and law: written, read, compared and refused. */
+class OptionsJsonTest {
+    private static Setup row(Law.Kind kind, Options options) {
+        List<Sensor> sensors = new ArrayList<>();
+        for (int i = 0; i < 5; i++) {
+            sensors.add(new Sensor("s" + i, 50 + i, 24 - 12 * i, 3, 10, 80, 1, 1, Channel.values()[i % 4]));
+        }
+        Traits traits = new Traits(false, 0.95, 6, 0.02, 0.03, 1.2);
+        Drive drive = new Drive(120, 500, 0.04, Mixing.DIFFERENCE, 100, traits);
+        Robot robot = new Robot("row", drive, new Loop(0.01, 0.005), sensors, new Chassis(-55, 7));
+        Law law = new Law(kind, Side.LEFT, Scale.PERCENT, 50, 1, 0, 2, 40, options);
+        return new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, 150), law);
+    }
+
+    private static final Options EVERYTHING = new Options(
+            List.of(3.0, 1.0, -3.0),
+            List.of(new Step(2, 10), new Step(6, 30)),
+            1.5,
+            List.of(new Pattern("010", 0), new Pattern("100", 20)),
+            new LostLine(LostLine.Action.BY_LOSS, 0.4, 35, 3),
+            java.util.Optional.of(new Outer("s0", "s4", 60)),
+            new Limits(80, 0.3, 0.2));
+
+    static Stream<Setup> setups() {
+        return Stream.of(
+                row(Law.Kind.ARRAY_MEAN, EVERYTHING),
+                row(Law.Kind.PATTERN, EVERYTHING),
+                row(Law.Kind.ARRAY_DIFFERENCE, Options.PLAIN),
+                row(Law.Kind.PAIR, Options.PLAIN.withLimits(new Limits(50, 0, 0))));
+    }
+
+    @ParameterizedTest
+    @MethodSource("setups")
+    void whatIsWrittenIsReadAgain(Setup setup) throws Exception {
+        assertThat(SetupJson.parse(SetupJson.write(setup))).isEqualTo(setup);
+    }
+
+    @Test
+    void optionsThatAreGivenUpLeaveTheFile() throws Exception {
+        Setup full = row(Law.Kind.ARRAY_MEAN, EVERYTHING);
+        Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
+        String over = SetupJson.writeOver(SetupJson.write(full), plain);
+        assertThat(SetupJson.parse(over)).isEqualTo(plain);
+        assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits");
+    }
+
+    @Test
+    void differencesAreNamed() {
+        Setup full = row(Law.Kind.ARRAY_MEAN, EVERYTHING);
+        Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
+        assertThat(SetupDifference.between(full, plain))
+                .extracting(SetupDifference::setting)
+                .containsExactly(
+                        "weights",
+                        "steps",
+                        "hysteresis",
+                        "patterns",
+                        "what happens when the line is lost",
+                        "emergency sensors",
+                        "limits");
+        Drive weak =
+                full.robot().drive().withTraits(full.robot().drive().traits().withBatteryShare(0.8));
+        assertThat(SetupDifference.between(full, full.withDrive(weak)))
+                .extracting(SetupDifference::toString)
+                .containsExactly("battery (share) 0.95 to 0.8");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"aboveError\" : 6.0 | \"aboveError\" : 1 | above that of the step before, 2.0",
+                "\"bits\" : \"010\" | \"bits\" : \"0l0\" | patterns[0].bits is \"0l0\"; it must be ones and zeros only",
+                "\"bits\" : \"010\" | \"bits\" : \"01\" | law.patterns.bits is 01; it must be 3 ones and zeros",
+                "\"action\" : \"by-loss\" | \"action\" : \"pray\" | law.lost.action is \"pray\"; it must be \"none\" or",
+                "\"seenShare\" : 0.4 | \"seenShare\" : 1 | law.lost.seenShare is 1.0; it must be above 0 and below 1",
+                "\"left\" : \"s0\" | \"left\" : \"s9\" | law.outer is \"s9\"; it must be the name of a sensor",
+                "\"slowDown\" : 0.3 | \"slowDown\" : 1.3 | law.limits.slowDown is 1.3; it must be from 0.0 to 1.0",
+                "\"scrub\" : 1.2 | \"scrub\" : 0 | robot.drive.scrub is 0.0; it must be from 0.5 to 5.0",
+                "\"deadZoneCommand\" : 6.0 | \"deadZoneCommand\" : 45 | law.baseCommand is 40.0; it must be above the dead zone",
+                "\"supportForwardMm\" : -55.0 | \"supportForwardMm\" : 0 | robot.chassis.supportForwardMm is 0.0",
+                "\"weights\" : [ 3.0, 1.0 | \"weights\" : [ 3.0, 1.0, 2.0 | law.weights is 4.0; it must be one for each of the 3",
+                "\"channel\" : \"red\" | \"channel\" : \"infrared\" | sensors[1].channel is \"infrared\"; it must be \"all\" or"
+            })
+    void whatCannotBeIsRefusedWithFieldValueAndRule(String good, String bad, String message) {
+        String json = SetupJson.write(row(Law.Kind.PATTERN, EVERYTHING));
+        assertThat(json).contains(good);
+        assertThatThrownBy(() -> SetupJson.parse(json.replace(good, bad)))
+                .isInstanceOf(BadFileException.class)
+                .hasMessageContaining(message);
+    }
+}
