@@ -1,7 +1,6 @@
 package fahrbahn.core.law;
 
-import fahrbahn.core.setup.Law;
-import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.response.LineShare;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -9,8 +8,7 @@ import java.util.List;
 
 /** Which sensors see the line at all. Allocates nothing while it looks. */
 final class LineWatch {
-    private final double[] ground;
-    private final double[] perLine;
+    private final LineShare lineShare;
     private final int following;
     private final boolean outer;
     private final double seenShare;
@@ -18,20 +16,12 @@ final class LineWatch {
     private int outerSide;
 
     LineWatch(Setup setup) {
-        Law law = setup.law();
-        Polarity polarity = setup.line().polarity();
         List<Sensor> all = new ArrayList<>(setup.lawSensors());
         following = all.size();
         all.addAll(setup.outerSensors());
         outer = all.size() > following;
-        ground = all.stream()
-                .mapToDouble(s -> law.scale().scaled(s, polarity.ground(s)))
-                .toArray();
-        perLine = new double[ground.length];
-        for (int i = 0; i < ground.length; i++) {
-            perLine[i] = 1 / (law.scale().scaled(all.get(i), polarity.line(all.get(i))) - ground[i]);
-        }
-        seenShare = law.options().lost().seenShare();
+        lineShare = new LineShare(setup, all);
+        seenShare = setup.law().options().lost().seenShare();
     }
 
     void look(double[] scaled) {
@@ -47,7 +37,7 @@ final class LineWatch {
     }
 
     private boolean sees(double[] scaled, int i) {
-        return (scaled[i] - ground[i]) * perLine[i] >= seenShare;
+        return lineShare.of(i, scaled[i]) >= seenShare;
     }
 
     /** Some sensor of the law sees the line. */

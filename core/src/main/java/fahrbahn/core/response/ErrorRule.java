@@ -14,8 +14,7 @@ public final class ErrorRule {
     private final Law.Kind kind;
     private final double target;
     private final double[] weights;
-    private final double[] ground;
-    private final double[] perLine;
+    private final LineShare lineShare;
     private final double seenShare;
 
     private ErrorRule(Setup setup) {
@@ -26,14 +25,7 @@ public final class ErrorRule {
         weights = law.options().weights().isEmpty() || !kind.array()
                 ? usualWeights(kind, sensors)
                 : law.options().weights().stream().mapToDouble(w -> w).toArray();
-        ground = sensors.stream()
-                .mapToDouble(s -> law.scale().scaled(s, setup.line().polarity().ground(s)))
-                .toArray();
-        perLine = new double[ground.length];
-        for (int i = 0; i < ground.length; i++) {
-            Sensor sensor = sensors.get(i);
-            perLine[i] = 1 / (law.scale().scaled(sensor, setup.line().polarity().line(sensor)) - ground[i]);
-        }
+        lineShare = new LineShare(setup, sensors);
         seenShare = law.options().lost().seenShare();
     }
 
@@ -65,20 +57,21 @@ public final class ErrorRule {
      * @param whenUnseen the answer of a weighted mean while no sensor sees the line, where its sum is too small to divide by
      */
     public double error(double[] scaled, double whenUnseen) {
-        switch (kind) {
-            case EDGE:
-                return scaled[0] - target;
-            case PAIR:
-                return scaled[0] - scaled[1];
-            case ARRAY_DIFFERENCE:
-                double sum = 0;
-                for (int i = 0; i < weights.length; i++) {
-                    sum += weights[i] * scaled[i];
-                }
-                return sum;
-            default:
-                return mean(scaled, whenUnseen);
+        if (kind == Law.Kind.EDGE) {
+            return scaled[0] - target;
         }
+        if (kind == Law.Kind.PAIR) {
+            return scaled[0] - scaled[1];
+        }
+        return kind == Law.Kind.ARRAY_DIFFERENCE ? difference(scaled) : mean(scaled, whenUnseen);
+    }
+
+    private double difference(double[] scaled) {
+        double sum = 0;
+        for (int i = 0; i < weights.length; i++) {
+            sum += weights[i] * scaled[i];
+        }
+        return sum;
     }
 
     private double mean(double[] scaled, double whenUnseen) {
@@ -86,21 +79,11 @@ public final class ErrorRule {
         double sum = 0;
         double weighted = 0;
         for (int i = 0; i < weights.length; i++) {
-            double share = Math.max(0, lineShare(i, scaled[i]));
+            double share = Math.max(0, lineShare.of(i, scaled[i]));
             most = Math.max(most, share);
             sum += share;
             weighted += share * weights[i];
         }
         return most < seenShare ? whenUnseen : weighted / sum;
-    }
-
-    /** How much of a sensor's spot lies on the line by its scaled reading: 0 on the ground, 1 on the line. */
-    public double lineShare(int sensor, double scaled) {
-        return (scaled - ground[sensor]) * perLine[sensor];
-    }
-
-    /** Number of sensors it listens to. */
-    public int sensors() {
-        return ground.length;
     }
 }

@@ -30,6 +30,11 @@ public final class Raster {
         return rows;
     }
 
+    /** Number of cells. */
+    long cells() {
+        return cells.length;
+    }
+
     public double cellMm() {
         return cellMm;
     }

@@ -1,46 +1,59 @@
 package fahrbahn.core.table;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /**
- * A course as a spot sees it. Painting and blurring take a tenth of a second on a large table, so the latest are kept: tables of
- * the same course, line, light and spot are one and the same raster, for all threads.
+ * A course as a spot sees it. Painting and blurring take up to a tenth of a second on a large table, so the tables used last are
+ * kept: asked again for the same course, line, light and spot, all threads get one and the same raster.
  */
 public final class SeenTable {
-    /** Memory for rasters of both kinds, in cells of four bytes: 240 MB. */
-    private static final long MOST_CELLS = 60_000_000L;
+    /** Memory for the rasters kept, in cells of four bytes: 160 MB. One larger than that is kept alone. */
+    private static final long MOST_CELLS = 40_000_000L;
 
-    private static final Cache<Object, Raster> MADE = Caffeine.newBuilder()
-            .maximumWeight(MOST_CELLS)
-            .weigher((Object key, Raster raster) -> raster.columns() * raster.rows())
-            .build();
+    /** In the order of their last use. */
+    private static final Map<Key, Raster> KEPT = new LinkedHashMap<>(16, 0.75f, true);
 
     private SeenTable() {}
 
-    private record Sharp(Course course, double lineWidthMm, Polarity polarity, Channel channel, double cellMm) {}
-
-    private record Blurred(Sharp sharp, double sigmaMm) {}
+    private record Key(
+            Course course, double lineWidthMm, Polarity polarity, Channel channel, double cellMm, double sigmaMm) {}
 
     /**
      * @param sigmaMm spot of the sensor that looks, above 0
-     * @param finestSigmaMm smallest spot that will look at this table, which sets the size of the cells; at most {@code sigmaMm}
+     * @param cellsForSigmaMm spot that sets the size of the cells; above 0
      */
-    public static Raster of(Course course, Line line, Channel channel, double sigmaMm, double finestSigmaMm) {
+    public static Raster of(Course course, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
         Check.positive("spotSigmaMm", sigmaMm);
-        double cellMm = Math.min(1, finestSigmaMm / Raster.LEAST_SIGMA_CELLS);
-        Sharp sharp = new Sharp(course, line.widthMm(), line.polarity(), channel, cellMm);
-        return MADE.get(
-                new Blurred(sharp, sigmaMm),
-                key -> Painter.painted(course, line, channel, cellMm).blurred(sigmaMm));
+        double cellMm = Math.min(1, cellsForSigmaMm / Raster.LEAST_SIGMA_CELLS);
+        Key key = new Key(course, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
+        // One at a time: two threads that ask for the same table would only paint it twice.
+        synchronized (KEPT) {
+            Raster raster = KEPT.get(key);
+            if (raster == null) {
+                raster = Painter.painted(course, line, channel, cellMm).blurred(sigmaMm);
+                KEPT.put(key, raster);
+                dropOldest();
+            }
+            return raster;
+        }
     }
 
     /** The same with cells for this one spot. */
     public static Raster of(Course course, Line line, Channel channel, double sigmaMm) {
         return of(course, line, channel, sigmaMm, sigmaMm);
+    }
+
+    private static void dropOldest() {
+        long cells = KEPT.values().stream().mapToLong(Raster::cells).sum();
+        for (Iterator<Raster> oldest = KEPT.values().iterator(); cells > MOST_CELLS && KEPT.size() > 1; ) {
+            cells -= oldest.next().cells();
+            oldest.remove();
+        }
     }
 }

@@ -23,8 +23,8 @@ final class Body {
     double headingRad;
     double cos;
     double sin;
-    private double leftMmPerS;
-    private double rightMmPerS;
+    private double speedMmPerS;
+    private double turnRadPerS;
     private double gradeShare = 1;
 
     Body(Drive drive, Variation variation) {
@@ -47,8 +47,10 @@ final class Body {
         yMm = pose.yMm();
         headingRad = pose.headingRad();
         aim();
-        leftMmPerS = leftPerCommand * driving(commandBoth);
-        rightMmPerS = rightPerCommand * driving(commandBoth);
+        double left = leftPerCommand * driving(commandBoth);
+        double right = rightPerCommand * driving(commandBoth);
+        speedMmPerS = (left + right) / 2;
+        turnRadPerS = (right - left) * perWidth;
     }
 
     /** @param slope rise per mm under the wheels */
@@ -65,31 +67,29 @@ final class Body {
     }
 
     /**
-     * Drives for a span with constant commands. Each wheel's way is exact; the step is taken along the mean heading of the
-     * span, which for equal mean speeds is exact too, shortened from arc to chord.
+     * Drives for a span with constant commands. Both wheels have the same lag, so that their mean speed and the turn rate follow
+     * their goals with it too. Way and turn are exact; the step is taken along the mean heading of the span, which at a constant
+     * mean speed is exact as well, shortened from arc to chord.
      */
     void drive(Span span, double leftCommand, double rightCommand) {
         double leftGoal = leftPerCommand * gradeShare * driving(leftCommand);
         double rightGoal = rightPerCommand * gradeShare * driving(rightCommand);
-        double leftMm = leftGoal * span.lengthS + (leftMmPerS - leftGoal) * span.carriedS;
-        double rightMm = rightGoal * span.lengthS + (rightMmPerS - rightGoal) * span.carriedS;
+        double speedGoal = (leftGoal + rightGoal) * 0.5;
+        double turnGoal = (rightGoal - leftGoal) * perWidth;
+        double speedMissing = speedMmPerS - speedGoal;
+        double turnMissing = turnRadPerS - turnGoal;
+        speedMmPerS = speedGoal + speedMissing * span.missing;
+        turnRadPerS = turnGoal + turnMissing * span.missing;
 
-        double rateNow = (rightMmPerS - leftMmPerS) * perWidth;
-        double rateGoal = (rightGoal - leftGoal) * perWidth;
-        double meanTurn = rateGoal * span.lengthS / 2 + (rateNow - rateGoal) * span.meanHeadingS;
-        double turn = (rightMm - leftMm) * perWidth;
+        double wayMm = speedGoal * span.lengthS + speedMissing * span.carriedS;
+        double turn = turnGoal * span.lengthS + turnMissing * span.carriedS;
+        double meanTurn = turnGoal * span.halfS + turnMissing * span.meanHeadingS;
         // sin(x/2)/(x/2) to fourth order in the turn of one span.
-        double chordMm = (leftMm + rightMm) / 2 * (1 - turn * turn * (1.0 / 24));
+        double chordMm = wayMm * (1 - turn * turn * (1.0 / 24));
         double sinMean = sine(meanTurn);
         double cosMean = cosine(meanTurn);
         xMm += chordMm * (cos * cosMean - sin * sinMean);
         yMm += chordMm * (sin * cosMean + cos * sinMean);
-        turn(turn);
-        leftMmPerS = leftGoal + (leftMmPerS - leftGoal) * span.missing;
-        rightMmPerS = rightGoal + (rightMmPerS - rightGoal) * span.missing;
-    }
-
-    private void turn(double turn) {
         headingRad += turn;
         double sinTurn = sine(turn);
         double cosTurn = cosine(turn);

@@ -5,17 +5,18 @@ import java.util.Arrays;
 /** Commands on their way from the program to the wheels, held back by whole loop periods. Allocates nothing after it is made. */
 final class CommandDelay {
     private final int wholePeriods;
-    private final double[] left;
-    private final double[] right;
+    /** Left and right in turn. */
+    private final double[] sent;
     /** Place of the command sent last. */
     private int newest;
 
+    private int arriving;
+    private int before;
+
     CommandDelay(int wholePeriods, double commandBefore) {
         this.wholePeriods = wholePeriods;
-        left = new double[wholePeriods + 2];
-        right = new double[wholePeriods + 2];
-        Arrays.fill(left, commandBefore);
-        Arrays.fill(right, commandBefore);
+        sent = new double[2 * (wholePeriods + 2)];
+        Arrays.fill(sent, commandBefore);
     }
 
     int wholePeriods() {
@@ -23,31 +24,33 @@ final class CommandDelay {
     }
 
     void send(double leftCommand, double rightCommand) {
-        newest = newest + 1 == left.length ? 0 : newest + 1;
-        left[newest] = leftCommand;
-        right[newest] = rightCommand;
+        newest = newest + 2 == sent.length ? 0 : newest + 2;
+        sent[newest] = leftCommand;
+        sent[newest + 1] = rightCommand;
+        arriving = ago(2 * wholePeriods);
+        before = ago(2 * wholePeriods + 2);
     }
 
     /** What arrives in this period. */
     double left() {
-        return left[ago(wholePeriods)];
+        return sent[arriving];
     }
 
     double right() {
-        return right[ago(wholePeriods)];
+        return sent[arriving + 1];
     }
 
     /** What arrived in the period before, and still acts at the beginning of this one. */
     double leftBefore() {
-        return left[ago(wholePeriods + 1)];
+        return sent[before];
     }
 
     double rightBefore() {
-        return right[ago(wholePeriods + 1)];
+        return sent[before + 1];
     }
 
-    private int ago(int periods) {
-        int place = newest - periods;
-        return place < 0 ? place + left.length : place;
+    private int ago(int places) {
+        int place = newest - places;
+        return place < 0 ? place + sent.length : place;
     }
 }

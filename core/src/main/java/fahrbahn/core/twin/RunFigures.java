@@ -14,21 +14,23 @@ final class RunFigures {
 
     private final double fullCommand;
     private final double steeringDeadband;
-    private double previousSteering;
-    private double travel;
     private int ticks;
     private double squares;
     private double peakMm;
+    private double previousSteering;
+    private double travel;
+    private int steeringSide;
+    private int reversals;
+
+    private double previousOffsetMm;
+    private double previousS;
+    private int previousZone;
     private boolean swungRight;
     private boolean crossed;
     private double crossingS;
     private double firstPeriodS;
     private double lastPeriodS;
     private int swings;
-    private int steeringSide;
-    private int reversals;
-    private double previousOffsetMm;
-    private double previousS;
 
     RunFigures(double fullCommand) {
         this.fullCommand = fullCommand;
@@ -36,40 +38,52 @@ final class RunFigures {
     }
 
     void add(double tS, double offsetMm, double steering) {
-        ticks++;
         squares += offsetMm * offsetMm;
         peakMm = Math.abs(offsetMm) > peakMm ? Math.abs(offsetMm) : peakMm;
-        addSwing(tS, offsetMm);
-        travel += ticks == 1 ? 0 : Math.abs(steering - previousSteering);
-        previousSteering = steering;
-        int side = steering > steeringDeadband ? 1 : steering < -steeringDeadband ? -1 : 0;
-        if (side != 0) {
-            reversals += side == -steeringSide ? 1 : 0;
-            steeringSide = side;
+        int zone = zone(offsetMm);
+        if (ticks == 0) {
+            previousSteering = steering;
+            previousZone = zone;
         }
+        travel += Math.abs(steering - previousSteering);
+        previousSteering = steering;
+        if (zone != previousZone) {
+            addSwing(tS, offsetMm, zone);
+        }
+        previousZone = zone;
+        previousOffsetMm = offsetMm;
+        previousS = tS;
+        int side = (steering > steeringDeadband ? 1 : 0) - (steering < -steeringDeadband ? 1 : 0);
+        if (side == -steeringSide && side != 0) {
+            reversals++;
+        }
+        steeringSide = side == 0 ? steeringSide : side;
+        ticks++;
+    }
+
+    /** 0 far enough right for a swing, 1 right, 2 left, 3 far enough left. */
+    private static int zone(double offsetMm) {
+        return (offsetMm >= -LEAST_SWING_MM ? 1 : 0) + (offsetMm >= 0 ? 1 : 0) + (offsetMm > LEAST_SWING_MM ? 1 : 0);
     }
 
     /** Periods are taken between upward passages of zero that lie between a swing to the right and one to the left. */
-    private void addSwing(double tS, double offsetMm) {
-        if (offsetMm < -LEAST_SWING_MM) {
+    private void addSwing(double tS, double offsetMm, int zone) {
+        if (zone == 0) {
             swungRight = true;
-            crossed = false;
         }
-        if (swungRight && !crossed && ticks > 1 && previousOffsetMm < 0 && offsetMm >= 0) {
+        if (zone < 2) {
+            crossed = false; // not yet, or fell back before reaching the other side
+        } else if (swungRight && previousZone < 2) {
             crossingS = tS - (tS - previousS) * offsetMm / (offsetMm - previousOffsetMm);
             crossed = true;
-        } else if (offsetMm < 0) {
-            crossed = false; // fell back before reaching the other side
         }
-        if (crossed && offsetMm > LEAST_SWING_MM) {
+        if (crossed && zone == 3) {
             firstPeriodS = swings == 0 ? crossingS : firstPeriodS;
             lastPeriodS = crossingS;
             swings++;
             swungRight = false;
             crossed = false;
         }
-        previousOffsetMm = offsetMm;
-        previousS = tS;
     }
 
     double rmsMm() {

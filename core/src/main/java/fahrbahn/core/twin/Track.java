@@ -25,6 +25,8 @@ public final class Track {
     private final Path path;
     private final Relief relief;
     private final List<SpotView> views = new ArrayList<>();
+    private final double pointForwardMm;
+    private final double pointLeftMm;
     private final double rideOffsetMm;
     private final double usableBandMm;
     private final double steerSign;
@@ -38,6 +40,11 @@ public final class Track {
         this.relief = course.relief();
         this.finishMm = finishMm;
         this.settledFromMm = settledFromMm;
+        this.pointForwardMm = setup.leadMm();
+        this.pointLeftMm = setup.lawSensors().stream()
+                .mapToDouble(Sensor::leftMm)
+                .average()
+                .orElseThrow();
         for (Sensor sensor : lookingSensors(setup)) {
             views.add(new SpotView(course, setup.line(), sensor));
         }
@@ -82,7 +89,8 @@ public final class Track {
         return new Track(Course.straight(driveMm + lead + spare), setup, lead + length, lead + length / 2);
     }
 
-    private static List<Sensor> lookingSensors(Setup setup) {
+    /** Those of the law, then its emergency sensors. */
+    static List<Sensor> lookingSensors(Setup setup) {
         List<Sensor> looking = new ArrayList<>(setup.lawSensors());
         looking.addAll(setup.outerSensors());
         return looking;
@@ -124,6 +132,15 @@ public final class Track {
     /** One view for each of the law's sensors, then its emergency sensors. */
     List<SpotView> views() {
         return views;
+    }
+
+    /** Where on the robot the law looks from: the middle of its sensors, ahead of the turning point and left of its middle. */
+    double pointForwardMm() {
+        return pointForwardMm;
+    }
+
+    double pointLeftMm() {
+        return pointLeftMm;
     }
 
     public double rideOffsetMm() {

@@ -19,7 +19,7 @@ public final class Twin {
     private static final double MOST_TIMES_NOMINAL = 4;
 
     /** Turning round is noticed within this many ticks. */
-    private static final int MOST_UNLOOKED = 32;
+    private static final int MOST_UNLOOKED = 64;
 
     /** A delay this close to a whole number of periods, in periods, counts as whole. */
     private static final double WHOLE = 1e-9;

@@ -26,7 +26,10 @@ class WiggleOnsetTest {
     @MethodSource("setups")
     void loopIsStableJustBelowAndUnstableJustAbove(Setup setup) {
         SampledLoop loop = new SampledLoop(LoopModel.of(setup));
-        for (GainRay ray : List.of(GainRay.PROPORTIONAL, GainRay.ratio(2), GainRay.fixed(0.3))) {
+        for (GainRay ray : List.of(
+                GainRay.PROPORTIONAL,
+                GainRay.ratio(2),
+                GainRay.fixed(0.003 * setup.robot().drive().fullCommand()))) {
             Optional<WiggleOnset> onset = WiggleOnset.along(loop, ray);
             assertThat(onset).isPresent();
             double kp = onset.get().kp();

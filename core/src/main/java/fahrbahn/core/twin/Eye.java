@@ -1,0 +1,69 @@
+package fahrbahn.core.twin;
+
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Raster;
+import java.util.SplittableRandom;
+
+/**
+ * One sensor in one run: what it reads at a place, scaled as the program scales it.
+ *
+ * <p>Higher than where it was captured, a sensor sees a larger spot, and its light comes back by the square of the height: the
+ * reading falls from what the surface gives towards the reading on dark. That is a model of ours, for bumps and ramps.
+ */
+final class Eye {
+    final double forwardMm;
+    final double leftMm;
+    private final Raster usual;
+    private final Raster[] byHeight;
+    private final double ground;
+    private final double lineLessGround;
+    private final double dark;
+    private final double noise;
+    private final double step;
+    private final double scaleFactor;
+    private final double scaleShift;
+    private final SplittableRandom random;
+
+    /** @param level true when the sensor keeps the height of the captures all along */
+    Eye(Sensor sensor, Setup setup, SpotView view, Variation variation, boolean level, SplittableRandom random) {
+        Polarity polarity = setup.line().polarity();
+        Law law = setup.law();
+        double light = variation.lightShare();
+        forwardMm = sensor.forwardMm();
+        leftMm = sensor.leftMm();
+        usual = view.usual();
+        byHeight = level ? null : view.byHeight();
+        ground = light * polarity.ground(sensor);
+        lineLessGround = light * (polarity.line(sensor) - polarity.ground(sensor));
+        dark = light * sensor.dark();
+        noise = sensor.noise() * variation.noiseShare();
+        step = sensor.step();
+        scaleShift = law.scale().scaled(sensor, 0);
+        scaleFactor = law.scale().scaled(sensor, 1) - scaleShift;
+        this.random = variation.noiseShare() > 0 ? random : null;
+    }
+
+    /** At the height of the captures. */
+    double scaled(double xMm, double yMm) {
+        return scaled(ground + lineLessGround * usual.at(xMm, yMm));
+    }
+
+    /** @param heightShare height over that of the captures; held inside what is painted */
+    double scaledAtHeight(double xMm, double yMm, double heightShare) {
+        double height = Math.max(SpotView.LEAST_HEIGHT, Math.min(SpotView.MOST_HEIGHT, heightShare));
+        double seen = ground + lineLessGround * SpotView.at(byHeight, height, xMm, yMm);
+        return scaled(dark + (seen - dark) / (height * height));
+    }
+
+    private double scaled(double even) {
+        double reading = even;
+        if (random != null) {
+            reading += noise * random.nextGaussian();
+            reading = step > 0 ? Math.rint(reading / step) * step : reading;
+        }
+        return scaleShift + scaleFactor * reading;
+    }
+}
