@@ -108,7 +108,7 @@ final class DriveCommand implements Callable<Integer> {
     private Ensemble drive(Track track) {
         double usual = where.straightMm != null ? USUAL_STRAIGHT_OFFSET_MM : 0;
         double offset = offsetMm == null ? usual : offsetMm;
-        Progress progress = new Progress(spec.commandLine().getErr());
+        Progress progress = new Progress(spec.commandLine().getErr(), System::nanoTime);
         if (calm) {
             return Ensemble.drive(track, Collections.nCopies(runs, Start.calm(offset)), Workers.all(), progress);
         }

@@ -2,23 +2,28 @@ package fahrbahn.headless;
 
 import fahrbahn.core.job.Job;
 import java.io.PrintWriter;
+import java.util.function.LongSupplier;
 
 /** Tells standard error how far a command is, a line each tenth of the way. Short work is over before it has anything to say. */
 final class Progress implements Job {
     private static final long FIRST_WORD_NS = 500_000_000L;
 
     private final PrintWriter messages;
-    private final long begun = System.nanoTime();
+    private final LongSupplier nanoTime;
+    private final long begun;
     private int tenthsTold;
 
-    Progress(PrintWriter messages) {
+    /** @param nanoTime a clock; tests hand in their own */
+    Progress(PrintWriter messages, LongSupplier nanoTime) {
         this.messages = messages;
+        this.nanoTime = nanoTime;
+        this.begun = nanoTime.getAsLong();
     }
 
     @Override
     public synchronized void progress(int done, int of) {
         int tenths = (int) (10L * done / of);
-        if (tenths > tenthsTold && System.nanoTime() - begun > FIRST_WORD_NS) {
+        if (tenths > tenthsTold && nanoTime.getAsLong() - begun > FIRST_WORD_NS) {
             tenthsTold = tenths;
             messages.println(done + " of " + of + " runs");
             messages.flush();

@@ -211,6 +211,23 @@ class ReferenceTest {
     }
 
     @Test
+    void longWorkTellsHowFarItIsAndShortWorkDoesNot() {
+        long[] now = {0};
+        StringWriter err = new StringWriter();
+        Progress progress = new Progress(new PrintWriter(err), () -> now[0]);
+        for (int done = 1; done <= 60; done++) {
+            progress.progress(done, 100);
+        }
+        assertThat(err.toString()).as("in no time at all").isEmpty();
+        now[0] = 1_000_000_000L;
+        for (int done = 61; done <= 100; done++) {
+            progress.progress(done, 100);
+        }
+        assertThat(err.toString().lines())
+                .containsExactly("61 of 100 runs", "70 of 100 runs", "80 of 100 runs", "90 of 100 runs", "100 of 100 runs");
+    }
+
+    @Test
     void aCourseOfOnesOwnIsReadFromItsFile() throws Exception {
         JsonNode setup = lanes().findFirst().orElseThrow().get("setup");
         Path course = Files.writeString(folder.resolve("mine.json"), """

@@ -22,6 +22,7 @@ public record Setup(Robot robot, Line line, Law law) {
             checkOrder(law.kind() == Law.Kind.PAIR ? ends(following) : following);
         }
         checkOptions(law, following.size());
+        checkTurns("line.tightestRadiusMm", line.tightestRadiusMm(), robot.drive());
         double deadZone = robot.drive().traits().deadZoneCommand();
         double full = robot.drive().fullCommand();
         Check.require(
@@ -42,6 +43,19 @@ public record Setup(Robot robot, Line line, Law law) {
                     "above that of the next sensor, " + following.get(i).leftMm()
                             + ": sensors are listed from left to right");
         }
+    }
+
+    /**
+     * Refuses bends no robot of this width rides: round a tighter one than half its track width its inner wheel would have to roll
+     * backwards.
+     */
+    public static void checkTurns(String field, double radiusMm, Drive drive) {
+        double half = drive.effectiveTrackWidthMm() / 2;
+        Check.require(
+                radiusMm >= half,
+                field,
+                radiusMm,
+                "at least half the track width, " + half + " mm: on a tighter bend the inner wheel would roll backwards");
     }
 
     private static void checkOptions(Law law, int sensors) {
