@@ -55,7 +55,8 @@ public record Setup(Robot robot, Line line, Law law) {
                 radiusMm >= half,
                 field,
                 radiusMm,
-                "at least half the track width, " + half + " mm: on a tighter bend the inner wheel would roll backwards");
+                "at least half the track width, " + half
+                        + " mm: on a tighter bend the inner wheel would roll backwards");
     }
 
     private static void checkOptions(Law law, int sensors) {

@@ -58,10 +58,16 @@ final class Painter {
             double end = stretch.lengthMm() + band.afterMm();
             for (int row = firstRow; row <= lastRow; row++) {
                 for (int column = firstColumn; column <= lastColumn; column++) {
-                    frame.locate((column + 0.5) * cellMm, (row + 0.5) * cellMm);
+                    double x = (column + 0.5) * cellMm;
+                    double y = (row + 0.5) * cellMm;
+                    frame.follow(x, y);
                     double inside = half - Math.abs(frame.leftMm());
+                    if (inside < -cellMm) {
+                        continue; // most of the box round a bend; its place along need not be worked out
+                    }
+                    frame.locate(x, y);
                     double along = frame.alongMm();
-                    if (inside < -cellMm || along < -band.beforeMm() - cellMm || along > end + cellMm) {
+                    if (along < -band.beforeMm() - cellMm || along > end + cellMm) {
                         continue;
                     }
                     double across = Math.abs(frame.normalX());

@@ -76,8 +76,8 @@ public final class Raster {
         float[] kernel = kernel(sigmaCells);
         float[] sideways = new float[cells.length];
         float[] both = new float[cells.length];
-        spread(cells, sideways, 1, columns, kernel);
-        spread(sideways, both, columns, rows, kernel);
+        spreadSideways(cells, sideways, kernel);
+        spreadUpAndDown(sideways, both, kernel);
         return new Raster(columns, rows, cellMm, both);
     }
 
@@ -108,25 +108,50 @@ public final class Raster {
     }
 
     /**
-     * Gives each cell's value to its neighbours along one direction. Most of a table is bare ground with nothing to give, which
-     * makes this several times faster than gathering for every cell.
-     *
-     * @param stride from one neighbour to the next: 1 along a row, the number of columns across
-     * @param length number of cells in that direction
+     * Gives each cell's value to its neighbours in the row. Most of a table is bare ground with nothing to give, which makes this
+     * several times faster than gathering for every cell.
      */
-    private void spread(float[] from, float[] to, int stride, int length, float[] kernel) {
+    private void spreadSideways(float[] from, float[] to, float[] kernel) {
         int reach = kernel.length / 2;
         for (int cell = 0; cell < from.length; cell++) {
             float value = from[cell];
-            if (value == 0) {
-                continue;
+            if (value != 0) {
+                int column = cell % columns;
+                int low = Math.max(-column, -reach);
+                int high = Math.min(columns - 1 - column, reach);
+                for (int j = low; j <= high; j++) {
+                    to[cell + j] += kernel[j + reach] * value;
+                }
             }
-            int place = stride == 1 ? cell % columns : cell / columns;
-            int low = Math.max(-place, -reach);
-            int high = Math.min(length - 1 - place, reach);
-            for (int j = low; j <= high; j++) {
-                to[cell + j * stride] += kernel[j + reach] * value;
+        }
+    }
+
+    /** The same across the rows, for runs of cells that have something to give, so that memory is walked in order. */
+    private void spreadUpAndDown(float[] from, float[] to, float[] kernel) {
+        int reach = kernel.length / 2;
+        for (int row = 0; row < rows; row++) {
+            int end = (row + 1) * columns;
+            int first = row * columns;
+            while (first < end) {
+                if (from[first] == 0) {
+                    first++;
+                    continue;
+                }
+                int last = first;
+                while (last < end && from[last] != 0) {
+                    last++;
+                }
+                for (int j = Math.max(-row, -reach); j <= Math.min(rows - 1 - row, reach); j++) {
+                    add(from, to, first, last, j * columns, kernel[j + reach]);
+                }
+                first = last;
             }
+        }
+    }
+
+    private static void add(float[] from, float[] to, int first, int last, int shift, float weight) {
+        for (int cell = first; cell < last; cell++) {
+            to[cell + shift] += weight * from[cell];
         }
     }
 }

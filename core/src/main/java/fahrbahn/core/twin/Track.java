@@ -68,7 +68,8 @@ public final class Track {
     /** A lap of a closed course, or an open one to its stop strip or the end of its line; figures count from the start. */
     public static Track of(Course course, Setup setup) {
         Path path = course.path();
-        Setup.checkTurns("course.parts.radiusMm", path.tightestRadiusMm(), setup.robot().drive());
+        Setup.checkTurns(
+                "course.parts.radiusMm", path.tightestRadiusMm(), setup.robot().drive());
         double lead = Math.max(0, setup.leadMm());
         if (course.closed()) {
             return new Track(course, setup, lead + path.lengthMm(), lead);
