@@ -224,7 +224,8 @@ class ReferenceTest {
             progress.progress(done, 100);
         }
         assertThat(err.toString().lines())
-                .containsExactly("61 of 100 runs", "70 of 100 runs", "80 of 100 runs", "90 of 100 runs", "100 of 100 runs");
+                .containsExactly(
+                        "61 of 100 runs", "70 of 100 runs", "80 of 100 runs", "90 of 100 runs", "100 of 100 runs");
     }
 
     @Test

@@ -37,6 +37,11 @@ public final class Background {
     public final class Slot {
         private long asked;
 
+        /** What was asked and is not there yet is no longer wanted. */
+        public void forget() {
+            asked++;
+        }
+
         public <T> void run(String what, Supplier<T> work, Consumer<T> done) {
             long mine = ++asked;
             Background.this.run(what, work, result -> {

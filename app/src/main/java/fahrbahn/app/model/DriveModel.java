@@ -1,38 +1,73 @@
 package fahrbahn.app.model;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.CancelledException;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SetupDifference;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.RunRecord;
+import fahrbahn.core.trials.Sample;
+import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
-/** The twin on the demo course. */
+/** The twin on a course of our own: one run with its trace, or many with the odds. */
 public final class DriveModel extends StationModel {
     private final SeasonModel season;
     private final Clock clock;
     private final Background.Slot slot;
-    private final Course course = DemoCourses.workshopLoop();
+    private final ReadOnlyObjectWrapper<Course> course = new ReadOnlyObjectWrapper<>(DemoCourses.workshopLoop());
+    private final ReadOnlyObjectWrapper<Optional<Odds>> odds = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(false);
     private long nextSeed = 1;
+    private Watched job = new Watched();
+
+    /** Runs of which the odds are told: enough for an interval of some 7 % to each side. */
+    private static final int MANY = 200;
 
     /** One finished run. */
-    public record Drive(Setup setup, long seed, RunResult result, Trace trace) {}
+    public record Drive(Setup setup, Course course, long seed, RunResult result, Trace trace) {}
 
-    private record Attempt(Optional<Drive> drive, String problem) {}
+    /** Many finished runs. */
+    public record Odds(Setup setup, Course course, Ensemble runs) {}
+
+    /** What came of some work: a result, or why there is none. */
+    private record Attempt<T>(Optional<T> result, String problem) {}
+
+    /** Followed by the window's frames, stopped by its button. */
+    private static final class Watched implements Job {
+        private volatile boolean cancelled;
+        private volatile double share;
+
+        @Override
+        public boolean cancelled() {
+            return cancelled;
+        }
+
+        @Override
+        public void progress(int done, int of) {
+            share = (double) done / of;
+        }
+    }
 
     DriveModel(SeasonModel season, Background background, Clock clock) {
         this.season = season;
@@ -42,8 +77,38 @@ public final class DriveModel extends StationModel {
         judge();
     }
 
+    /** Courses to choose from. */
+    public List<Course> courses() {
+        return DemoCourses.all();
+    }
+
+    public ReadOnlyObjectProperty<Course> courseProperty() {
+        return course.getReadOnlyProperty();
+    }
+
     public Course course() {
-        return course;
+        return course.get();
+    }
+
+    /** Lays another course; what was driven on the one before is put away. */
+    public void choose(Course newCourse) {
+        if (!newCourse.equals(course.get())) {
+            cancel();
+            drive.set(Optional.empty());
+            odds.set(Optional.empty());
+            course.set(newCourse);
+            judge();
+        }
+    }
+
+    /** The odds of the latest many runs. */
+    public ReadOnlyObjectProperty<Optional<Odds>> oddsProperty() {
+        return odds.getReadOnlyProperty();
+    }
+
+    /** How far the work at hand is, 0 to 1. */
+    public double progress() {
+        return job.share;
     }
 
     public SeasonModel season() {
@@ -59,15 +124,51 @@ public final class DriveModel extends StationModel {
         return running.getReadOnlyProperty();
     }
 
-    /** One lap with the setup as it is; each run has noise of its own. */
+    /** One run with the setup as it is; each has noise of its own. */
     public void run() {
         Setup setup = season.setupOrGuess();
+        Course on = course();
         long seed = nextSeed++;
+        begin(
+                () -> attempt(() -> {
+                    Trace trace = new Trace();
+                    RunResult result = Twin.run(Track.of(on, setup), Start.noisy(0, seed), trace);
+                    return new Drive(setup, on, seed, result, trace);
+                }),
+                result -> {
+                    odds.set(Optional.empty());
+                    drive.set(Optional.of(result));
+                });
+    }
+
+    /** Many runs, which differ as runs of a table evening do. */
+    public void runMany() {
+        Setup setup = season.setupOrGuess();
+        Course on = course();
+        long seed = nextSeed++;
+        Watched watched = new Watched();
+        job = watched;
+        begin(
+                () -> attempt(() -> new Odds(
+                        setup,
+                        on,
+                        Ensemble.drive(Track.of(on, setup), Spread.TYPICAL, 0, MANY, seed, Workers.all(), watched))),
+                result -> odds.set(Optional.of(result)));
+    }
+
+    /** Stops the work at hand; its result, if any, is not shown. */
+    public void cancel() {
+        job.cancelled = true;
+        slot.forget();
+        running.set(false);
+    }
+
+    private <T> void begin(Supplier<Attempt<T>> work, Consumer<T> show) {
         running.set(true);
-        slot.run("The run", () -> attempt(setup, seed), attempt -> {
+        slot.run("The run", work, attempt -> {
             running.set(false);
-            drive.set(attempt.drive());
-            if (attempt.drive().isPresent()) {
+            if (attempt.result().isPresent()) {
+                show.accept(attempt.result().get());
                 judge();
             } else {
                 say(Verdict.stop(attempt.problem() + "."), Freshness.missing("no run"));
@@ -75,27 +176,49 @@ public final class DriveModel extends StationModel {
         });
     }
 
-    private Attempt attempt(Setup setup, long seed) {
+    private static <T> Attempt<T> attempt(Supplier<T> work) {
         try {
-            Track track = Track.of(course, setup);
-            Trace trace = new Trace();
-            RunResult result = Twin.run(track, Start.noisy(0, seed), trace);
-            return new Attempt(Optional.of(new Drive(setup, seed, result, trace)), "");
-        } catch (BadValueException cannot) {
-            return new Attempt(Optional.empty(), cannot.getMessage());
+            return new Attempt<>(Optional.of(work.get()), "");
+        } catch (BadValueException | CancelledException cannot) {
+            return new Attempt<>(Optional.empty(), cannot.getMessage());
         }
     }
 
     private void judge() {
-        if (drive.get().isEmpty()) {
+        if (odds.get().isPresent()) {
+            Odds last = odds.get().get();
+            say(odds(last), Freshness.of(SetupDifference.between(last.setup(), season.setupOrGuess())));
+        } else if (drive.get().isEmpty()) {
             say(
-                    Verdict.open(
-                            "Press Space: the twin drives one lap of the " + course.name() + " with the gains as set."),
+                    Verdict.open("Press Space: the twin drives the " + course().name() + " once with the gains as set."
+                            + " M drives it " + MANY + " times for the odds."),
                     Freshness.missing("no run"));
         } else {
             Drive last = drive.get().get();
             say(verdict(last), Freshness.of(SetupDifference.between(last.setup(), season.setupOrGuess())));
         }
+    }
+
+    private static Verdict odds(Odds last) {
+        Completion chance = last.runs().completion();
+        Sample times = Sample.of(last.runs().ofCompleted(RunResult::timeS));
+        Sample peaks = Sample.of(last.runs().ofCompleted(RunResult::peakMm));
+        String sentence = chance.completed() + " of " + chance.runs() + " runs complete, a chance of "
+                + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
+                + " if battery, light, grip and start differ as we reckon for a table evening.";
+        if (chance.completed() < chance.runs()) {
+            double lost = Sample.of(last.runs().results().stream()
+                            .filter(result -> !result.completed())
+                            .mapToDouble(RunResult::sMm)
+                            .toArray())
+                    .median();
+            sentence += " The others are lost about " + Words.number(lost / 1000, 2) + " m along.";
+        }
+        if (times.n() > 1) {
+            sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
+                    + Words.number(times.sd(), 2) + " s, and stray " + Words.number(peaks.mean(), 2) + " mm at most.";
+        }
+        return chance.completed() == chance.runs() ? Verdict.good(sentence) : Verdict.care(sentence);
     }
 
     private Verdict verdict(Drive last) {
@@ -106,9 +229,9 @@ public final class DriveModel extends StationModel {
             case LEFT_THE_LINE ->
                 Verdict.stop("Lost the line at " + at + ". Go back to Gains"
                         + (last.setup().line().tightestRadiusMm()
-                                        > course.path().tightestRadiusMm()
+                                        > course().path().tightestRadiusMm()
                                 ? ": the course has bends of "
-                                        + Words.millimetres(course.path().tightestRadiusMm())
+                                        + Words.millimetres(course().path().tightestRadiusMm())
                                         + ", tighter than the robot was set up for."
                                 : " and compare Kp with the lane."));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains.");
@@ -142,7 +265,7 @@ public final class DriveModel extends StationModel {
                     UUID.randomUUID().toString(),
                     clock.instant(),
                     RunRecord.Source.TWIN,
-                    course.name(),
+                    last.course().name(),
                     last.setup(),
                     new RunRecord.Outcome(result.completed(), result.timeS(), result.rmsMm()),
                     result.completed() ? "" : "lost at " + Words.number(result.sMm() / 1000, 2) + " m"));

@@ -3,17 +3,20 @@ package fahrbahn.app.view;
 import fahrbahn.app.chart.Ink;
 import fahrbahn.app.model.DriveModel.Drive;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Path;
+import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.shape.StrokeLineCap;
 
 /** The table from above with the line, the way the robot went and the robot itself. */
 final class CourseView extends CanvasRegion {
-    private final Course course;
+    private Course course;
     private final Ink table = ink("ink-table");
     private final Ink line = ink("ink-line");
+    private final Map<Outline.Kind, Ink> inks = new EnumMap<>(Outline.Kind.class);
     private final Ink trail = ink("ink-advice");
     private final Ink middle = ink("ink-middle");
     private Drive drive;
@@ -21,8 +24,19 @@ final class CourseView extends CanvasRegion {
     private int tick;
 
     CourseView(Course course) {
-        super("The twin on the " + course.name(), 200);
+        super("The twin on its course", 200);
         this.course = course;
+        for (Outline.Kind kind : Outline.Kind.values()) {
+            inks.put(
+                    kind,
+                    kind == Outline.Kind.LINE ? line : ink("ink-" + kind.name().toLowerCase(Locale.ROOT)));
+        }
+    }
+
+    /** Another course, bare. */
+    void lay(Course newCourse) {
+        course = newCourse;
+        show(null, 0);
     }
 
     void showLine(double newLineWidthMm) {
@@ -53,16 +67,10 @@ final class CourseView extends CanvasRegion {
     }
 
     private void paintLine(GraphicsContext g) {
-        Path path = course.path();
-        g.setStroke(line.paint());
-        g.setLineWidth(lineWidthMm);
-        g.setLineCap(StrokeLineCap.BUTT);
-        g.beginPath();
-        for (double s = 0; s <= path.lengthMm() + 5; s += 5) {
-            Pose at = path.at(Math.min(s, path.lengthMm() - 1e-6));
-            g.lineTo(at.xMm(), at.yMm());
+        for (Outline outline : Outline.of(course, lineWidthMm)) {
+            g.setFill(inks.get(outline.kind()).paint());
+            g.fillPolygon(outline.xMm(), outline.yMm(), outline.xMm().length);
         }
-        g.stroke();
     }
 
     private void paintRun(GraphicsContext g, Trace trace, int until) {

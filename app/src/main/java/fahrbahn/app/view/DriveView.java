@@ -4,10 +4,12 @@ import fahrbahn.app.chart.TracePlot;
 import fahrbahn.app.model.DriveModel;
 import fahrbahn.app.model.DriveModel.Drive;
 import fahrbahn.app.model.Words;
+import fahrbahn.core.table.Course;
 import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -21,6 +23,8 @@ final class DriveView {
     private final CourseView course;
     private final TracePlot offset = new TracePlot("off path, mm", "ink-left");
     private final TracePlot steering = new TracePlot("steering", "ink-right");
+    private final ProgressBar progress = new ProgressBar(0);
+    private final Label size = new Label();
     private final Label outcome = new Label("none");
     private final Label time = new Label("none");
     private final Label rms = new Label("none");
@@ -41,7 +45,22 @@ final class DriveView {
     private StationView build() {
         Action run = new Action("runTwin", "Run the twin", KeyCode.SPACE, model::run);
         Action keep = new Action("keepRun", "Keep this run", KeyCode.K, model::keep);
+        Action many = new Action("runMany", "Run many", KeyCode.M, model::runMany);
+        Action stop = new Action("stopRun", "Stop", KeyCode.S, model::cancel);
         run.button().disableProperty().bind(model.runningProperty());
+        many.button().disableProperty().bind(model.runningProperty());
+        stop.button().disableProperty().bind(model.runningProperty().not());
+        progress.setId("driveProgress");
+        progress.visibleProperty().bind(model.runningProperty());
+        ChoiceField<Course> choice = new ChoiceField<>(
+                "course",
+                "course",
+                "Course the twin drives",
+                model.courses().toArray(Course[]::new),
+                Course::name,
+                model::choose);
+        choice.show(model.course());
+        model.courseProperty().addListener(o -> layCourse());
         outcome.setId("driveOutcome");
         HBox figures = Nodes.row(
                 Nodes.figure(outcome, "outcome", "Run completed or lost"),
@@ -52,20 +71,23 @@ final class DriveView {
         model.driveProperty().addListener(o -> refresh(keep));
         model.season().setupProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());
+        layCourse();
         refresh(keep);
         offset.setMinHeight(165);
         steering.setMinHeight(165);
         offset.setMaxHeight(165);
         steering.setMaxHeight(165);
         VBox content = Nodes.column(
-                Nodes.row(run.button(), keep.button(), Nodes.spring(), figures),
-                Nodes.grow(Nodes.panel(
-                        model.course().name() + ", "
-                                + Words.number(model.course().path().lengthMm() / 1000) + " m, bends down to "
-                                + Words.millimetres(model.course().path().tightestRadiusMm()),
-                        Nodes.grow(course))),
+                Nodes.row(choice, run.button(), many.button(), stop.button(), keep.button(), progress, Nodes.spring()),
+                Nodes.grow(Nodes.panel("the table", Nodes.row(size, Nodes.spring(), figures), Nodes.grow(course))),
                 Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
-        return new StationView(content, List.of(run, keep), this::frame);
+        return new StationView(content, List.of(run, many, stop, keep), this::frame);
+    }
+
+    private void layCourse() {
+        course.lay(model.course());
+        size.setText(Words.number(model.course().path().lengthMm() / 1000) + " m, bends down to "
+                + Words.millimetres(model.course().path().tightestRadiusMm()));
     }
 
     private double lineWidthMm() {
@@ -96,6 +118,7 @@ final class DriveView {
     }
 
     private void frame() {
+        progress.setProgress(model.progress());
         Optional<Drive> drive = model.driveProperty().get();
         if (!playing || drive.isEmpty()) {
             return;

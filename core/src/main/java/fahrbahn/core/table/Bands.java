@@ -40,19 +40,19 @@ final class Bands {
         return bands;
     }
 
-    /** What is not line: surface by band, in the order of painting. */
-    record Patch(Surface surface, Band band) {}
+    /** What is not line, in the order of painting. */
+    record Patch(Outline.Kind kind, Surface surface, Band band) {}
 
     static List<Patch> patches(Path path, double lineWidthMm, Palette palette) {
         List<Patch> patches = new ArrayList<>();
         for (Path.Stretch stretch : path.stretches()) {
             Part part = stretch.part();
             if (part instanceof Part.EntryStrip) {
-                patches.add(new Patch(palette.entry(), across(stretch)));
+                patches.add(new Patch(Outline.Kind.ENTRY, palette.entry(), across(stretch)));
             } else if (part instanceof Part.StopStrip) {
-                patches.add(new Patch(palette.stop(), across(stretch)));
+                patches.add(new Patch(Outline.Kind.STOP, palette.stop(), across(stretch)));
             } else if (part instanceof Part.Crease) {
-                patches.add(new Patch(palette.crease(), across(stretch)));
+                patches.add(new Patch(Outline.Kind.CREASE, palette.crease(), across(stretch)));
             } else if (part instanceof Part.Crossing crossing && crossing.marked() && stretch.legOfPart() == 0) {
                 addMarks(patches, stretch, crossing, lineWidthMm, palette.mark());
             }
@@ -68,7 +68,7 @@ final class Bands {
         for (int side = -1; side <= 1; side += 2) {
             if (crossing.way().sign() == 0 || crossing.way().sign() == side) {
                 Pose start = middle.offset(-lineWidthMm / 2 - size, side * (lineWidthMm + size) / 2);
-                patches.add(new Patch(mark, bar(start, size, size)));
+                patches.add(new Patch(Outline.Kind.MARK, mark, bar(start, size, size)));
             }
         }
     }

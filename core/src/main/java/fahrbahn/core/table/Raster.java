@@ -48,16 +48,20 @@ public final class Raster {
     public double at(double xMm, double yMm) {
         double gx = xMm * cellsPerMm - 0.5;
         double gy = yMm * cellsPerMm - 0.5;
-        if (!(gx >= 0 && gy >= 0 && gx < columns - 1 && gy < rows - 1)) {
+        if (!(gx >= 0 && gy >= 0)) {
             return 0;
         }
         int column = (int) gx;
         int row = (int) gy;
-        double right = gx - column;
-        double up = gy - row;
+        if (column >= columns - 1 || row >= rows - 1) {
+            return 0;
+        }
+        // In floats, as the cells are: each conversion to a double would cost as much as the rest.
+        float right = (float) (gx - column);
+        float up = (float) (gy - row);
         int first = row * columns + column;
-        double lower = cells[first] + right * (cells[first + 1] - cells[first]);
-        double upper = cells[first + columns] + right * (cells[first + columns + 1] - cells[first + columns]);
+        float lower = cells[first] + right * (cells[first + 1] - cells[first]);
+        float upper = cells[first + columns] + right * (cells[first + columns + 1] - cells[first + columns]);
         return lower + up * (upper - lower);
     }
 

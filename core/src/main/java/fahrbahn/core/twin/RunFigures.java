@@ -23,13 +23,12 @@ final class RunFigures {
     private int reversals;
 
     private double previousOffsetMm;
-    private double previousS;
     private int previousZone;
     private boolean swungRight;
     private boolean crossed;
-    private double crossingS;
-    private double firstPeriodS;
-    private double lastPeriodS;
+    private double crossingTick;
+    private double firstPeriodTick;
+    private double lastPeriodTick;
     private int swings;
 
     RunFigures(double fullCommand) {
@@ -37,7 +36,8 @@ final class RunFigures {
         steeringDeadband = STEERING_DEADBAND * fullCommand;
     }
 
-    void add(double tS, double offsetMm, double steering) {
+    /** The figures of the next tick. */
+    void add(double offsetMm, double steering) {
         squares += offsetMm * offsetMm;
         peakMm = Math.abs(offsetMm) > peakMm ? Math.abs(offsetMm) : peakMm;
         int zone = zone(offsetMm);
@@ -48,11 +48,10 @@ final class RunFigures {
         travel += Math.abs(steering - previousSteering);
         previousSteering = steering;
         if (zone != previousZone) {
-            addSwing(tS, offsetMm, zone);
+            addSwing(offsetMm, zone);
         }
         previousZone = zone;
         previousOffsetMm = offsetMm;
-        previousS = tS;
         int side = (steering > steeringDeadband ? 1 : 0) - (steering < -steeringDeadband ? 1 : 0);
         if (side == -steeringSide && side != 0) {
             reversals++;
@@ -67,19 +66,19 @@ final class RunFigures {
     }
 
     /** Periods are taken between upward passages of zero that lie between a swing to the right and one to the left. */
-    private void addSwing(double tS, double offsetMm, int zone) {
+    private void addSwing(double offsetMm, int zone) {
         if (zone == 0) {
             swungRight = true;
         }
         if (zone < 2) {
             crossed = false; // not yet, or fell back before reaching the other side
         } else if (swungRight && previousZone < 2) {
-            crossingS = tS - (tS - previousS) * offsetMm / (offsetMm - previousOffsetMm);
+            crossingTick = ticks - offsetMm / (offsetMm - previousOffsetMm);
             crossed = true;
         }
         if (crossed && zone == 3) {
-            firstPeriodS = swings == 0 ? crossingS : firstPeriodS;
-            lastPeriodS = crossingS;
+            firstPeriodTick = swings == 0 ? crossingTick : firstPeriodTick;
+            lastPeriodTick = crossingTick;
             swings++;
             swungRight = false;
             crossed = false;
@@ -94,9 +93,10 @@ final class RunFigures {
         return peakMm;
     }
 
-    OptionalDouble wigglePeriodS() {
+    /** @param tickS mean length of a tick */
+    OptionalDouble wigglePeriodS(double tickS) {
         return swings > LEAST_PERIODS
-                ? OptionalDouble.of((lastPeriodS - firstPeriodS) / (swings - 1))
+                ? OptionalDouble.of((lastPeriodTick - firstPeriodTick) / (swings - 1) * tickS)
                 : OptionalDouble.empty();
     }
 

@@ -94,7 +94,7 @@ public final class Twin {
         RunFigures figures = new RunFigures(drive.fullCommand());
         RunResult.End end = null;
         double furthestMm = Double.NEGATIVE_INFINITY;
-        double tS = 0;
+        double jitteredS = 0;
         double tickS = periodS;
         double s = 0;
         int nextLook = 0;
@@ -116,9 +116,18 @@ public final class Twin {
             }
             controller.decide(head.scaled(), tickS);
             if (s >= track.settledFromMm()) {
-                figures.add(tS, offset, controller.steering());
+                figures.add(offset, controller.steering());
             }
-            sink.tick(tS, body.xMm, body.yMm, body.headingRad, offset, controller.error(), controller.steering());
+            if (sink != TickSink.NONE) {
+                sink.tick(
+                        timeS(tick, jitteredS),
+                        body.xMm,
+                        body.yMm,
+                        body.headingRad,
+                        offset,
+                        controller.error(),
+                        controller.steering());
+            }
             end = end(s, furthestMm, left, tick);
             if (end != null) {
                 break;
@@ -126,11 +135,12 @@ public final class Twin {
             if (jitterShare > 0) {
                 tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * random.nextGaussian());
                 setTick(tickS / periodS);
+                jitteredS += tickS;
             }
             actuate();
             tick++;
-            tS = jitterShare > 0 ? tS + tickS : tick * periodS;
         }
+        double tS = timeS(tick, jitteredS);
         s = tracker.sMm();
         double left = tracker.leftMm();
         if (end == RunResult.End.FINISHED) {
@@ -142,12 +152,17 @@ public final class Twin {
                 figures.rmsMm(),
                 figures.peakMm(),
                 1 - figures.peakMm() / track.usableBandMm(),
-                figures.wigglePeriodS(),
+                figures.wigglePeriodS(tick == 0 ? periodS : tS / tick),
                 figures.reversalsPerM(s - track.settledFromMm()),
                 figures.travelPerM(s - track.settledFromMm()),
                 s,
                 tracker.sMm() - track.finishMm(),
                 end == RunResult.End.FINISHED ? tracker.leftMm() - track.rideOffsetMm() : left - track.rideOffsetMm());
+    }
+
+    /** Not summed up unless it must be: a sum of thousands of periods drifts. */
+    private double timeS(int tick, double jitteredS) {
+        return jitterShare > 0 ? jitteredS : tick * periodS;
     }
 
     /** As many as it takes at least to where figures begin to count, or to the finish. */

@@ -1,0 +1,66 @@
+package fahrbahn.core.table;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The border of one thing on a table, as a closed polygon for drawing; bends are cut into pieces of a few degrees.
+ *
+ * @param xMm table frame, one for each corner
+ */
+public record Outline(Kind kind, double[] xMm, double[] yMm) {
+    private static final double STEP_RAD = 0.06;
+    private static final double RAISED_HALF_MM = 60;
+
+    /** What lies there; in the order of drawing. */
+    public enum Kind {
+        RAMP,
+        BUMP,
+        LINE,
+        MARK,
+        ENTRY,
+        STOP,
+        CREASE
+    }
+
+    public Outline {
+        xMm = xMm.clone();
+        yMm = yMm.clone();
+    }
+
+    /** Everything on a course, lowest first. */
+    public static List<Outline> of(Course course, double lineWidthMm) {
+        Path path = course.path();
+        List<Outline> outlines = new ArrayList<>();
+        for (Path.Stretch stretch : path.stretches()) {
+            if (stretch.part() instanceof Part.Ramp) {
+                outlines.add(of(Kind.RAMP, new Bands.Band(stretch, 2 * RAISED_HALF_MM, 0, 0)));
+            } else if (stretch.part() instanceof Part.Bump) {
+                outlines.add(of(Kind.BUMP, new Bands.Band(stretch, 2 * RAISED_HALF_MM, 0, 0)));
+            }
+        }
+        Bands.line(path, lineWidthMm).forEach(band -> outlines.add(of(Kind.LINE, band)));
+        Bands.patches(path, lineWidthMm, course.palette())
+                .forEach(patch -> outlines.add(of(patch.kind(), patch.band())));
+        return List.copyOf(outlines);
+    }
+
+    private static Outline of(Kind kind, Bands.Band band) {
+        Path.Stretch stretch = band.along();
+        int pieces = 1 + (int) (Math.abs(stretch.curvaturePerMm()) * stretch.lengthMm() / STEP_RAD);
+        double[] x = new double[2 * (pieces + 1)];
+        double[] y = new double[x.length];
+        double from = -band.beforeMm();
+        double to = stretch.lengthMm() + band.afterMm();
+        for (int i = 0; i <= pieces; i++) {
+            Pose middle = stretch.at(from + (to - from) * i / pieces);
+            Pose left = middle.offset(0, band.widthMm() / 2);
+            Pose right = middle.offset(0, -band.widthMm() / 2);
+            x[i] = left.xMm();
+            y[i] = left.yMm();
+            x[x.length - 1 - i] = right.xMm();
+            y[y.length - 1 - i] = right.yMm();
+        }
+        return new Outline(kind, x, y);
+    }
+}
