@@ -162,6 +162,11 @@ class WholeWayTest {
         assertThat(shop().drive().verdictProperty().get().sentence()).startsWith("Completed in");
         robot.type(KeyCode.K);
         until("the run is logged", () -> shop().runs().runs().size() == 1);
+        robot.clickOn("#course").clickOn("Harbour errand");
+        until("another course is laid", () -> shop().drive().course().name().equals("Harbour errand"));
+        robot.type(KeyCode.M);
+        until("the odds are there", () -> shop().drive().oddsProperty().get().isPresent());
+        assertThat(text("verdict")).contains("of 200 runs complete");
 
         go(Station.RUNS);
         robot.type(KeyCode.X);

@@ -207,23 +207,35 @@ public final class DriveModel extends StationModel {
                 + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
                 + " if battery, light, grip and start differ as we reckon for a table evening.";
         if (chance.completed() < chance.runs()) {
-            double lost = Sample.of(last.runs().results().stream()
-                            .filter(result -> !result.completed())
-                            .mapToDouble(RunResult::sMm)
-                            .toArray())
-                    .median();
-            sentence += " The others are lost about " + Words.number(lost / 1000, 2) + " m along.";
+            sentence +=
+                    (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last) + ".";
         }
         if (times.n() > 1) {
             sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
                     + Words.number(times.sd(), 2) + " s, and stray " + Words.number(peaks.mean(), 2) + " mm at most.";
         }
+        if (chance.completed() == 0) {
+            return Verdict.stop(sentence + " Press Space to watch one.");
+        }
         return chance.completed() == chance.runs() ? Verdict.good(sentence) : Verdict.care(sentence);
+    }
+
+    /** The middle of the places where runs were lost, and what lies there. */
+    private static String lostAt(Odds last) {
+        double[] places = last.runs().results().stream()
+                .filter(result -> !result.completed())
+                .mapToDouble(RunResult::sMm)
+                .toArray();
+        double middle = Sample.of(places).median();
+        return Words.number(middle / 1000, 2) + " m along, "
+                + Words.where(last.course().path().partAt(middle));
     }
 
     private Verdict verdict(Drive last) {
         RunResult result = last.result();
-        String at = Words.number(result.sMm() / 1000, 2) + " m, after " + Words.number(result.timeS(), 3) + " s";
+        String at = Words.number(result.sMm() / 1000, 2) + " m, "
+                + Words.where(last.course().path().partAt(result.sMm())) + ", after "
+                + Words.number(result.timeS(), 3) + " s";
         return switch (result.end()) {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE ->

@@ -80,7 +80,10 @@ public final class RunsModel extends StationModel {
         String sentence = "With the settings of now " + who + " completed " + completed + " of "
                 + Words.count(same.size(), "run", "runs") + ": the chance is between " + Words.percent(sure.low())
                 + " and "
-                + Words.percent(sure.high()) + " (95 % sure).";
+                + Words.percent(sure.high()) + " (95 % sure)."
+                + (last.source() == RunRecord.Source.TWIN
+                        ? " These differ by sensor noise alone: the real robot's chance may well be lower."
+                        : "");
         Verdict verdict = sure.low() >= RELIABLE
                 ? Verdict.good(sentence)
                 : completed == same.size()

@@ -1,11 +1,24 @@
 package fahrbahn.app.model;
 
+import fahrbahn.core.table.Part;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
+import java.util.Map;
 
 /** Numbers as a coach reads them: a decimal point, as many digits as mean something, no exponent. */
 public final class Words {
+    private static final Map<Class<? extends Part>, String> PLACES = Map.of(
+            Part.RightAngle.class, "at the corner",
+            Part.Gap.class, "in the gap",
+            Part.Crossing.class, "at the crossing",
+            Part.Bump.class, "on the bump",
+            Part.Ramp.class, "on the ramp",
+            Part.Crease.class, "at the crease",
+            Part.EntryStrip.class, "at the shiny strip",
+            Part.StopStrip.class, "at the stop strip",
+            Part.End.class, "at the end of the line");
+
     private Words() {}
 
     /** Significant digits, without trailing zeros. */
@@ -52,5 +65,16 @@ public final class Words {
 
     public static String count(long n, String one, String many) {
         return n + " " + (n == 1 ? one : many);
+    }
+
+    /** Where on a course, to read after a comma. */
+    public static String where(Part part) {
+        if (part instanceof Part.Bend bend) {
+            return "in the bend of " + millimetres(bend.radiusMm());
+        }
+        if (part instanceof Part.SwingOver swing) {
+            return "in the S of " + millimetres(swing.radiusMm());
+        }
+        return PLACES.getOrDefault(part.getClass(), "on a straight");
     }
 }

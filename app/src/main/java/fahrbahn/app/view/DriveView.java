@@ -8,6 +8,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
@@ -24,7 +25,7 @@ final class DriveView {
     private final TracePlot offset = new TracePlot("off path, mm", "ink-left");
     private final TracePlot steering = new TracePlot("steering", "ink-right");
     private final ProgressBar progress = new ProgressBar(0);
-    private final Label size = new Label();
+    private final Label size = Nodes.label("", "panel-title");
     private final Label outcome = new Label("none");
     private final Label time = new Label("none");
     private final Label rms = new Label("none");
@@ -77,10 +78,11 @@ final class DriveView {
         steering.setMinHeight(165);
         offset.setMaxHeight(165);
         steering.setMaxHeight(165);
-        VBox content = Nodes.column(
-                Nodes.row(choice, run.button(), many.button(), stop.button(), keep.button(), progress, Nodes.spring()),
-                Nodes.grow(Nodes.panel("the table", Nodes.row(size, Nodes.spring(), figures), Nodes.grow(course))),
-                Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
+        HBox controls = Nodes.row(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
+        controls.setAlignment(Pos.BOTTOM_LEFT);
+        VBox table = new VBox(Nodes.row(size, Nodes.spring(), figures), Nodes.grow(course));
+        table.getStyleClass().add("panel");
+        VBox content = Nodes.column(controls, Nodes.grow(table), Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
         return new StationView(content, List.of(run, many, stop, keep), this::frame);
     }
 

@@ -109,6 +109,43 @@ class WorkshopTest {
     }
 
     @Test
+    void manyRunsTellTheOddsAndAnotherCoursePutsThemAway() {
+        shop.drive().runMany();
+        assertThat(shop.drive().runningProperty().get()).isFalse();
+        assertThat(shop.drive().progress()).isEqualTo(1);
+        assertThat(verdict(Station.DRIVE).sentence()).contains(" of 200 runs complete, a chance of ");
+        assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.FRESH);
+        shop.gains().choose(0.0005, 0, 1);
+        assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.STALE);
+        shop.drive().runMany();
+        assertThat(verdict(Station.DRIVE).tone()).isEqualTo(Verdict.Tone.STOP);
+        assertThat(verdict(Station.DRIVE).sentence())
+                .contains("0 of 200", "They are lost about 1.", "in the bend of 250 mm");
+        shop.drive().choose(shop.drive().courses().get(2));
+        assertThat(verdict(Station.DRIVE).tone()).isEqualTo(Verdict.Tone.OPEN);
+        shop.drive().run();
+        assertThat(verdict(Station.DRIVE).sentence()).contains("Lost the line at ", "in the bend of 220 mm");
+        assertThat(shop.drive().canKeep()).isTrue();
+    }
+
+    /** A worker that does nothing until told: what is stopped before it began is never shown. */
+    @Test
+    void stoppedWorkIsNeverShown() throws Exception {
+        List<Runnable> waiting = new ArrayList<>();
+        SeasonFile file = SeasonFile.create(folder.resolve("t.fahrbahn"), clock);
+        Workshop slow = new Workshop(file, Runnable::run, waiting::add, Runnable::run, clock);
+        waiting.clear();
+        slow.drive().runMany();
+        assertThat(slow.drive().runningProperty().get()).isTrue();
+        slow.drive().cancel();
+        assertThat(slow.drive().runningProperty().get()).isFalse();
+        waiting.forEach(Runnable::run);
+        assertThat(slow.drive().oddsProperty().get()).isEmpty();
+        assertThat(slow.drive().verdictProperty().get().tone()).isEqualTo(Verdict.Tone.OPEN);
+        slow.close();
+    }
+
+    @Test
     void runsOfOtherSettingsDoNotCount() {
         shop.runs().logTableRun(true, 21.5, "");
         assertThat(verdict(Station.RUNS).sentence()).contains("completed 1 of 1 run", "Run 5 more");

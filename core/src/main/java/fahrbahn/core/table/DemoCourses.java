@@ -38,7 +38,7 @@ public final class DemoCourses {
         return new Course("Workshop loop", 2400, 1200, new Pose(500, 200, 0), parts, true);
     }
 
-    /** A rescue table: tight bends, a corner, gaps, a marked crossing, a bump, a ramp, the shiny entry of the last zone, the end. */
+    /** A rescue table: tight bends, two corners, a gap, a marked crossing, a bump, a ramp, the shiny entry of the last zone, the end. */
     public static Course rescue() {
         List<Part> parts = List.of(
                 new Part.Straight(420),
@@ -52,14 +52,16 @@ public final class DemoCourses {
                 new Part.Straight(140),
                 new Part.Bend(140, QUARTER),
                 new Part.Straight(160),
-                new Part.Crossing(110, Part.Turn.RIGHT, true),
+                new Part.Crossing(110, Part.Turn.STRAIGHT, true),
                 new Part.Straight(90),
+                new Part.RightAngle(Part.Turn.RIGHT, 100),
+                new Part.Straight(100),
                 new Part.RightAngle(Part.Turn.LEFT, 100),
-                new Part.Straight(150),
+                new Part.Straight(40),
                 new Part.Crease(30, 1.5),
-                new Part.Straight(170),
+                new Part.Straight(40),
                 new Part.Bend(160, -QUARTER),
-                new Part.Straight(240),
+                new Part.Straight(140),
                 new Part.Bend(160, -QUARTER),
                 new Part.Straight(60),
                 new Part.Ramp(260, 0.14),
@@ -70,7 +72,7 @@ public final class DemoCourses {
                 new Part.Straight(180),
                 new Part.StopStrip(40),
                 new Part.End(180));
-        return new Course("Quarry rescue", 2200, 2000, new Pose(200, 260, 0), parts, false);
+        return new Course("Quarry rescue", 2200, 1900, new Pose(200, 260, 0), parts, false);
     }
 
     /** A mission table: a line that leads from the base to a place, with a strip to stop at. */

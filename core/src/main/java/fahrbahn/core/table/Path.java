@@ -95,6 +95,12 @@ public final class Path {
         return along > on.lengthMm() ? end.ahead(along - on.lengthMm()) : on.at(along);
     }
 
+    /** The part at s; on a closed course s may run on over the laps. */
+    public Part partAt(double sMm) {
+        return stretchAt(closed ? sMm - Math.floor(sMm / lengthMm) * lengthMm : sMm)
+                .part();
+    }
+
     Stretch stretchAt(double sMm) {
         for (Stretch stretch : stretches) {
             if (sMm < stretch.startMm() + stretch.lengthMm()) {

@@ -186,6 +186,19 @@ class EnsembleTest {
                 .isFalse();
     }
 
+    /** Corners, gap, crossing, bump, crease and ramp: a row that tells a gap from a bend gets through to the stop strip. */
+    @Test
+    void aCarefulRowGetsThroughTheRescueCourse() {
+        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 5, 11);
+        LostLine byLoss = new LostLine(LostLine.Action.BY_LOSS, 0.3, 45, 8);
+        Setup careful = row.withLaw(row.law()
+                .withGains(0.9, 0, 4)
+                .withBaseCommand(25)
+                .withOptions(Options.PLAIN.withLost(byLoss).withLimits(new Options.Limits(60, 0, 0.15))));
+        RunResult result = Twin.run(Track.of(DemoCourses.rescue(), careful), Start.calm(0), TickSink.NONE);
+        assertThat(result.completed()).as("%s", result).isTrue();
+    }
+
     @Test
     void bumpsAndRampsDisturbTheRun() {
         List<Part> parts = List.of(
