@@ -32,6 +32,7 @@ public final class FahrbahnApp extends Application {
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
     private final ExecutorService worker = Executors.newFixedThreadPool(2, daemon("worker"));
+    private Season season;
     private Workshop workshop;
     private MainWindow window;
 
@@ -43,13 +44,29 @@ public final class FahrbahnApp extends Application {
         };
     }
 
+    /** The season of a start, and why it is not the one that was asked for, if so. */
+    private record Season(SeasonFile file, boolean demo, String refused) {}
+
+    /** Before the window, on a thread of its own: opening a season may take a while, making the demo season does. */
+    @Override
+    public void init() throws IOException {
+        if (getParameters() != null) {
+            season = prepare(getParameters().getRaw());
+        }
+    }
+
     @Override
     public void start(Stage stage) throws IOException {
-        start(stage, getParameters().getRaw());
+        show(stage);
     }
 
     /** The same with the arguments handed in, for those that drive the window. */
     void start(Stage stage, List<String> arguments) throws IOException {
+        season = prepare(arguments);
+        show(stage);
+    }
+
+    private Season prepare(List<String> arguments) throws IOException {
         Home home = Home.open();
         home.logHere();
         Thread.setDefaultUncaughtExceptionHandler((thread, broken) -> {
@@ -62,16 +79,16 @@ public final class FahrbahnApp extends Application {
             });
         });
         boolean demo = arguments.contains("demo");
-        String refused = "";
-        SeasonFile file;
         try {
-            file = season(home, arguments, demo);
+            return new Season(season(home, arguments, demo), demo, "");
         } catch (BadFileException bad) {
-            refused = bad.getMessage();
-            file = spare(home);
+            return new Season(spare(home), demo, bad.getMessage());
         }
-        open(stage, file, refused);
-        if (demo) {
+    }
+
+    private void show(Stage stage) throws IOException {
+        open(stage, season.file(), season.refused());
+        if (season.demo()) {
             workshop.live().connectToBenchRobot(new BenchRobot(DEMO_SEED));
         }
     }

@@ -55,17 +55,19 @@ public final class GainAdvisor {
             double lowest = Math.max(LEAST_BEND_MARGIN * bendKp, highest / KP_SPAN);
             for (int i = 0; i <= KP_STEPS && lowest <= highest; i++) {
                 double kp = highest * Math.pow(lowest / highest, (double) i / KP_STEPS);
-                GainAdvice candidate = rounded(kp, ratio * kp);
-                if (candidate != null && (best == null || candidate.settlingS() < best.settlingS())) {
-                    best = candidate;
-                }
+                GainAdvice candidate =
+                        rounded(kp, ratio * kp, best == null ? Double.POSITIVE_INFINITY : best.settlingS());
+                best = candidate == null ? best : candidate;
             }
         }
         return Optional.ofNullable(best);
     }
 
-    /** Two digits are what a coach types; the rounded gains are judged, not the ideal ones. Null when they fail a margin. */
-    private GainAdvice rounded(double exactKp, double exactKd) {
+    /**
+     * Two digits are what a coach types; the rounded gains are judged, not the ideal ones. Null when they fail a margin or do not
+     * settle sooner than what there is: the onset, costly to find, is looked for last.
+     */
+    private GainAdvice rounded(double exactKp, double exactKd, double soonerThanS) {
         double kp = twoDigits(exactKp);
         double kd = twoDigits(exactKd);
         double shake = noise * Math.hypot(kp + kd, kd) / setup.robot().drive().fullCommand();
@@ -73,11 +75,14 @@ public final class GainAdvisor {
             return null;
         }
         double radius = loop.spectralRadius(kp, 0, kd);
-        Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(kd / kp));
-        if (!(radius < 1) || onset.isEmpty() || onset.get().kp() < LEAST_GAIN_MARGIN * kp) {
+        double settlingS = -setup.robot().loop().periodS() / Math.log(radius);
+        if (!(radius < 1 && settlingS < soonerThanS)) {
             return null;
         }
-        double settlingS = -setup.robot().loop().periodS() / Math.log(radius);
+        Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(kd / kp));
+        if (onset.isEmpty() || onset.get().kp() < LEAST_GAIN_MARGIN * kp) {
+            return null;
+        }
         return new GainAdvice(kp, kd, onset.get().kp() / kp, kp / bendKp, settlingS, shake);
     }
 

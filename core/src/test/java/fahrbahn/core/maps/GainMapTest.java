@@ -35,8 +35,11 @@ class GainMapTest {
     void picturesComeCoarseFirstAndCellsOnceDrivenStay() {
         List<MapPicture> pictures = new ArrayList<>();
         MapPicture whole = drive(new Axis(0.02, 1.2, 20), new Axis(0, 2, 17), 2, pictures, Job.UNWATCHED);
-        assertThat(pictures).extracting(MapPicture::stride).containsExactly(8, 4, 2, 1);
-        assertThat(pictures.get(3)).isEqualTo(whole);
+        assertThat(pictures).extracting(MapPicture::stride).containsExactly(8, 8, 4, 2, 1);
+        assertThat(pictures.get(4)).isEqualTo(whole);
+        assertThat(pictures.remove(0).runsPerCell())
+                .as("a sketch of one run a cell")
+                .isOne();
         for (MapPicture picture : pictures) {
             for (int row = 0; row < 17; row += picture.stride()) {
                 for (int column = 0; column < 20; column += picture.stride()) {
