@@ -9,8 +9,8 @@ import java.util.Map;
 /**
  * A line laid on a table from parts.
  *
- * @param widthMm table along x, above 0
- * @param heightMm table along y, above 0
+ * @param widthMm table along x, above 0, at most 100 m
+ * @param heightMm table along y, likewise
  * @param start where the line's centre begins, and its direction
  * @param closed true when the end must meet the start
  * @param palette the surfaces
@@ -28,6 +28,11 @@ public record Course(
     /** The raster of a longer table would not fit a small laptop's memory. */
     private static final double LONGEST_STRAIGHT_MM = 50_000;
 
+    /** A hall and not a table: a slip of the decimal point rather than a wish. */
+    private static final double LARGEST_MM = 100_000;
+
+    private static final double LONGEST_MM = 500_000;
+
     /** Two pieces of line nearer than this, middle to middle, would be read as one: a usual line and as much ground again. */
     static final double LEAST_APART_MM = 40;
 
@@ -38,13 +43,18 @@ public record Course(
 
     public Course {
         Check.text("name", name, "the course's name");
-        Check.positive("widthMm", widthMm);
-        Check.positive("heightMm", heightMm);
+        checkSide("widthMm", widthMm);
+        checkSide("heightMm", heightMm);
         parts = List.copyOf(parts);
         if (parts.isEmpty()) {
             throw new BadValueException("parts", "empty", "at least one part");
         }
         Path path = new Path(start, parts, closed);
+        Check.require(
+                path.lengthMm() <= LONGEST_MM,
+                "parts",
+                path.lengthMm(),
+                "at most " + LONGEST_MM + " mm of line together");
         if (closed) {
             checkMeets(start, path.end());
         }
@@ -55,6 +65,10 @@ public record Course(
     /** A course with the usual surfaces. */
     public Course(String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed) {
         this(name, widthMm, heightMm, start, parts, closed, Palette.USUAL);
+    }
+
+    private static void checkSide(String field, double sideMm) {
+        Check.require(sideMm > 0 && sideMm <= LARGEST_MM, field, sideMm, "above 0, at most " + LARGEST_MM + " mm");
     }
 
     private static void checkMeets(Pose start, Pose end) {

@@ -222,6 +222,14 @@ class CourseTest {
         assertThatThrownBy(() -> new Part.RightAngle(Part.Turn.STRAIGHT, 50)).hasMessageContaining("left or right");
         assertThatThrownBy(() -> new Part.Bump(50, Double.NaN)).hasMessageContaining("heightMm is NaN");
         assertThatThrownBy(() -> new Part.Ramp(50, 1)).hasMessageContaining("slopeRad is 1.0");
+        Pose middle = new Pose(300, 300, 0);
+        List<Part> endless = List.of(new Part.Straight(1e308));
+        assertThatThrownBy(() -> new Course("x", 1e308, 600, middle, endless, false))
+                .hasMessageContaining("widthMm is 1.0E308");
+        assertThatThrownBy(() -> new Course("x", 600, Double.NaN, middle, endless, false))
+                .hasMessageContaining("heightMm is NaN");
+        assertThatThrownBy(() -> new Course("x", 600, 600, middle, endless, false))
+                .hasMessageContaining("mm of line together");
         assertThatThrownBy(() -> new Surface(-0.1, 0, 0)).hasMessageContaining("red is -0.1");
         Surface grey = Surface.grey(0.5);
         assertThatThrownBy(() -> new Palette(grey, grey, grey, grey, grey, grey))
