@@ -7,7 +7,6 @@ import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
@@ -116,12 +115,7 @@ final class DriveCommand implements Callable<Integer> {
     }
 
     private static ObjectNode summary(Ensemble ensemble) {
-        Completion completion = ensemble.completion();
-        ObjectNode summary = Json.object()
-                .put("runs", completion.runs())
-                .put("completed", completion.completed())
-                .put("completionLow", completion.low())
-                .put("completionHigh", completion.high());
+        ObjectNode summary = Json.of(ensemble.completion(), "runs");
         putSample(summary, "timeS", ensemble, RunResult::timeS);
         putSample(summary, "rmsMm", ensemble, RunResult::rmsMm);
         putSample(summary, "peakMm", ensemble, RunResult::peakMm);

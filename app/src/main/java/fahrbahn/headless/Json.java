@@ -2,6 +2,7 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -21,6 +22,14 @@ final class Json {
     /** A number that is not one, because nothing was measured, is told as null. */
     static void put(ObjectNode object, String name, double value) {
         put(object, name, Double.isFinite(value) ? Optional.of(value) : Optional.empty());
+    }
+
+    /** @param countName what the number of runs is called */
+    static ObjectNode of(Completion completion, String countName) {
+        return object().put(countName, completion.runs())
+                .put("completed", completion.completed())
+                .put("completionLow", completion.low())
+                .put("completionHigh", completion.high());
     }
 
     static void put(ObjectNode object, Sample sample) {

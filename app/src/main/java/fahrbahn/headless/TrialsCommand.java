@@ -3,7 +3,6 @@ package fahrbahn.headless;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Comparison;
-import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Effect;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.TrialsFile;
@@ -58,12 +57,7 @@ final class TrialsCommand implements Callable<Integer> {
     }
 
     private static ObjectNode group(Group group) {
-        Completion completion = group.completion();
-        ObjectNode json = Json.object()
-                .put("n", completion.runs())
-                .put("completed", completion.completed())
-                .put("completionLow", completion.low())
-                .put("completionHigh", completion.high());
+        ObjectNode json = Json.of(group.completion(), "n");
         Json.put(json.putObject("timeS"), group.timeS());
         Json.put(json.putObject("alongMm"), group.alongMm());
         Json.put(json.putObject("acrossMm"), group.acrossMm());
