@@ -129,6 +129,7 @@ public final class DriveModel extends StationModel {
         Setup setup = season.setupOrGuess();
         Course on = course();
         long seed = nextSeed++;
+        job = new Watched(); // the bar does not stand where the runs before left it
         begin(
                 () -> attempt(() -> {
                     Trace trace = new Trace();

@@ -7,13 +7,18 @@ import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.scene.canvas.GraphicsContext;
 
 /** The table from above with the line, the way the robot went and the robot itself. */
 final class CourseView extends CanvasRegion {
+    /** Drawn round each piece, in its own colour, so that no seam shows between two; what is filled is narrower by as much. */
+    private static final double RIM_MM = 2;
+
     private Course course;
+    private List<Outline> outlines = List.of();
     private final Ink table = ink("ink-table");
     private final Ink line = ink("ink-line");
     private final Map<Outline.Kind, Ink> inks = new EnumMap<>(Outline.Kind.class);
@@ -36,11 +41,13 @@ final class CourseView extends CanvasRegion {
     /** Another course, bare. */
     void lay(Course newCourse) {
         course = newCourse;
+        showLine(lineWidthMm);
         show(null, 0);
     }
 
     void showLine(double newLineWidthMm) {
         lineWidthMm = newLineWidthMm;
+        outlines = Outline.of(course, Math.max(RIM_MM, lineWidthMm) - RIM_MM);
         requestLayout();
     }
 
@@ -67,9 +74,14 @@ final class CourseView extends CanvasRegion {
     }
 
     private void paintLine(GraphicsContext g) {
-        for (Outline outline : Outline.of(course, lineWidthMm)) {
+        g.setLineWidth(RIM_MM);
+        for (Outline outline : outlines) {
+            double[] x = outline.xMm();
+            double[] y = outline.yMm();
             g.setFill(inks.get(outline.kind()).paint());
-            g.fillPolygon(outline.xMm(), outline.yMm(), outline.xMm().length);
+            g.setStroke(inks.get(outline.kind()).paint());
+            g.fillPolygon(x, y, x.length);
+            g.strokePolygon(x, y, x.length);
         }
     }
 

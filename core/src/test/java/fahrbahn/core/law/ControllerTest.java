@@ -15,7 +15,6 @@ import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -179,8 +178,8 @@ class ControllerTest {
                         .isCloseTo(expected, within(1e-9));
             }
         }
-        List<Double> kps = new ArrayList<>();
-        kps.add(GainUnits.rescaled(law, Scale.PERMILLE, sensor).kp());
-        assertThat(kps.get(0)).as("ten times the numbers, a tenth of the gain").isCloseTo(0.04, within(1e-12));
+        assertThat(GainUnits.rescaled(law, Scale.PERMILLE, sensor).kp())
+                .as("ten times the numbers, a tenth of the gain")
+                .isCloseTo(0.04, within(1e-12));
     }
 }
