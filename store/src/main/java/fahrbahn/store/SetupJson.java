@@ -66,7 +66,9 @@ public final class SetupJson {
         Fields chassisJson = json.objectOrNothing("chassis");
         Chassis chassis = chassisJson.make(() -> new Chassis(
                 chassisJson.number("supportForwardMm", Chassis.TYPICAL.supportForwardMm()),
-                chassisJson.number("sensorHeightMm", Chassis.TYPICAL.sensorHeightMm())));
+                chassisJson.number("sensorHeightMm", Chassis.TYPICAL.sensorHeightMm()),
+                chassisJson.number("wheelRadiusMm", Chassis.TYPICAL.wheelRadiusMm()),
+                chassisJson.truth("tracks", Chassis.TYPICAL.tracks())));
         return json.make(() -> new Robot(json.text("name"), drive, loop, sensors, chassis));
     }
 
@@ -151,7 +153,9 @@ public final class SetupJson {
                 .put("scrub", robot.drive().traits().scrub());
         child(robotJson, "chassis")
                 .put("supportForwardMm", robot.chassis().supportForwardMm())
-                .put("sensorHeightMm", robot.chassis().sensorHeightMm());
+                .put("sensorHeightMm", robot.chassis().sensorHeightMm())
+                .put("wheelRadiusMm", robot.chassis().wheelRadiusMm())
+                .put("tracks", robot.chassis().tracks());
         child(robotJson, "loop")
                 .put("periodS", robot.loop().periodS())
                 .put("delayS", robot.loop().delayS());

@@ -14,12 +14,28 @@ import java.util.List;
  * @param source where the readings came from, in words
  * @param sensors names in the order of each reading's values
  * @param readings at least two
+ * @param conditions under which
  */
 public record Capture(
-        String id, String surface, Instant at, String source, List<String> sensors, List<Reading> readings) {
+        String id,
+        String surface,
+        Instant at,
+        String source,
+        List<String> sensors,
+        List<Reading> readings,
+        Conditions conditions) {
     public static final String DARK = "dark";
     public static final String LIGHT = "light";
     public static final String EDGE = "edge";
+
+    /** Rolled or slid over everything there is. */
+    public static final String SWEEP = "sweep";
+
+    /** Slid across one line along a ruler. */
+    public static final String SLIDE = "slide";
+
+    /** Lifted off the table: there is no surface. */
+    public static final String AIR = "air";
 
     public Capture {
         Check.text("id", id, "an identifier");
@@ -29,6 +45,37 @@ public record Capture(
         if (readings.size() < 2) {
             throw new BadValueException("readings", readings.size(), "at least 2");
         }
+    }
+
+    /** A capture nobody noted the conditions of. */
+    public Capture(String id, String surface, Instant at, String source, List<String> sensors, List<Reading> readings) {
+        this(id, surface, at, source, sensors, readings, Conditions.UNKNOWN);
+    }
+
+    /** One surface held under the sensors; not a sweep, a slide or air. */
+    public boolean spot() {
+        return !surface.equals(SWEEP) && !surface.equals(SLIDE) && !surface.equals(AIR);
+    }
+
+    /** Time of each reading from the first, s; the reading's number where the source gave no time. */
+    public double[] timesS() {
+        double first = readings.get(0).tS();
+        double[] times = new double[readings.size()];
+        for (int i = 0; i < times.length; i++) {
+            double t = readings.get(i).tS() - first;
+            times[i] = Double.isNaN(t) ? i : t;
+        }
+        return times;
+    }
+
+    /** True when the source gave a time with each reading. */
+    public boolean timed() {
+        return readings.stream().noneMatch(r -> Double.isNaN(r.tS()));
+    }
+
+    /** Places along the ruler, mm; NaN where not said. */
+    public double[] positionsMm() {
+        return readings.stream().mapToDouble(Reading::positionMm).toArray();
     }
 
     /** All readings of one sensor, by its place among the sensors. */

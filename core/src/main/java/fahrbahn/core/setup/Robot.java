@@ -46,6 +46,10 @@ public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors, C
         return new Robot(name, drive, loop, newSensors, chassis);
     }
 
+    public Robot withName(String newName) {
+        return new Robot(newName, drive, loop, sensors, chassis);
+    }
+
     public Robot withDrive(Drive newDrive) {
         return new Robot(name, newDrive, loop, sensors, chassis);
     }

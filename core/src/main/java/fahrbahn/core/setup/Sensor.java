@@ -69,4 +69,12 @@ public record Sensor(
     public Sensor withSpotSigmaMm(double newSpotSigmaMm) {
         return new Sensor(name, forwardMm, leftMm, newSpotSigmaMm, dark, light, noise, step, channel);
     }
+
+    public Sensor withName(String newName) {
+        return new Sensor(newName, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, channel);
+    }
+
+    public Sensor withStep(double newStep) {
+        return new Sensor(name, forwardMm, leftMm, spotSigmaMm, dark, light, noise, newStep, channel);
+    }
 }

@@ -40,6 +40,8 @@ public record SetupDifference(String setting, String before, String after) {
         Chassis chassisB = after.robot().chassis();
         add(found, "support (mm)", chassisA.supportForwardMm(), chassisB.supportForwardMm());
         add(found, "sensor height (mm)", chassisA.sensorHeightMm(), chassisB.sensorHeightMm());
+        add(found, "wheel radius (mm)", chassisA.wheelRadiusMm(), chassisB.wheelRadiusMm());
+        add(found, "it runs on", chassisA.tracks() ? "tracks" : "wheels", chassisB.tracks() ? "tracks" : "wheels");
         add(
                 found,
                 "loop time (s)",

@@ -81,6 +81,18 @@ public final class Relief {
         return slope[i] + archMm[i] / 2 * turn * Math.sin(turn * (s - startMm[i]));
     }
 
+    /**
+     * How much higher than over a flat table a part of a robot is that stands on its wheels and one support.
+     *
+     * @param wheelsMm place of the wheels along the path
+     * @param forwardMm of the part, and of the support, from the wheels
+     */
+    public double liftMm(double wheelsMm, double forwardMm, double supportForwardMm) {
+        double atWheels = heightMm(wheelsMm);
+        double pitch = (heightMm(wheelsMm + supportForwardMm) - atWheels) / supportForwardMm;
+        return atWheels + pitch * forwardMm - heightMm(wheelsMm + forwardMm);
+    }
+
     /** The last uneven stretch that begins at or before s; -1 for none. */
     private int before(double sMm) {
         int i = startMm.length - 1;

@@ -57,9 +57,7 @@ final class SensorHead {
             return heightShare;
         }
         double wheels = sMm - pointForwardMm;
-        double atWheels = relief.heightMm(wheels);
-        double pitch = (relief.heightMm(wheels + supportForwardMm) - atWheels) / supportForwardMm;
-        double lift = atWheels + pitch * forwardMm - relief.heightMm(wheels + forwardMm);
+        double lift = relief.liftMm(wheels, forwardMm, supportForwardMm);
         return heightShare + lift / sensorHeightMm;
     }
 

@@ -1,0 +1,131 @@
+package fahrbahn.core.quality;
+
+import fahrbahn.core.readings.SurfaceStats;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** What is odd about one sensor's readings of one surface. */
+public final class CaptureQuality {
+    /** Readings from which a standard deviation is known to 8 %: 1/sqrt(2n). */
+    public static final int ENOUGH = 80;
+
+    /** Below so many it is off by an eighth or more, and an outlier can hardly be told. */
+    private static final int FEW = 30;
+
+    /** Outliers in a row, with at most this many good readings between two, are one burst. */
+    private static final int BURST_GAP = 2;
+
+    private static final int BURST_LEAST = 3;
+
+    /** Both sides of an interval that is missed once in 500 sound captures: false alarms cost trust. */
+    private static final double SURE = 3.09;
+
+    private static final double TEN_MINUTES_S = 600;
+    private static final double DRIFT_SHARE = 0.1;
+
+    /** Ends of the ranges that sensors have: share, percent, 8, 10, 12 and 16 bit. */
+    private static final double[] TOPS = {1, 100, 255, 1023, 4095, 65535};
+
+    private static final double PILED_SHARE = 0.1;
+
+    private CaptureQuality() {}
+
+    /**
+     * @param sensor its name
+     * @param timesS from the first reading; used when {@code timed}
+     * @param values finite, at least two
+     * @param stats of these values
+     * @param contrast from dark to light as far as known; NaN when not
+     * @param everLeast least value the sensor ever showed, on any surface
+     * @param everMost largest value it ever showed
+     */
+    public static List<Finding> of(
+            String sensor,
+            double[] timesS,
+            boolean timed,
+            double[] values,
+            SurfaceStats stats,
+            double contrast,
+            double everLeast,
+            double everMost) {
+        List<Finding> found = new ArrayList<>();
+        addFew(found, sensor, timesS, timed, values.length);
+        addSaturation(found, sensor, values, everLeast, everMost);
+        addOutliers(found, sensor, timesS, values, stats);
+        if (Arrays.stream(values).allMatch(v -> v == values[0])) {
+            found.add(new Finding.Unmoved(sensor, values[0]));
+        } else if (timed && values.length >= FEW && contrast > 0) {
+            addDrift(found, sensor, timesS, values, contrast);
+        }
+        return List.copyOf(found);
+    }
+
+    private static void addFew(List<Finding> found, String sensor, double[] timesS, boolean timed, int n) {
+        if (n < FEW) {
+            double span = timesS[n - 1];
+            double moreS = timed && span > 0 ? (ENOUGH - n) * span / (n - 1) : Double.NaN;
+            found.add(new Finding.TooFew(sensor, n, ENOUGH, moreS));
+        }
+    }
+
+    private static void addSaturation(
+            List<Finding> found, String sensor, double[] values, double everLeast, double everMost) {
+        for (double end : new double[] {everLeast, everMost}) {
+            boolean known = end == everMost ? Arrays.stream(TOPS).anyMatch(top -> top == end) : end == 0;
+            double share = Arrays.stream(values).filter(v -> v == end).count() / (double) values.length;
+            if (known && everLeast < everMost && share > PILED_SHARE) {
+                found.add(new Finding.Saturated(sensor, end, share));
+            }
+        }
+    }
+
+    private static void addOutliers(
+            List<Finding> found, String sensor, double[] timesS, double[] values, SurfaceStats stats) {
+        List<Integer> out = stats.leftOut();
+        List<Integer> single = new ArrayList<>();
+        for (int from = 0; from < out.size(); ) {
+            int to = from;
+            while (to + 1 < out.size() && out.get(to + 1) - out.get(to) <= BURST_GAP + 1) {
+                to++;
+            }
+            List<Integer> run = out.subList(from, to + 1);
+            if (run.size() >= BURST_LEAST) {
+                double size = run.stream()
+                        .mapToDouble(i -> Math.abs(values[i] - stats.median()))
+                        .average()
+                        .orElseThrow();
+                found.add(new Finding.Burst(
+                        sensor, run.size(), timesS[run.get(0)], timesS[run.get(run.size() - 1)], size));
+            } else {
+                single.addAll(run);
+            }
+            from = to + 1;
+        }
+        if (!single.isEmpty()) {
+            found.add(new Finding.Outliers(
+                    sensor,
+                    single.size(),
+                    values.length,
+                    timesS[single.get(0)],
+                    timesS[single.get(single.size() - 1)]));
+        }
+    }
+
+    private static void addDrift(
+            List<Finding> found, String sensor, double[] timesS, double[] values, double contrast) {
+        if (!(timesS[timesS.length - 1] > 0)) {
+            return;
+        }
+        TheilSen slope = TheilSen.of(timesS, values, SURE);
+        double sureS = Math.max(0, Math.max(slope.lowPerS(), -slope.highPerS()));
+        if (sureS * TEN_MINUTES_S > DRIFT_SHARE * contrast) {
+            found.add(new Finding.Drift(
+                    sensor,
+                    slope.perS() * TEN_MINUTES_S,
+                    slope.lowPerS() * TEN_MINUTES_S,
+                    slope.highPerS() * TEN_MINUTES_S,
+                    Math.abs(slope.perS()) * TEN_MINUTES_S / contrast));
+        }
+    }
+}

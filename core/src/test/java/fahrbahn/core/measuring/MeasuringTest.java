@@ -1,0 +1,173 @@
+package fahrbahn.core.measuring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.loop.GainRay;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.loop.SampledLoop;
+import fahrbahn.core.loop.WiggleClock;
+import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Setup;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MeasuringTest {
+    private static final Drive DRIVE = new Drive(130, 600, 0.05, Mixing.DIFFERENCE, 200);
+
+    @Test
+    void theMeanOfThreeHasStudentsInterval() {
+        Measured mean = Measured.mean(new double[] {2.0, 2.2, 2.4}, 0.01);
+        assertThat(mean.value()).isCloseTo(2.2, within(1e-12));
+        assertThat(mean.standardError()).isCloseTo(0.2 / Math.sqrt(3), within(1e-12));
+        assertThat(mean.plusMinus()).isCloseTo(4.302653 * 0.2 / Math.sqrt(3), within(1e-5)); // t(0.975, 2), any table
+        assertThat(Measured.mean(new double[] {5, 5, 5, 5}, 0.1).standardError())
+                .as("never surer than the ruler")
+                .isCloseTo(0.05, within(1e-12));
+        assertThat(Measured.mean(new double[] {5}, 0.1).plusMinus()).isCloseTo(0.196, within(1e-12));
+        assertThatThrownBy(() -> Measured.mean(new double[] {}, 0.1)).isInstanceOf(BadValueException.class);
+        assertThatThrownBy(() -> Measured.mean(new double[] {1, Double.NaN}, 0.1))
+                .isInstanceOf(BadValueException.class);
+        assertThat(new Measured(3, 0.1, 4).through(x -> x * x).standardError()).isCloseTo(0.6, within(0.02));
+    }
+
+    @Test
+    void rolledMetresGiveSpeedAndDeadZoneBack() {
+        List<RollFit.Roll> rolls = new ArrayList<>();
+        for (double command : new double[] {60, 100, 150, 200}) {
+            double speed = 600 * (command - 20) / (200 - 20);
+            rolls.add(new RollFit.Roll(command, 1000, 1000 / speed, 0));
+            rolls.add(new RollFit.Roll(command, 1000, 1000 / speed, 0));
+        }
+        RollFit fit = RollFit.of(rolls, DRIVE);
+        assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(600, within(1e-6));
+        assertThat(fit.deadZoneCommand().value()).isCloseTo(20, within(1e-6));
+        assertThat(fit.crookedShare()).isLessThan(1e-9);
+        assertThat(fit.mismatchShare().value()).isZero();
+        assertThat(fit.perCommand()).hasSize(4);
+    }
+
+    @Test
+    void theIntervalOfTheRolledSpeedHoldsTheTruth() {
+        Random random = new Random(4);
+        int held = 0;
+        int runs = 300;
+        for (int run = 0; run < runs; run++) {
+            List<RollFit.Roll> rolls = new ArrayList<>();
+            for (double command : new double[] {70, 110, 160, 200}) {
+                double speed = 600 * (command - 15) / (200 - 15);
+                double time = 1000 / speed + RollFit.WATCH_ERROR_S * random.nextGaussian();
+                rolls.add(new RollFit.Roll(command, 1000 + RollFit.RULER_ERROR_MM * random.nextGaussian(), time, 0));
+            }
+            Measured speed = RollFit.of(rolls, DRIVE).freeSpeedMmPerS();
+            held += Math.abs(speed.value() - 600) <= 1.96 * speed.standardError() ? 1 : 0;
+        }
+        // 95 % is 285; time is in the denominator, so the error is a little skewed: four standard deviations and two
+        // more.
+        assertThat(held).isGreaterThan(285 - 17);
+    }
+
+    @Test
+    void oneCommandScalesAndAnArcTellsTheMismatch() {
+        RollFit fit = RollFit.of(List.of(new RollFit.Roll(100, 1000, 4, 30)), DRIVE);
+        assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(500, within(1e-9));
+        // The arc's curvature is 2*30/1000^2 per mm; over 130 mm of track the right wheel is 0.78 % faster.
+        assertThat(fit.mismatchShare().value()).isCloseTo(130 * 2 * 30 / 1e6, within(1e-12));
+        assertThatThrownBy(() -> RollFit.of(List.of(), DRIVE)).isInstanceOf(BadValueException.class);
+        assertThatThrownBy(() ->
+                        RollFit.of(List.of(new RollFit.Roll(50, 1000, 2, 0), new RollFit.Roll(100, 1000, 3, 0)), DRIVE))
+                .hasMessageContaining("roll faster at higher commands");
+    }
+
+    @Test
+    void turnsOnTheSpotGiveTheTrackWidth() {
+        // Each wheel at 200 mm/s about a middle 65 mm away turns 200/65 rad/s: ten turns take 20*pi*65/200 s.
+        double time = 20 * Math.PI * 65 / 200;
+        Measured width = SpinTurns.trackWidthMm(
+                List.of(new SpinTurns.Spin(10, time), new SpinTurns.Spin(10, time)), new Measured(200, 4, 5));
+        assertThat(width.value()).isCloseTo(130, within(1e-9));
+        assertThat(width.standardError()).isGreaterThan(0.02 * 130).isLessThan(0.022 * 130);
+    }
+
+    @Test
+    void countedLoopsGiveTheLoopTime() {
+        Measured period = LoopCount.periodS(List.of(new LoopCount.Count(2000, 10), new LoopCount.Count(2020, 10)));
+        assertThat(period.value()).isCloseTo((0.005 + 10 / 2020.0) / 2, within(1e-12));
+        assertThatThrownBy(() -> new LoopCount.Count(0, 10)).hasMessageContaining("at least 1");
+    }
+
+    @Test
+    void wigglesGiveTheLagBackAndItsErrorByTheClock() {
+        Setup setup = Setups.edge();
+        LoopModel model = LoopModel.of(setup);
+        double period = WiggleOnset.along(new SampledLoop(model), GainRay.PROPORTIONAL)
+                .orElseThrow()
+                .periodS();
+        WiggleTiming timing = WiggleTiming.of(List.of(new WiggleTiming.Wiggles(30, 30 * period)), model);
+        assertThat(timing.lagS().value())
+                .isCloseTo(WiggleClock.of(period, model).lagS(), within(1e-12))
+                .isCloseTo(model.lagS(), within(0.03 * model.lagS())); // the clock's delay of T/2 stands for the hold
+        double watch = RollFit.WATCH_ERROR_S / 30;
+        double moved =
+                WiggleClock.of(period + watch, model).lagS() - timing.lagS().value();
+        assertThat(timing.lagS().standardError()).isCloseTo(moved, within(0.1 * moved));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Constant.class)
+    void everyConstantIsReadBackAsItWasSet(Constant constant) {
+        Setup setup = Setups.pair();
+        double changed = constant.of(setup) * 1.1 + 0.0011;
+        assertThat(constant.of(constant.with(setup, changed))).isCloseTo(changed, within(1e-9 * changed));
+        assertThat(constant.guessShare()).isBetween(0.01, 1.0);
+    }
+
+    @Test
+    void aWorseGuessCostsMoreAndNoUncertaintyCostsNothing() {
+        Setup setup = Setups.pair();
+        GuessCost none = GuessCost.of(setup, Constant.LAG, 0);
+        assertThat(none.share()).isLessThan(1e-9);
+        GuessCost some = GuessCost.of(setup, Constant.LAG, 0.2 * Constant.LAG.of(setup));
+        GuessCost more = GuessCost.of(setup, Constant.LAG, 0.4 * Constant.LAG.of(setup));
+        assertThat(some.share()).isGreaterThan(0.05);
+        assertThat(more.share()).isGreaterThan(some.share());
+        assertThat(some.lowKp()).isLessThan(some.nowKp());
+        assertThat(some.highKp()).isGreaterThan(some.nowKp());
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.03, 0.5})
+    void aFactIsStaleWhenWhatItRestsOnChanged(double volts) {
+        Conditions then = new Conditions("Hall A", Lamp.ON, 9, 8.0, "soft 56 mm");
+        Fact fact = new Fact(Constant.FREE_SPEED, new Measured(600, 5, 3), Instant.EPOCH, List.of(), then, 0.01);
+        Conditions now = then.withBatteryV(8.0 - volts).withVenue("Hall B").withSensorHeightMm(12);
+        if (volts < 0.2) {
+            assertThat(fact.staleSince(now, 0.02))
+                    .as("speed cares for neither hall, height nor loop")
+                    .isEmpty();
+        } else {
+            assertThat(fact.staleSince(now, 0.01)).containsExactly("the battery has 7.5 V and had 8");
+        }
+        Fact lag = new Fact(Constant.LAG, new Measured(0.05, 0.002, 3), Instant.EPOCH, List.of(), then, 0.01);
+        assertThat(lag.staleSince(then, 0.02)).containsExactly("the loop takes 20.0 ms and took 10.0");
+        assertThat(lag.staleSince(then.withWheels("hard 62 mm"), 0.01))
+                .containsExactly("the wheels are hard 62 mm and were soft 56 mm");
+        assertThat(Conditions.UNKNOWN.changesTo(then)).as("not noted then").isEmpty();
+        assertThat(then.changesTo(then.withLamp(Lamp.OFF)))
+                .singleElement()
+                .satisfies(c -> assertThat(c.matter()).isEqualTo(Conditions.Matter.LAMP));
+    }
+}
