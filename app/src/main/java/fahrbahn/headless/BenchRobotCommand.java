@@ -13,7 +13,7 @@ import picocli.CommandLine.Spec;
 
 @Command(
         name = "bench-robot",
-        description = "A simulated robot that sends live readings over TCP on the loopback address.")
+        description = "A simulated robot that sends live readings over TCP, on the loopback address unless asked.")
 final class BenchRobotCommand implements Callable<Integer> {
     private static final int HIGHEST_PORT = 65_535;
 
@@ -26,16 +26,24 @@ final class BenchRobotCommand implements Callable<Integer> {
     @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of the noise (1)")
     private long seed;
 
+    @Option(names = "--to-all", description = "let other machines connect too, not this one alone")
+    private boolean toAll;
+
     @Override
     public Integer call() {
         Check.between("--port", port, 0, HIGHEST_PORT);
-        try (BenchRobotServer server = BenchRobotServer.open(port, new BenchRobot(seed))) {
-            spec.commandLine().getOut().println("bench robot listening on 127.0.0.1:" + server.port());
+        try (BenchRobotServer server = open(new BenchRobot(seed))) {
+            String where = server.loopbackOnly() ? "127.0.0.1:" : "every address of this machine, port ";
+            spec.commandLine().getOut().println("bench robot listening on " + where + server.port());
             spec.commandLine().getOut().flush();
             server.serve();
             return 0;
         } catch (IOException taken) {
             throw new BadValueException("--port", port, "free: another program listens there already");
         }
+    }
+
+    private BenchRobotServer open(BenchRobot robot) throws IOException {
+        return toAll ? BenchRobotServer.openToAll(port, robot) : BenchRobotServer.open(port, robot);
     }
 }

@@ -27,11 +27,23 @@ public final class BenchRobotServer implements AutoCloseable {
     }
 
     /**
+     * Serves this machine only.
+     *
      * @param port 0 takes any free one
      * @throws IOException when the port is taken
      */
     public static BenchRobotServer open(int port, BenchRobot robot) throws IOException {
         return new BenchRobotServer(new ServerSocket(port, 1, InetAddress.getLoopbackAddress()), robot);
+    }
+
+    /** Serves whoever can reach this machine: only when that is asked for. @throws IOException when the port is taken */
+    public static BenchRobotServer openToAll(int port, BenchRobot robot) throws IOException {
+        return new BenchRobotServer(new ServerSocket(port, 1), robot);
+    }
+
+    /** True when only this machine can connect. */
+    public boolean loopbackOnly() {
+        return server.getInetAddress().isLoopbackAddress();
     }
 
     public int port() {

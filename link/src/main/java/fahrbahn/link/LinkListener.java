@@ -8,11 +8,14 @@ public interface LinkListener {
     /**
      * One tick.
      *
-     * @param sensors names in the order of the reading's values; the same list object as long as the columns stay
+     * @param columns names in the order of the reading's values; the same list object as long as the columns stay
      * @param brokenLines lines skipped so far because they could not be understood
      */
-    void reading(List<String> sensors, Reading reading, long brokenLines);
+    void reading(List<String> columns, Reading reading, long brokenLines);
 
-    /** The link has ended by itself: what happened and what to do. Not called after {@link Link#close}. */
+    /** The link is interrupted and tries again by itself; the next reading says that it is back. @param why in words */
+    void away(String why);
+
+    /** The link could not be made, or has ended for good: what happened and what to do. Not called after {@link Link#close}. */
     void lost(String why);
 }

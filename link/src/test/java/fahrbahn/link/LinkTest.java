@@ -10,33 +10,16 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class LinkTest {
-    private static final int PATIENCE_S = 20;
-
-    private static final class Ears implements LinkListener {
-        private final BlockingQueue<Reading> readings = new LinkedBlockingQueue<>();
-        private final BlockingQueue<String> lost = new LinkedBlockingQueue<>();
-        private volatile List<String> sensors = List.of();
-        private volatile long brokenLines;
-
-        @Override
-        public void reading(List<String> names, Reading reading, long broken) {
-            sensors = names;
-            brokenLines = broken;
-            readings.add(reading);
-        }
-
-        @Override
-        public void lost(String why) {
-            lost.add(why);
-        }
-    }
+    private static final int PATIENCE_S = Ears.PATIENCE_S;
 
     @Test
     void benchRobotSeesItsLineAndObeys() {
@@ -74,13 +57,9 @@ class LinkTest {
                 assertThat(ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS)).isNotNull();
                 assertThat(ears.sensors).isEqualTo(BenchRobot.SENSORS);
                 link.send("at 12.5");
-                Reading reading = ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS);
-                while (reading != null && reading.positionMm() != 12.5) {
-                    reading = ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS);
-                }
-                assertThat(reading).as("a reading from the new place").isNotNull();
+                ears.await("a reading from the new place", r -> r.positionMm() == 12.5);
                 server.close();
-                assertThat(ears.lost.poll(PATIENCE_S, TimeUnit.SECONDS)).isNotNull();
+                assertThat(ears.awaitAway()).contains("comes back by itself");
             }
             serving.join(PATIENCE_S * 1000L);
             assertThat(serving.isAlive()).isFalse();
@@ -113,6 +92,98 @@ class LinkTest {
                         .isEqualTo(3);
                 assertThat(ears.brokenLines).isEqualTo(2);
             }
+        }
+    }
+
+    @Test
+    void aRobotThatGoesAndComesBackIsHeardAgainAndHalfALineIsLost() throws Exception {
+        Ears ears = new Ears();
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
+                Link link = TcpLink.open("127.0.0.1", server.getLocalPort(), ears)) {
+            try (Socket robot = server.accept()) {
+                robot.getOutputStream().write("left,right\n1,2\n77,".getBytes(StandardCharsets.UTF_8));
+                ears.await("the first", r -> r.value(0) == 1);
+            }
+            assertThat(ears.awaitAway()).contains("has closed the link", "comes back by itself");
+            try (Socket robot = server.accept()) {
+                robot.getOutputStream().write("8\n3,4\n".getBytes(StandardCharsets.UTF_8));
+                Reading next = ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS);
+                assertThat(next.values())
+                        .as("without a header, columns as before")
+                        .containsExactly(3, 4);
+            }
+            assertThat(ears.awaitAway()).isNotBlank();
+            assertThat(ears.lost).isEmpty();
+            assertThat(ears.brokenLines).as("the other half").isEqualTo(1);
+        }
+    }
+
+    @Test
+    void columnsMayChangeAndLinesMayBeEndless() throws Exception {
+        Ears ears = new Ears();
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
+                Link link = TcpLink.open("127.0.0.1", server.getLocalPort(), ears);
+                Socket robot = server.accept()) {
+            OutputStream out = robot.getOutputStream();
+            out.write("left,right\r\n1,2\r\na,b,c\r\n5,6,7\r\n".getBytes(StandardCharsets.UTF_8));
+            ears.await("three columns", r -> r.values().length == 3);
+            assertThat(ears.sensors).containsExactly("a", "b", "c");
+            byte[] garbage = new byte[1 << 20];
+            new Random(5).nextBytes(garbage);
+            out.write(garbage);
+            out.write("\na,b,c\n8,9,10\n".getBytes(StandardCharsets.UTF_8));
+            ears.await("a reading after a megabyte of garbage", r -> r.value(0) == 8 && r.values().length == 3);
+            assertThat(ears.brokenLines).isPositive();
+        }
+    }
+
+    @Test
+    void theBenchRobotServesThisMachineOnlyUnlessAsked() throws Exception {
+        try (BenchRobotServer own = BenchRobotServer.open(0, new BenchRobot(1))) {
+            assertThat(own.loopbackOnly()).isTrue();
+        }
+        try (BenchRobotServer all = BenchRobotServer.openToAll(0, new BenchRobot(1))) {
+            assertThat(all.loopbackOnly()).isFalse();
+        }
+    }
+
+    @Test
+    void aFileIsReadAsItGrowsAndAgainWhenItIsBegunAnew(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("log.csv");
+        Ears missing = new Ears();
+        try (Link none = FileLink.open(file, missing)) {
+            assertThat(missing.lost.poll(PATIENCE_S, TimeUnit.SECONDS)).contains("There is no file");
+        }
+        Files.writeString(file, "# made by a test\nleft,right\n1,2\n");
+        Ears ears = new Ears();
+        try (Link link = FileLink.open(file, ears)) {
+            ears.await("what was there", r -> r.value(0) == 1);
+            Files.writeString(file, "3,", StandardOpenOption.APPEND);
+            Files.writeString(file, "4\n", StandardOpenOption.APPEND);
+            assertThat(ears.await("what was added in two pieces", r -> r.value(0) == 3)
+                            .value(1))
+                    .isEqualTo(4);
+            Files.writeString(file, "left,right\n9,9\n");
+            ears.awaitAway();
+            ears.await("the new file", r -> r.value(0) == 9);
+            assertThat(ears.brokenLines).isZero();
+        }
+    }
+
+    @Test
+    void ofALongFileOnlyTheEndIsRead(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("long.csv");
+        StringBuilder text = new StringBuilder("left,right\n");
+        int lines = 200_000;
+        for (int i = 0; i < lines; i++) {
+            text.append(i).append(",5\n");
+        }
+        Files.writeString(file, text);
+        Ears ears = new Ears();
+        try (Link link = FileLink.open(file, ears)) {
+            ears.await("the last line", r -> r.value(0) == lines - 1);
+            assertThat(ears.sensors).containsExactly("left", "right");
+            assertThat(ears.readings.size()).isLessThan(60_000);
         }
     }
 }

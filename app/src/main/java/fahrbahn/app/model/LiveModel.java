@@ -1,15 +1,20 @@
 package fahrbahn.app.model;
 
+import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.link.BenchLink;
 import fahrbahn.link.BenchRobot;
+import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
 import fahrbahn.link.LinkListener;
+import fahrbahn.link.SerialLink;
 import fahrbahn.link.TcpLink;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.LongSupplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -32,18 +37,23 @@ public final class LiveModel {
         NONE,
         WAITING,
         LIVE,
-        SILENT
+        /** The link stands, but nothing comes. */
+        SILENT,
+        /** The link is interrupted and tries to come back. */
+        AWAY
     }
 
     /**
      * @param source where readings come from, in words; empty without a link
      * @param readings received on this link so far
+     * @param dropped readings that came faster than the window could take them
+     * @param interruptions times the robot was unplugged or went away
      */
-    public record Status(Phase phase, String source, long readings, long brokenLines, long dropped) {
-        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0);
+    public record Status(Phase phase, String source, long readings, long brokenLines, long dropped, int interruptions) {
+        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0);
     }
 
-    private record Tick(List<String> sensors, Reading reading, long brokenLines) {}
+    private record Tick(List<String> columns, Reading reading, long brokenLines) {}
 
     private final LongSupplier nanoClock;
     private final Consumer<String> told;
@@ -53,6 +63,11 @@ public final class LiveModel {
     private final ObservableList<String> shownSensors = FXCollections.unmodifiableObservableList(sensors);
     private final ObservableList<Consumer<Reading>> hearers = FXCollections.observableArrayList();
     private final LiveTrace trace = new LiveTrace();
+    private final ObservableList<String> shownColumns = FXCollections.observableArrayList();
+    private ColumnMap map = ColumnMap.AS_NAMED;
+    private List<String> robotSensors = List.of();
+    private List<String> columns = List.of();
+    private ColumnMap.Picker picker;
     private Inbox inbox;
     private Link link;
     private BenchRobot benchRobot;
@@ -68,13 +83,22 @@ public final class LiveModel {
     private static final class Inbox implements LinkListener {
         private final BlockingQueue<Tick> ticks = new LinkedBlockingQueue<>(MOST_WAITING);
         private volatile long dropped;
+        private volatile int interruptions;
+        private volatile String away;
         private volatile String lost;
+        private int toldInterruptions;
 
         @Override
-        public void reading(List<String> sensors, Reading reading, long brokenLines) {
-            if (!ticks.offer(new Tick(sensors, reading, brokenLines))) {
+        public void reading(List<String> columns, Reading reading, long brokenLines) {
+            if (!ticks.offer(new Tick(columns, reading, brokenLines))) {
                 dropped++; // only the link's thread writes it
             }
+        }
+
+        @Override
+        public void away(String why) {
+            interruptions++; // only the link's thread writes it
+            away = why;
         }
 
         @Override
@@ -84,23 +108,37 @@ public final class LiveModel {
     }
 
     public void connectToBenchRobot(BenchRobot robot) {
-        disconnect();
+        connect(listener -> BenchLink.open(robot, listener));
         benchRobot = robot;
-        inbox = new Inbox();
-        link = BenchLink.open(robot, inbox);
-        begin();
+        begun();
     }
 
     public void connectTo(String host, int port) {
-        disconnect();
-        inbox = new Inbox();
-        link = TcpLink.open(host, port, inbox);
-        begin();
+        connect(listener -> TcpLink.open(host, port, listener));
+        begun();
     }
 
-    private void begin() {
+    /** @param port as the system calls it */
+    public void connectToSerial(String port, int baud) {
+        connect(listener -> SerialLink.open(port, baud, listener));
+        begun();
+    }
+
+    /** Reads a file that another program writes, as it grows. */
+    public void connectToFile(Path file) {
+        connect(listener -> FileLink.open(file, listener));
+        begun();
+    }
+
+    private void connect(Function<LinkListener, Link> open) {
+        disconnect();
+        inbox = new Inbox();
+        link = open.apply(inbox);
+    }
+
+    private void begun() {
         lastReadingNs = nanoClock.getAsLong();
-        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0));
+        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0, 0));
     }
 
     public void disconnect() {
@@ -110,10 +148,27 @@ public final class LiveModel {
         }
         inbox = null;
         benchRobot = null;
+        columns = List.of();
+        picker = null;
+        shownColumns.clear();
         sensors.clear();
         latest.set(new double[0]);
         trace.clear();
         status.set(Status.NONE);
+    }
+
+    /** What each column of the stream is taken for; another map holds from the next reading on. */
+    public void map(ColumnMap newMap, List<String> newRobotSensors) {
+        if (!newMap.equals(map) || !newRobotSensors.equals(robotSensors)) {
+            map = newMap;
+            robotSensors = List.copyOf(newRobotSensors);
+            columns = List.of();
+        }
+    }
+
+    /** The columns of the stream as the robot names them. */
+    public ObservableList<String> columns() {
+        return FXCollections.unmodifiableObservableList(shownColumns);
     }
 
     /** Takes in what has come since the last frame. */
@@ -125,32 +180,61 @@ public final class LiveModel {
         Status before = status.get();
         long readings = before.readings();
         long brokenLines = before.brokenLines();
-        double[] values = null;
+        Reading last = null;
         for (Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
-            if (!sensors.equals(tick.sensors())) {
-                sensors.setAll(tick.sensors());
-                trace.begin(tick.sensors().size());
+            if (!columns.equals(tick.columns())) {
+                follow(tick.columns());
             }
             readings++;
             brokenLines = tick.brokenLines();
-            trace.add(tick.reading());
-            values = tick.reading().values();
+            last = picker.pick(tick.reading());
+            trace.add(last);
             for (Consumer<Reading> hearer : hearers) {
-                hearer.accept(tick.reading());
+                hearer.accept(last);
             }
         }
         long now = nanoClock.getAsLong();
-        if (values != null) {
+        if (last != null) {
             lastReadingNs = now;
-            latest.set(values);
+            latest.set(last.values());
         }
-        Phase phase = readings == 0 ? Phase.WAITING : now - lastReadingNs > SILENT_NS ? Phase.SILENT : Phase.LIVE;
-        status.set(new Status(phase, before.source(), readings, brokenLines, box.dropped));
+        tellNews(box, last != null);
+        status.set(new Status(
+                phase(box, readings, now), before.source(), readings, brokenLines, box.dropped, box.interruptions));
         if (box.lost != null) {
             String why = box.lost;
             disconnect();
             told.accept(why);
         }
+    }
+
+    private void follow(List<String> newColumns) {
+        columns = newColumns;
+        shownColumns.setAll(newColumns);
+        picker = map.picker(newColumns, robotSensors);
+        sensors.setAll(picker.sensors());
+        trace.begin(picker.sensors().size());
+    }
+
+    /** Says once that the link is interrupted, and takes the words back when readings come again. */
+    private void tellNews(Inbox box, boolean heard) {
+        String away = box.away;
+        if (away != null && box.toldInterruptions < box.interruptions) {
+            box.toldInterruptions = box.interruptions;
+            told.accept(away);
+        } else if (away != null && heard && box.ticks.isEmpty()) {
+            box.away = null;
+        }
+    }
+
+    private Phase phase(Inbox box, long readings, long now) {
+        if (box.away != null) {
+            return Phase.AWAY;
+        }
+        if (readings == 0) {
+            return Phase.WAITING;
+        }
+        return now - lastReadingNs > SILENT_NS ? Phase.SILENT : Phase.LIVE;
     }
 
     /** Hears every reading from now on, on the interface thread. */

@@ -109,12 +109,16 @@ final class LiveStrip extends HBox {
                     case WAITING -> "Waiting for " + status.source();
                     case LIVE -> "Live: " + status.source();
                     case SILENT -> "Silent: " + status.source();
+                    case AWAY -> "Away, trying again: " + status.source();
                 });
         counts.setText(
                 connected
                         ? status.readings() + " readings"
                                 + (status.brokenLines() > 0 ? ", " + status.brokenLines() + " broken lines" : "")
                                 + (status.dropped() > 0 ? ", " + status.dropped() + " dropped" : "")
+                                + (status.interruptions() > 0
+                                        ? ", " + Words.count(status.interruptions(), "interruption", "interruptions")
+                                        : "")
                         : "");
         for (Region only : List.of(bench, address, connect)) {
             only.setVisible(!connected);

@@ -21,12 +21,18 @@ public final class Columns {
     private final char separator;
     private final List<Integer> sensorFields;
     private final List<String> sensors;
+    private final int[] sensorAt;
+    private final int timeAt;
+    private final int positionAt;
 
     private Columns(List<String> header, char separator, List<Integer> sensorFields) {
         this.header = List.copyOf(header);
         this.separator = separator;
         this.sensorFields = List.copyOf(sensorFields);
         this.sensors = sensorFields.stream().map(header::get).toList();
+        this.sensorAt = sensorFields.stream().mapToInt(i -> i).toArray();
+        this.timeAt = header.indexOf(TIME);
+        this.positionAt = header.indexOf(POSITION);
     }
 
     /** @param separator comma, semicolon or tab; with the latter two a decimal comma is understood */
@@ -71,6 +77,42 @@ public final class Columns {
                 optional(row, TIME),
                 surface == ABSENT ? "" : row.get(surface).toLowerCase(Locale.ROOT),
                 optional(row, POSITION),
+                values);
+    }
+
+    /**
+     * The reading on a plain line: numbers and separators, no quotes, as many as the header has. A robot at a thousand lines a second
+     * sends nothing else, and this takes a tenth of the time of reading a CSV row.
+     *
+     * @return null when the line is not that plain; {@link #reading} then says what it is
+     */
+    Reading plain(String line) {
+        if (header.contains(SURFACE) || line.indexOf('"') >= 0) {
+            return null;
+        }
+        double[] all = new double[header.size()];
+        int from = 0;
+        for (int field = 0; field < all.length; field++) {
+            int to = line.indexOf(separator, from);
+            boolean last = field == all.length - 1;
+            if (last != (to < 0)) {
+                return null;
+            }
+            all[field] = CsvRows.number(
+                    line.substring(from, last ? line.length() : to).strip(), separator);
+            if (Double.isNaN(all[field])) {
+                return null;
+            }
+            from = to + 1;
+        }
+        double[] values = new double[sensorAt.length];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = all[sensorAt[i]];
+        }
+        return new Reading(
+                timeAt == ABSENT ? Double.NaN : all[timeAt],
+                "",
+                positionAt == ABSENT ? Double.NaN : all[positionAt],
                 values);
     }
 

@@ -44,6 +44,12 @@ public final class LineDecoder {
     }
 
     private Optional<Reading> decode(String line) throws BadReadingsException {
+        if (columns != null && announced == null) {
+            Reading plain = columns.plain(line);
+            if (plain != null) {
+                return Optional.of(plain);
+            }
+        }
         char lineSeparator = CsvRows.separatorOf(line);
         List<String> fields = fields(line, lineSeparator);
         if (fields.stream().allMatch(LineDecoder::isName)) {

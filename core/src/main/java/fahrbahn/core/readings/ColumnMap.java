@@ -1,0 +1,119 @@
+package fahrbahn.core.readings;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Which sensor of the robot each column of a stream or a file is.
+ *
+ * @param sensorOf sensor by column; a column mapped to {@link #NONE} is left out; one not named keeps its own name
+ */
+public record ColumnMap(Map<String, String> sensorOf) {
+    /** What a column is mapped to that is no sensor. */
+    public static final String NONE = "";
+
+    public static final ColumnMap AS_NAMED = new ColumnMap(Map.of());
+
+    public ColumnMap {
+        sensorOf = Map.copyOf(sensorOf);
+    }
+
+    /** How a column came to its sensor. */
+    public enum How {
+        BY_NAME("by name"),
+        BY_PLACE("by place"),
+        BY_HAND("by hand"),
+        LEFT_OUT("left out");
+
+        private final String words;
+
+        How(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** One column. @param sensor empty when it is left out */
+    public record Match(String column, String sensor, How how) {}
+
+    /**
+     * What each column is taken for: as said by hand; else the sensor of the same name, case and blanks aside; else, when as many
+     * columns as sensors are left, the next from left to right; else its own name.
+     */
+    public List<Match> match(List<String> columns, List<String> sensors) {
+        Map<String, Match> matches = new LinkedHashMap<>();
+        List<String> free = new ArrayList<>(sensors);
+        for (String column : columns) {
+            String said = sensorOf.get(column);
+            if (said != null) {
+                matches.put(column, new Match(column, said, said.equals(NONE) ? How.LEFT_OUT : How.BY_HAND));
+                free.remove(said);
+            }
+        }
+        for (String column : columns) {
+            Optional<String> same =
+                    free.stream().filter(s -> plain(s).equals(plain(column))).findFirst();
+            if (!matches.containsKey(column) && same.isPresent()) {
+                matches.put(column, new Match(column, same.get(), How.BY_NAME));
+                free.remove(same.get());
+            }
+        }
+        List<String> left =
+                columns.stream().filter(c -> !matches.containsKey(c)).toList();
+        boolean byPlace = !left.isEmpty() && left.size() == free.size();
+        for (int i = 0; i < left.size(); i++) {
+            String column = left.get(i);
+            matches.put(
+                    column,
+                    byPlace ? new Match(column, free.get(i), How.BY_PLACE) : new Match(column, column, How.BY_NAME));
+        }
+        return columns.stream().map(matches::get).toList();
+    }
+
+    private static String plain(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+
+    public ColumnMap with(String column, String sensor) {
+        Map<String, String> changed = new LinkedHashMap<>(sensorOf);
+        changed.put(column, sensor);
+        return new ColumnMap(changed);
+    }
+
+    /** A way to pick from each reading the values that are sensors, under their names. */
+    public Picker picker(List<String> columns, List<String> sensors) {
+        List<String> names = new ArrayList<>();
+        List<Integer> from = new ArrayList<>();
+        List<Match> matches = match(columns, sensors);
+        for (int i = 0; i < matches.size(); i++) {
+            String name = matches.get(i).sensor();
+            if (!name.equals(NONE) && !names.contains(name)) {
+                names.add(name);
+                from.add(i);
+            }
+        }
+        boolean all = names.size() == columns.size();
+        return new Picker(List.copyOf(names), from.stream().mapToInt(i -> i).toArray(), all);
+    }
+
+    /** @param sensors names of what is picked @param from the column of each @param all true when every column is picked, in order */
+    public record Picker(List<String> sensors, int[] from, boolean all) {
+        public Reading pick(Reading reading) {
+            if (all) {
+                return reading;
+            }
+            double[] values = new double[from.length];
+            for (int i = 0; i < values.length; i++) {
+                values[i] = reading.value(from[i]);
+            }
+            return new Reading(reading.tS(), reading.surface(), reading.positionMm(), values);
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package fahrbahn.link;
+
+import fahrbahn.core.readings.LineDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+
+/** Bytes as they come, in pieces of any size, into lines and readings. Its memory is one line. */
+final class LineAssembler {
+    /** A longer line is garbage; it is cut, so that a stream without line ends cannot fill the memory. */
+    private static final int LONGEST_LINE = 4096;
+
+    private final LineDecoder decoder = new LineDecoder();
+    private final LinkListener listener;
+    private final byte[] line = new byte[LONGEST_LINE];
+    private int length;
+
+    LineAssembler(LinkListener listener) {
+        this.listener = listener;
+    }
+
+    void take(byte[] bytes, int count) {
+        for (int i = 0; i < count; i++) {
+            byte next = bytes[i];
+            if (next == '\n' || next == '\r') {
+                end();
+            } else if (length < LONGEST_LINE) {
+                line[length++] = next;
+            }
+        }
+    }
+
+    private void end() {
+        if (length > 0) {
+            String text = new String(line, 0, length, StandardCharsets.UTF_8);
+            decoder.line(text)
+                    .ifPresent(reading -> listener.reading(decoder.sensors(), reading, decoder.brokenLines()));
+            length = 0;
+        }
+    }
+
+    /** The stream was interrupted: half a line will never be ended by what comes after. */
+    void interrupt() {
+        Arrays.fill(line, 0, length, (byte) 0);
+        length = 0;
+    }
+}

@@ -1,0 +1,142 @@
+package fahrbahn.link;
+
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * A link that reads the live line protocol from something that delivers bytes. It connects, reads and sends on threads of its own.
+ * Once it has been connected it does not give up: when the robot goes away it tries again until it is closed.
+ */
+abstract class StreamLink implements Link {
+    private static final int BUFFER_BYTES = 1 << 16;
+    private static final long TRY_AGAIN_MS = 400;
+
+    private final LinkListener listener;
+    private final LineAssembler lines;
+    private final ExecutorService sender = Executors.newSingleThreadExecutor(Threads.daemon("robot link sender"));
+    private final CountDownLatch closed = new CountDownLatch(1);
+    private volatile Way way;
+
+    /** An open way to the robot. */
+    interface Way extends Closeable {
+        /** Waits a while for bytes. @return how many there are; 0 when none came; -1 when the other side has ended */
+        int read(byte[] buffer) throws IOException;
+
+        void write(byte[] bytes) throws IOException;
+    }
+
+    StreamLink(LinkListener listener) {
+        this.listener = listener;
+        this.lines = new LineAssembler(listener);
+    }
+
+    /** Makes the way anew; may wait some seconds. */
+    abstract Way connect() throws IOException;
+
+    /** Why the first attempt failed and what to do. */
+    abstract String nobody(IOException why);
+
+    /** What it means that a way has ended. @param why null when the other side ended it in order */
+    abstract String gone(IOException why);
+
+    /** Begins; to be called once, last of all in making the link. */
+    final void begin() {
+        Threads.daemon("robot link " + source()).newThread(this::run).start();
+    }
+
+    private void run() {
+        boolean everConnected = false;
+        boolean away = false;
+        byte[] buffer = new byte[BUFFER_BYTES];
+        while (!isClosed()) {
+            String why;
+            try (Way open = connect()) {
+                way = open;
+                everConnected = true;
+                away = false;
+                readAll(open, buffer);
+                why = gone(null);
+            } catch (IOException broken) {
+                if (!everConnected) {
+                    tell(() -> listener.lost(nobody(broken)));
+                    return;
+                }
+                why = gone(broken);
+            } finally {
+                way = null;
+                lines.interrupt();
+            }
+            if (!away) {
+                String words = why;
+                tell(() -> listener.away(words));
+                away = true;
+            }
+            pause();
+        }
+    }
+
+    private void readAll(Way open, byte[] buffer) throws IOException {
+        for (int count = open.read(buffer); count >= 0 && !isClosed(); count = open.read(buffer)) {
+            lines.take(buffer, count);
+        }
+    }
+
+    private void tell(Runnable news) {
+        if (!isClosed()) {
+            news.run();
+        }
+    }
+
+    /** Until it is time to try again, or the link is closed. */
+    private void pause() {
+        try {
+            closed.await(TRY_AGAIN_MS, TimeUnit.MILLISECONDS);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    final boolean isClosed() {
+        return closed.getCount() == 0;
+    }
+
+    @Override
+    public final void send(String line) {
+        try {
+            sender.execute(() -> write(line));
+        } catch (RejectedExecutionException afterClosing) {
+            // Nobody is there to hear it.
+        }
+    }
+
+    private void write(String line) {
+        Way open = way;
+        try {
+            if (open != null) {
+                open.write((line + "\n").getBytes(StandardCharsets.UTF_8));
+            }
+        } catch (IOException broken) {
+            // The reading side notices the same break and tells it.
+        }
+    }
+
+    @Override
+    public final void close() {
+        closed.countDown();
+        sender.shutdownNow();
+        Way open = way;
+        try {
+            if (open != null) {
+                open.close();
+            }
+        } catch (IOException alreadyBroken) {
+            // Closed is what was wanted.
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package fahrbahn.link;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.core.readings.Reading;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
+
+/** Hears a link and keeps everything, for tests that wait for it. */
+final class Ears implements LinkListener {
+    static final int PATIENCE_S = 20;
+
+    final BlockingQueue<Reading> readings = new LinkedBlockingQueue<>();
+    final BlockingQueue<String> away = new LinkedBlockingQueue<>();
+    final BlockingQueue<String> lost = new LinkedBlockingQueue<>();
+    volatile List<String> sensors = List.of();
+    volatile long brokenLines;
+
+    @Override
+    public void reading(List<String> names, Reading reading, long broken) {
+        sensors = names;
+        brokenLines = broken;
+        readings.add(reading);
+    }
+
+    @Override
+    public void away(String why) {
+        away.add(why);
+    }
+
+    @Override
+    public void lost(String why) {
+        lost.add(why);
+    }
+
+    /** The next reading that has what is looked for. */
+    Reading await(String what, Predicate<Reading> wanted) throws InterruptedException {
+        Reading reading = readings.poll(PATIENCE_S, TimeUnit.SECONDS);
+        while (reading != null && !wanted.test(reading)) {
+            reading = readings.poll(PATIENCE_S, TimeUnit.SECONDS);
+        }
+        assertThat(reading).as(what).isNotNull();
+        return reading;
+    }
+
+    String awaitAway() throws InterruptedException {
+        String why = away.poll(PATIENCE_S, TimeUnit.SECONDS);
+        assertThat(why).as("told that it is away").isNotNull();
+        return why;
+    }
+}
