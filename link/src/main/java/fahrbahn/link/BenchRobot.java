@@ -31,21 +31,31 @@ public final class BenchRobot {
     private static final double HALF_SPACING_MM = 9.5;
     private static final double FULL_READING = 1023;
 
-    private static final Eye LEFT = new Eye(HALF_SPACING_MM, 236, 742, 3.2);
-    private static final Eye RIGHT = new Eye(-HALF_SPACING_MM, 191, 655, 2.6);
+    /** What a sensor reports in full darkness. */
+    private static final double ZERO = 18;
 
-    private record Eye(double leftMm, double dark, double light, double noise) {
-        double reading(double placeMm, double lineMm, Random random) {
-            double covered = Spot.coverage(placeMm + leftMm - lineMm, LINE_WIDTH_MM, SPOT_SIGMA_MM);
-            return rounded(light + (dark - light) * covered + noise * random.nextGaussian());
+    /** What its own lamp brings back from the air under a lifted robot, over {@link #ZERO}. */
+    private static final double AIR = 21;
+
+    /** A sweep to both sides takes this long, there and back. */
+    private static final double SWEEP_S = 2.4;
+
+    private static final double SWEEP_MM = 60;
+
+    /** The left sensor sits where room light gets in. */
+    private static final Eye LEFT = new Eye(HALF_SPACING_MM, 236, 742, 3.2, 0.09);
+
+    private static final Eye RIGHT = new Eye(-HALF_SPACING_MM, 191, 655, 2.6, 0.012);
+
+    /** @param roomShare of the light it works with that comes from the room and not from its lamp */
+    private record Eye(double leftMm, double dark, double light, double noise, double roomShare) {
+        double reading(double placeMm) {
+            return light + (dark - light) * Spot.coverage(placeMm + leftMm, LINE_WIDTH_MM, SPOT_SIGMA_MM);
         }
 
-        double onDark(Random random) {
-            return rounded(dark + noise * random.nextGaussian());
-        }
-
-        private static double rounded(double reading) {
-            return Math.max(0, Math.min(FULL_READING, Math.rint(reading)));
+        double reported(double even, boolean lamp, Random random) {
+            double lit = lamp ? even : ZERO + roomShare * (even - ZERO);
+            return Math.max(0, Math.min(FULL_READING, Math.rint(lit + noise * random.nextGaussian())));
         }
     }
 
@@ -55,6 +65,10 @@ public final class BenchRobot {
     private double goalMm = ON_LIGHT_MM;
     private double slideMmPerS;
     private boolean onDarkPatch;
+    private boolean lamp = true;
+    private boolean lifted;
+    private boolean sweeping;
+    private double sweptS;
 
     /** @param seed of the noise; the same seed gives the same readings */
     public BenchRobot(long seed) {
@@ -66,12 +80,37 @@ public final class BenchRobot {
         Check.finite("placeMm", newPlaceMm);
         placeMm = Math.max(-REACH_MM, Math.min(REACH_MM, newPlaceMm));
         goalMm = placeMm;
+        putDown();
+    }
+
+    private void putDown() {
         onDarkPatch = false;
+        lifted = false;
+        sweeping = false;
     }
 
     /** Puts it down on a patch as dark as the line and wide enough for both sensors. */
     public synchronized void placeOnDark() {
+        putDown();
         onDarkPatch = true;
+    }
+
+    /** Switches the sensors' own lamps. */
+    public synchronized void lamp(boolean on) {
+        lamp = on;
+    }
+
+    /** Lifts it off the mat; putting it down anywhere ends that. */
+    public synchronized void lift() {
+        putDown();
+        lifted = true;
+    }
+
+    /** Moves it to and fro over ground and line until it is put down anywhere. */
+    public synchronized void sweep() {
+        putDown();
+        sweeping = true;
+        sweptS = 0;
     }
 
     /** Slides it to a place. @param speedMmPerS above 0 */
@@ -80,7 +119,7 @@ public final class BenchRobot {
         Check.positive("speedMmPerS", speedMmPerS);
         goalMm = Math.max(-REACH_MM, Math.min(REACH_MM, newGoalMm));
         slideMmPerS = speedMmPerS;
-        onDarkPatch = false;
+        putDown();
     }
 
     public synchronized double placeMm() {
@@ -90,19 +129,33 @@ public final class BenchRobot {
     /** The next reading, one period after the last. */
     public synchronized Reading tick() {
         double t = ticks * PERIOD_S;
-        double step = slideMmPerS * PERIOD_S;
-        placeMm += Math.max(-step, Math.min(step, goalMm - placeMm));
+        move();
         ticks++;
-        double[] values = {
-            onDarkPatch ? LEFT.onDark(random) : LEFT.reading(placeMm, 0, random),
-            onDarkPatch ? RIGHT.onDark(random) : RIGHT.reading(placeMm, 0, random)
-        };
+        double[] values = {see(LEFT), see(RIGHT)};
         return new Reading(t, "", placeMm, values);
     }
 
+    private void move() {
+        if (sweeping) {
+            sweptS += PERIOD_S;
+            placeMm = SWEEP_MM * Math.sin(2 * Math.PI * sweptS / SWEEP_S);
+            goalMm = placeMm;
+            return;
+        }
+        double step = slideMmPerS * PERIOD_S;
+        placeMm += Math.max(-step, Math.min(step, goalMm - placeMm));
+    }
+
+    private double see(Eye eye) {
+        if (lifted) {
+            return eye.reported(ZERO + AIR, lamp, random);
+        }
+        return eye.reported(onDarkPatch ? eye.dark() : eye.reading(placeMm), lamp, random);
+    }
+
     /**
-     * Does what a line of text asks: {@code light}, {@code dark}, {@code at MM}, {@code slide MM MM_PER_S}. Anything else is
-     * ignored: a robot cannot argue.
+     * Does what a line of text asks: {@code light}, {@code dark}, {@code at MM}, {@code slide MM MM_PER_S}, {@code sweep},
+     * {@code lift}, {@code lamp on}, {@code lamp off}. Anything else is ignored: a robot cannot argue.
      */
     public void obey(String line) {
         String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
@@ -110,6 +163,9 @@ public final class BenchRobot {
             switch (words[0]) {
                 case "light" -> place(ON_LIGHT_MM);
                 case "dark" -> placeOnDark();
+                case "sweep" -> sweep();
+                case "lift" -> lift();
+                case "lamp" -> lamp(!words[1].equals("off"));
                 case "at" -> place(Double.parseDouble(words[1]));
                 case "slide" -> slideTo(Double.parseDouble(words[1]), Double.parseDouble(words[2]));
                 default -> {}

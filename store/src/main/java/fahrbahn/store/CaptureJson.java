@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Reading;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -23,6 +24,7 @@ public final class CaptureJson {
                 .put("surface", capture.surface())
                 .put("at", capture.at().toString())
                 .put("source", capture.source());
+        ConditionsJson.fill(root.putObject("conditions"), capture.conditions());
         ArrayNode names = root.putArray("sensors");
         capture.sensors().forEach(names::add);
         ArrayNode rows = root.putArray("rows");
@@ -60,7 +62,8 @@ public final class CaptureJson {
                 readings.add(new Reading(
                         row.path(0).asDouble(Double.NaN), surface, row.path(1).asDouble(Double.NaN), values));
             }
-            return new Capture(id, surface, instant(root), root.text("source"), sensors, readings);
+            Conditions conditions = ConditionsJson.read(root.objectOrNothing("conditions"));
+            return new Capture(id, surface, instant(root), root.text("source"), sensors, readings, conditions);
         } catch (BadValueException refused) {
             throw new BadFileException("capture " + id + ": " + refused.getMessage(), refused);
         }

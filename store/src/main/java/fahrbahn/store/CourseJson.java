@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
@@ -31,14 +32,29 @@ public final class CourseJson {
         return Documents.parse(json, CourseJson::course);
     }
 
+    /** A course that need not be finished. @throws BadFileException naming the field, the value and what was expected */
+    public static Draft parseDraft(String json) throws BadFileException {
+        return Documents.parse(json, CourseJson::draft);
+    }
+
+    /** The same from a file. */
+    public static Draft readDraft(Path file) throws BadFileException {
+        return Documents.read(file, "course", CourseJson::draft);
+    }
+
     private static Course course(Fields root) {
+        Draft draft = draft(root);
+        return root.make(draft::course);
+    }
+
+    private static Draft draft(Fields root) {
         Documents.checkFormat(root, FORMAT, VERSION);
         Fields table = root.object("table");
         Fields start = root.object("start");
         Pose pose = new Pose(start.number("xMm"), start.number("yMm"), Math.toRadians(start.number("headingDeg", 0)));
         List<Part> parts = root.objects("parts").stream().map(CourseJson::part).toList();
         Palette palette = palette(root.objectOrNothing("surfaces"));
-        return root.make(() -> new Course(
+        return root.make(() -> new Draft(
                 root.text("name"),
                 table.number("widthMm"),
                 table.number("heightMm"),
@@ -100,6 +116,11 @@ public final class CourseJson {
 
     /** A new document. */
     public static String write(Course course) {
+        return write(Draft.of(course));
+    }
+
+    /** A new document. */
+    public static String write(Draft course) {
         ObjectNode root = Fields.JSON.createObjectNode().put("format", FORMAT).put("version", VERSION);
         root.put("name", course.name());
         root.putObject("table").put("widthMm", course.widthMm()).put("heightMm", course.heightMm());

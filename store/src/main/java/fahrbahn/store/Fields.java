@@ -147,6 +147,10 @@ final class Fields {
         return child.textValue();
     }
 
+    String text(String name, String whenAbsent) {
+        return has(name) ? text(name) : whenAbsent;
+    }
+
     <E> E oneOf(String name, E[] values, Function<E, String> word) {
         String given = text(name);
         for (E value : values) {

@@ -67,7 +67,7 @@ public record Course(
         this(name, widthMm, heightMm, start, parts, closed, Palette.USUAL);
     }
 
-    private static void checkSide(String field, double sideMm) {
+    static void checkSide(String field, double sideMm) {
         Check.require(sideMm > 0 && sideMm <= LARGEST_MM, field, sideMm, "above 0, at most " + LARGEST_MM + " mm");
     }
 

@@ -22,6 +22,18 @@ public final class Raster {
         this.cells = cells;
     }
 
+    /**
+     * Cells of one's own.
+     *
+     * @param cellMm side of a cell, above 0
+     * @param cells row by row, from the table's origin; kept, not copied
+     */
+    public static Raster of(int columns, int rows, double cellMm, float[] cells) {
+        Check.positive("cellMm", cellMm);
+        Check.require(cells.length == columns * rows, "cells", cells.length, "one for each column and row");
+        return new Raster(columns, rows, cellMm, cells);
+    }
+
     public int columns() {
         return columns;
     }
@@ -70,7 +82,7 @@ public final class Raster {
      *
      * @param sigmaMm at least {@link #LEAST_BLUR_CELLS} cells, so that sampling the kernel does not change its width
      */
-    Raster blurred(double sigmaMm) {
+    public Raster blurred(double sigmaMm) {
         Check.require(
                 sigmaMm >= LEAST_BLUR_CELLS * cellMm,
                 "spotSigmaMm",
