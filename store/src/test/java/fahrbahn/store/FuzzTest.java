@@ -7,10 +7,15 @@ import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.core.readings.ReadingsFile;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
 import fahrbahn.core.trials.TrialsFile;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Random;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -68,6 +73,14 @@ class FuzzTest {
                      "lost": {"action": "by-loss", "gapError": 2}, "limits": {"steering": 50, "slowDown": 0.2}}}
             """;
 
+    /** The library for drawings logs each flaw it meets: thousands here. Held, for a logger nobody holds forgets its level. */
+    private static final Logger DRAWINGS = Logger.getLogger("com.github.weisj");
+
+    @BeforeAll
+    static void quiet() {
+        DRAWINGS.setLevel(Level.OFF);
+    }
+
     @Test
     void setups() throws Exception {
         Setup whole = SetupJson.parse(SETUP);
@@ -78,6 +91,25 @@ class FuzzTest {
     @Test
     void courses() throws Exception {
         mutate(CourseJson.write(DemoCourses.mission()), CourseJson::parse);
+    }
+
+    @Test
+    void drawingsOfCourses() throws Exception {
+        mutate(CourseSvg.write(Draft.of(DemoCourses.mission()), 20, true), CourseSvg::parse);
+    }
+
+    /** Of a small drawing: it is painted each time. */
+    @Test
+    void picturesOfMats() throws Exception {
+        String svg = """
+                <svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40">
+                  <defs><g id="a"><path d="M5 5 L50 5 A10 10 0 0 1 50 25 z" stroke="#222" stroke-width="2" fill="none"/></g>
+                  <linearGradient id="b"><stop offset="0" stop-color="red"/><stop offset="1" stop-color="#fff"/></linearGradient></defs>
+                  <rect width="60" height="40" fill="url(#b)"/><use href="#a" transform="translate(1 2) rotate(3)"/>
+                  <text x="4" y="30">mat</text><circle cx="9" cy="9" r="3" style="fill:blue;opacity:.5"/>
+                </svg>
+                """;
+        mutate(svg, text -> SvgPicture.read(text.getBytes(StandardCharsets.UTF_8), 400), 1200);
     }
 
     @Test
@@ -101,10 +133,14 @@ class FuzzTest {
     }
 
     private static void mutate(String good, Reader reader) throws Exception {
+        mutate(good, reader, MUTATIONS);
+    }
+
+    private static void mutate(String good, Reader reader, int mutations) throws Exception {
         reader.read(good);
         Random random = new Random(41);
         int refused = 0;
-        for (int i = 0; i < MUTATIONS; i++) {
+        for (int i = 0; i < mutations; i++) {
             String bad = mutation(good, random);
             long begun = System.nanoTime();
             try {
@@ -117,7 +153,7 @@ class FuzzTest {
             }
             assertThat(Duration.ofNanos(System.nanoTime() - begun)).as(bad).isLessThan(LONG);
         }
-        assertThat(refused).as("mutations that break the file").isGreaterThan(MUTATIONS / 10);
+        assertThat(refused).as("mutations that break the file").isGreaterThan(mutations / 10);
     }
 
     /** One to three times: a piece cut out, doubled, or a splinter driven in. */

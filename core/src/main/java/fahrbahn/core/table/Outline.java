@@ -30,7 +30,15 @@ public record Outline(Kind kind, double[] xMm, double[] yMm) {
 
     /** Everything on a course, lowest first. */
     public static List<Outline> of(Course course, double lineWidthMm) {
-        Path path = course.path();
+        return of(course.path(), course.palette(), lineWidthMm);
+    }
+
+    /** The same of a course that is not finished. */
+    public static List<Outline> of(Draft draft, double lineWidthMm) {
+        return of(draft.path(), draft.palette(), lineWidthMm);
+    }
+
+    private static List<Outline> of(Path path, Palette palette, double lineWidthMm) {
         List<Outline> outlines = new ArrayList<>();
         for (Path.Stretch stretch : path.stretches()) {
             if (stretch.part() instanceof Part.Ramp) {
@@ -40,8 +48,7 @@ public record Outline(Kind kind, double[] xMm, double[] yMm) {
             }
         }
         Bands.line(path, lineWidthMm).forEach(band -> outlines.add(of(Kind.LINE, band)));
-        Bands.patches(path, lineWidthMm, course.palette())
-                .forEach(patch -> outlines.add(of(patch.kind(), patch.band())));
+        Bands.patches(path, lineWidthMm, palette).forEach(patch -> outlines.add(of(patch.kind(), patch.band())));
         return List.copyOf(outlines);
     }
 
