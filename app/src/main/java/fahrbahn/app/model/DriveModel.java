@@ -19,6 +19,7 @@ import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -32,6 +33,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** The twin on a course of our own: one run with its trace, or many with the odds. */
 public final class DriveModel extends StationModel {
     private final SeasonModel season;
+    private final GainsModel gains;
     private final Clock clock;
     private final Background.Slot slot;
     private final ReadOnlyObjectWrapper<Course> course = new ReadOnlyObjectWrapper<>(DemoCourses.workshopLoop());
@@ -69,17 +71,29 @@ public final class DriveModel extends StationModel {
         }
     }
 
-    DriveModel(SeasonModel season, Background background, Clock clock) {
+    DriveModel(SeasonModel season, GainsModel gains, Background background, Clock clock) {
         this.season = season;
+        this.gains = gains;
         this.clock = clock;
         this.slot = background.new Slot();
         season.setupProperty().addListener(o -> judge());
+        season.courseProperty().addListener(o -> judge());
+        gains.freshnessProperty().addListener(o -> judge());
         judge();
     }
 
     /** Courses to choose from. */
     public List<Course> courses() {
-        return DemoCourses.all();
+        List<Course> all = new ArrayList<>();
+        // The coach's own first, once it is finished.
+        season.courseProperty()
+                .get()
+                .filter(draft -> draft.problem().isEmpty())
+                .ifPresent(draft -> all.add(draft.course()));
+        DemoCourses.all().stream()
+                .filter(c -> all.stream().noneMatch(mine -> mine.name().equals(c.name())))
+                .forEach(all::add);
+        return List.copyOf(all);
     }
 
     public ReadOnlyObjectProperty<Course> courseProperty() {
@@ -188,7 +202,7 @@ public final class DriveModel extends StationModel {
     private void judge() {
         if (odds.get().isPresent()) {
             Odds last = odds.get().get();
-            say(odds(last), Freshness.of(SetupDifference.between(last.setup(), season.setupOrGuess())));
+            say(odds(last), freshness(last.setup(), last.course()));
         } else if (drive.get().isEmpty()) {
             say(
                     Verdict.open("Press Space: the twin drives the " + course().name() + " once with the gains as set."
@@ -196,8 +210,22 @@ public final class DriveModel extends StationModel {
                     Freshness.missing("no run"));
         } else {
             Drive last = drive.get().get();
-            say(verdict(last), Freshness.of(SetupDifference.between(last.setup(), season.setupOrGuess())));
+            say(verdict(last), freshness(last.setup(), last.course()));
         }
+    }
+
+    /** Stale when it drove with another setup or on another course, or with gains that are stale themselves. */
+    private Freshness freshness(Setup drivenWith, Course drivenOn) {
+        List<String> reasons = new ArrayList<>();
+        SetupDifference.between(drivenWith, season.setupOrGuess()).forEach(d -> reasons.add(d.toString()));
+        if (courses().stream().noneMatch(drivenOn::equals)) {
+            reasons.add("the course has been changed");
+        }
+        Freshness chosen = gains.freshnessProperty().get();
+        if (reasons.isEmpty() && chosen.mark() == Freshness.Mark.STALE) {
+            return new Freshness(chosen.mark(), "with gains that are: " + chosen.reason(), chosen.repair());
+        }
+        return Freshness.stale(reasons, "").repairedBy("drive again: Space", Station.DRIVE);
     }
 
     private static Verdict odds(Odds last) {

@@ -5,9 +5,12 @@ import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.readings.Conditions.Matter;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SetupDifference;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -43,6 +46,8 @@ public final class GainsModel extends StationModel {
         this.slot = background.new Slot();
         season.setupProperty().addListener(o -> compute());
         season.gainsChosenForProperty().addListener(o -> judge());
+        season.gainsChosenUnderProperty().addListener(o -> judge());
+        season.conditionsProperty().addListener(o -> judge());
         compute();
     }
 
@@ -92,7 +97,14 @@ public final class GainsModel extends StationModel {
         if (chosenFor.isEmpty()) {
             return Freshness.missing("no gains chosen");
         }
-        return Freshness.of(SetupDifference.physical(chosenFor.get(), season.setupOrGuess()));
+        List<String> reasons = new ArrayList<>();
+        season.gainsChosenUnderProperty()
+                .get()
+                .ifPresent(then -> then.changesTo(season.conditionsNow()).stream()
+                        .filter(c -> c.matter() == Matter.BATTERY || c.matter() == Matter.WHEELS)
+                        .forEach(c -> reasons.add(c.words())));
+        SetupDifference.physical(chosenFor.get(), season.setupOrGuess()).forEach(d -> reasons.add(d.toString()));
+        return Freshness.stale(reasons, "").repairedBy("take the pair worked out anew: U", Station.GAINS);
     }
 
     private static Verdict verdict(GainsPicture picture) {

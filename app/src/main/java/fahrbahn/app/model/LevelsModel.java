@@ -35,6 +35,7 @@ public final class LevelsModel extends StationModel {
         this.measure = measure;
         season.captures().addListener((InvalidationListener) o -> update());
         season.setupProperty().addListener(o -> update());
+        measure.freshnessProperty().addListener(o -> update());
         update();
     }
 
@@ -50,7 +51,7 @@ public final class LevelsModel extends StationModel {
         if (found.isEmpty()) {
             say(
                     Verdict.open("Levels need light and dark. Go to Measure and capture both."),
-                    Freshness.missing("no captures"));
+                    Freshness.missing("no captures").repairedBy("capture light and dark: L, D", Station.MEASURE));
         } else {
             say(verdict(found), freshness());
         }
@@ -104,7 +105,16 @@ public final class LevelsModel extends StationModel {
                         : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + "."));
     }
 
+    /** Stale with the captures, or while the robot has other numbers. */
     private Freshness freshness() {
+        Freshness captures = measure.freshnessProperty().get();
+        if (captures.mark() == Freshness.Mark.STALE) {
+            return new Freshness(captures.mark(), "from captures that are: " + captures.reason(), captures.repair());
+        }
+        return onRobot().repairedBy("use these levels on the robot: U", Station.LEVELS);
+    }
+
+    private Freshness onRobot() {
         Optional<Setup> setup = season.setupProperty().get();
         if (setup.isEmpty()) {
             return Freshness.stale("not used on the robot yet");

@@ -1,63 +1,69 @@
 package fahrbahn.app.model;
 
+import fahrbahn.core.quality.CaptureReport;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.quality.SurfacePair;
+import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.readings.ReadingsFile;
-import fahrbahn.core.readings.SurfaceStats;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.ReadingsCsv;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 
-/** Captures of surfaces, live or from a file, and whether they can be trusted. */
+/** Captures of surfaces, live, from a file or pasted, and whether they can be trusted. */
 public final class MeasureModel extends StationModel {
-    /** Readings in a capture: enough for a standard deviation known to 8 % (1/sqrt(2n)). */
-    static final int READINGS_PER_CAPTURE = 80;
-
-    /** Below so many the standard deviation is off by a fifth or more. */
-    private static final int FEW_READINGS = 12;
-
     /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
     private static final Duration STAYS_FRESH = Duration.ofHours(12);
+
+    /** Contrast this many times the noise is more than any law asks for. */
+    private static final double PLENTY = 30;
 
     private final SeasonModel season;
     private final LiveModel live;
     private final Clock clock;
     private final Background background;
+    private final Background.Slot slot;
     private final Consumer<String> told;
-    private final ReadOnlyStringWrapper capturing = new ReadOnlyStringWrapper("");
-    private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(0);
-    private final List<Reading> collected = new ArrayList<>();
+    private final Capturer capturer = new Capturer(this::keep);
+    private final ReadOnlyObjectWrapper<Survey> survey = new ReadOnlyObjectWrapper<>(Survey.EMPTY);
 
     MeasureModel(SeasonModel season, LiveModel live, Clock clock, Background background, Consumer<String> told) {
         this.season = season;
         this.live = live;
         this.clock = clock;
         this.background = background;
+        this.slot = background.new Slot();
         this.told = told;
-        live.addHearer(this::hear);
+        live.addHearer(capturer::hear);
         live.statusProperty().addListener(o -> {
             if (live.statusProperty().get().phase() == LiveModel.Phase.NONE) {
-                stop();
+                capturer.stop();
             }
         });
-        season.captures().addListener((InvalidationListener) o -> update());
-        season.setupProperty().addListener(o -> update());
-        update();
+        season.captures().addListener((InvalidationListener) o -> survey());
+        season.setupProperty().addListener(o -> survey());
+        season.conditionsProperty().addListener(o -> judge());
+        season.columnsProperty().addListener(o -> mapColumns());
+        mapColumns();
+        survey();
     }
 
     public SeasonModel season() {
@@ -68,97 +74,139 @@ public final class MeasureModel extends StationModel {
         return live;
     }
 
-    /** The surface being captured; empty when none is. */
-    public ReadOnlyStringProperty capturingProperty() {
-        return capturing.getReadOnlyProperty();
+    /** Puts words on the notice line. */
+    public void tell(String words) {
+        told.accept(words);
     }
 
-    /** How far the capture is, 0 to 1. */
+    /** What the captures say; empty until there are some. */
+    public ReadOnlyObjectProperty<Survey> surveyProperty() {
+        return survey.getReadOnlyProperty();
+    }
+
+    /** The surface being captured; empty when none is. */
+    public ReadOnlyStringProperty capturingProperty() {
+        return capturer.capturingProperty();
+    }
+
+    /** How far the capture is, 0 to 1; below 0 while it goes on until it is stopped. */
     public ReadOnlyDoubleProperty progressProperty() {
-        return progress.getReadOnlyProperty();
+        return capturer.progressProperty();
     }
 
     /** Takes the next readings as this surface. */
     public void capture(String surface) {
-        if (live.statusProperty().get().phase() == LiveModel.Phase.NONE) {
-            told.accept(
-                    "No robot is connected, so there is nothing to capture. Connect one, or import a file of readings.");
-            return;
-        }
-        collected.clear();
-        progress.set(0);
-        capturing.set(surface);
-    }
-
-    private void hear(Reading reading) {
-        if (capturing.get().isEmpty()) {
-            return;
-        }
-        collected.add(reading);
-        progress.set((double) collected.size() / READINGS_PER_CAPTURE);
-        if (collected.size() == READINGS_PER_CAPTURE) {
-            String source = live.statusProperty().get().source();
-            season.addCaptures(
-                    List.of(new Capture(newId(), capturing.get(), clock.instant(), source, live.sensors(), collected)));
-            stop();
+        String name = surface.strip();
+        if (name.isEmpty()) {
+            tell("The surface has no name. Type one, like carpet or tape, then capture.");
+        } else if (connected()) {
+            capturer.begin(name);
         }
     }
 
-    private void stop() {
-        collected.clear();
-        capturing.set("");
-        progress.set(0);
+    /** Begins a sweep or a slide; the second call ends it. */
+    public void toggle(String surface) {
+        if (capturingProperty().get().equals(surface)) {
+            int readings = capturer.finish();
+            if (readings < 2) {
+                tell("No readings came while the " + surface + " ran, so there is nothing to keep.");
+            }
+        } else if (connected()) {
+            capturer.beginOpen(surface);
+        }
+    }
+
+    private boolean connected() {
+        boolean connected = live.statusProperty().get().phase() != LiveModel.Phase.NONE;
+        if (!connected) {
+            tell("No robot is connected, so there is nothing to capture. Connect one, or import a file of readings.");
+        }
+        return connected;
+    }
+
+    /** Notes that the sensors' lamps are switched, and asks the robot to switch them if it can. */
+    public void switchLamps() {
+        Lamp next = season.conditionsProperty().get().lamp() == Lamp.ON ? Lamp.OFF : Lamp.ON;
+        live.send("lamp " + next.word());
+        season.changeConditions(c -> c.withLamp(next));
+    }
+
+    private void keep(String surface, List<Reading> readings) {
+        String source = live.statusProperty().get().source();
+        season.addCaptures(List.of(new Capture(
+                newId(), surface, clock.instant(), source, live.sensors(), readings, season.conditionsNow())));
+    }
+
+    public void remove(Capture capture) {
+        season.removeCapture(capture);
     }
 
     /** Brings in a file; each surface it names becomes a capture, all in one step. */
     public void importFile(Path file) {
-        background.run("Reading " + file.getFileName(), () -> readFile(file), outcome -> outcome.accept(this));
+        bringIn(file.getFileName().toString(), () -> ReadingsImport.file(file, importing(file.getFileName() + "")));
     }
 
-    /** What reading a file came to: captures, or words about what is wrong with it. */
-    private Consumer<MeasureModel> readFile(Path file) {
-        try {
-            List<Capture> captures =
-                    captures(ReadingsCsv.read(file), file.getFileName().toString(), clock.instant());
-            return model -> model.season.addCaptures(captures);
-        } catch (BadFileException broken) {
-            return model -> model.told.accept(broken.getMessage());
-        }
+    /** The same from text on the clipboard. */
+    public void paste(String text) {
+        bringIn("what was pasted", () -> ReadingsImport.text(text, importing("pasted")));
     }
 
-    private static List<Capture> captures(ReadingsFile file, String source, Instant at) throws BadFileException {
-        Map<String, List<Reading>> bySurface = new LinkedHashMap<>();
-        for (Reading reading : file.readings()) {
-            bySurface.computeIfAbsent(reading.surface(), s -> new ArrayList<>()).add(reading);
-        }
-        List<Capture> captures = new ArrayList<>();
-        for (Map.Entry<String, List<Reading>> surface : bySurface.entrySet()) {
-            if (surface.getKey().isEmpty()) {
-                throw new BadFileException(
-                        source + ": " + Words.count(surface.getValue().size(), "reading has", "readings have")
-                                + " no surface. Add a column 'surface' that says dark or light. Nothing was imported");
+    private ReadingsImport importing(String source) {
+        return new ReadingsImport(
+                source, clock.instant(), season.columnsProperty().get(), robotSensors(), season.conditionsNow());
+    }
+
+    private void bringIn(String what, Supplier<ReadingsImport.Outcome> work) {
+        background.run("Reading " + what, work, outcome -> {
+            if (outcome.problem().isEmpty()) {
+                season.addCaptures(outcome.captures());
+            } else {
+                tell(outcome.problem());
             }
-            if (surface.getValue().size() < 2) {
-                throw new BadFileException(source + ": only one reading on '" + surface.getKey()
-                        + "'; at least 2 are needed. Nothing was imported");
-            }
-            captures.add(new Capture(newId(), surface.getKey(), at, source, file.sensors(), surface.getValue()));
-        }
-        return captures;
+        });
     }
 
-    private static String newId() {
+    static String newId() {
         return UUID.randomUUID().toString();
     }
 
-    /** The newest capture of a surface. */
-    public Optional<Capture> latest(String surface) {
-        return season.captures().stream()
-                .filter(c -> c.surface().equals(surface))
-                .reduce((older, newer) -> newer);
+    private List<String> robotSensors() {
+        return season.setupOrGuess().robot().sensors().stream()
+                .map(Sensor::name)
+                .toList();
     }
 
-    private void update() {
+    private void mapColumns() {
+        live.map(season.columnsProperty().get(), robotSensors());
+    }
+
+    /** What each column of the connected robot is taken for. */
+    public List<ColumnMap.Match> matches() {
+        return season.columnsProperty().get().match(live.columns(), robotSensors());
+    }
+
+    /** Says by hand which sensor a column is. */
+    public void mapColumn(String column, String sensor) {
+        season.changeColumns(season.columnsProperty().get().with(column, sensor));
+    }
+
+    /** The newest capture of a surface with the lamps on. */
+    public Optional<Capture> latest(String surface) {
+        return Survey.latest(season.captures(), surface, Lamp.ON);
+    }
+
+    private void survey() {
+        mapColumns();
+        List<Capture> captures = List.copyOf(season.captures());
+        Setup setup = season.setupOrGuess();
+        judge();
+        slot.run("Judging the captures", () -> Survey.of(captures, setup), found -> {
+            survey.set(found);
+            judge();
+        });
+    }
+
+    private void judge() {
         Optional<Capture> dark = latest(Capture.DARK);
         Optional<Capture> light = latest(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
@@ -173,53 +221,57 @@ public final class MeasureModel extends StationModel {
                             "Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")),
                     Freshness.missing(lightLacks ? "no light" : "no dark"));
         } else {
-            judge(dark.get(), light.get());
+            say(verdict(dark.get(), light.get()), freshness(dark.get(), light.get()));
         }
     }
 
-    private void judge(Capture dark, Capture light) {
-        Instant older = dark.at().isBefore(light.at()) ? dark.at() : light.at();
-        Duration age = Duration.between(older, clock.instant());
-        Freshness freshness = age.compareTo(STAYS_FRESH) > 0
-                ? Freshness.stale("captured " + Words.count(age.toHours(), "hour", "hours") + " ago")
-                : Freshness.FRESH;
-        say(verdict(dark, light), freshness);
+    /** A capture lasts as long as the sensors see what they saw: venue, lamps and height unchanged, and not overnight. */
+    private Freshness freshness(Capture dark, Capture light) {
+        Capture older = dark.at().isBefore(light.at()) ? dark : light;
+        Conditions now = season.conditionsNow();
+        List<String> reasons = new ArrayList<>(older.conditions().changesTo(now).stream()
+                .filter(c -> c.matter() != Conditions.Matter.BATTERY && c.matter() != Conditions.Matter.WHEELS)
+                .map(Conditions.Change::words)
+                .toList());
+        Duration age = Duration.between(older.at(), clock.instant());
+        if (age.compareTo(STAYS_FRESH) > 0) {
+            reasons.add("captured " + Words.count(age.toHours(), "hour", "hours") + " ago");
+        }
+        boolean lampsOff = now.lamp() == Lamp.OFF;
+        return Freshness.stale(reasons, "")
+                .repairedBy(
+                        lampsOff ? "switch the lamps on again: O" : "capture light and dark again: L, D",
+                        Station.MEASURE);
     }
 
-    private static Verdict verdict(Capture dark, Capture light) {
-        List<String> shared =
-                light.sensors().stream().filter(dark.sensors()::contains).toList();
-        if (shared.isEmpty()) {
+    private Verdict verdict(Capture dark, Capture light) {
+        Survey known = survey.get();
+        List<CaptureReport> judged = known.captures().stream()
+                .filter(r ->
+                        r.capture().id().equals(dark.id()) || r.capture().id().equals(light.id()))
+                .toList();
+        if (judged.size() < 2) {
+            return Verdict.open("Judging the captures.");
+        }
+        if (known.pairs().isEmpty()) {
             return Verdict.stop("The captures of dark and light share no sensor (" + String.join(", ", dark.sensors())
                     + " and " + String.join(", ", light.sensors()) + "). Capture both with the same robot.");
         }
-        int fewest = Math.min(dark.readings().size(), light.readings().size());
-        String weakest = "";
-        double weakestSteps = Double.POSITIVE_INFINITY;
-        double itsContrast = 0;
-        double itsNoise = 0;
-        for (String sensor : shared) {
-            SurfaceStats onDark = SurfaceStats.of(dark.values(sensor), 0);
-            SurfaceStats onLight = SurfaceStats.of(light.values(sensor), 0);
-            double contrast = Math.abs(onLight.mean() - onDark.mean());
-            double noise = Math.max(onDark.sd(), onLight.sd());
-            if (contrast / noise < weakestSteps || weakest.isEmpty()) {
-                weakest = sensor;
-                weakestSteps = contrast / noise;
-                itsContrast = contrast;
-                itsNoise = noise;
-            }
+        Optional<Finding> worst = Stream.concat(
+                        known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))
+                .max(Comparator.comparing(Finding::weight));
+        if (worst.isPresent() && worst.get().weight() == Finding.Weight.STOP) {
+            return Verdict.stop(FindingWords.of(worst.get()));
         }
-        String numbers = "Sensor " + weakest + " has the least contrast for its noise: " + Words.number(itsContrast)
-                + " against " + Words.number(itsNoise, 2);
-        if (!(weakestSteps > 8)) {
-            return Verdict.stop(
-                    numbers + ". Dark and light are too alike: check its height, its lamp and where it stood.");
+        SurfacePair weakest = known.pairs().values().stream()
+                .min(Comparator.comparingDouble(p -> p.contrast() / p.noise()))
+                .orElseThrow();
+        String numbers = "Sensor " + weakest.sensor() + " has the least contrast for its noise: "
+                + Words.number(weakest.contrast()) + " against " + Words.number(weakest.noise(), 2) + ".";
+        if (worst.isPresent() && worst.get().weight() == Finding.Weight.CARE) {
+            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers);
         }
-        if (fewest < FEW_READINGS) {
-            return Verdict.care(
-                    numbers + ", but from " + fewest + " readings only. Capture longer before you trust it.");
-        }
-        return Verdict.good(numbers + ". " + (weakestSteps > 30 ? "Plenty." : "Enough.") + " Go on to Levels.");
+        boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
+        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " Go on to Levels.");
     }
 }

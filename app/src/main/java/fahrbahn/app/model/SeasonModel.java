@@ -14,6 +14,7 @@ import fahrbahn.store.Change;
 import fahrbahn.store.ColumnMapJson;
 import fahrbahn.store.ConditionsJson;
 import fahrbahn.store.CourseJson;
+import fahrbahn.store.EntriesJson;
 import fahrbahn.store.FactJson;
 import fahrbahn.store.Revision;
 import fahrbahn.store.RunJson;
@@ -55,6 +56,9 @@ public final class SeasonModel {
     static final String COLUMNS = "columns";
     static final String COURSE = "course";
 
+    /** What has been typed on a bench card, by card. */
+    static final String ENTRIES = "entries";
+
     /** The setup that the gains were last chosen for. */
     static final String CHOSEN_FOR = "chosen-for";
 
@@ -76,6 +80,9 @@ public final class SeasonModel {
     private final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObservableMap<Constant, Fact> facts = FXCollections.observableMap(new EnumMap<>(Constant.class));
     private final ObservableMap<Constant, Fact> shownFacts = FXCollections.unmodifiableObservableMap(facts);
+    private final ObservableMap<String, List<List<Double>>> entries = FXCollections.observableHashMap();
+    private final ObservableMap<String, List<List<Double>>> shownEntries =
+            FXCollections.unmodifiableObservableMap(entries);
     private final ObservableList<Capture> captures = FXCollections.observableArrayList();
     private final ObservableList<RunRecord> runs = FXCollections.observableArrayList();
     // Made once: a listener on a wrapper that nobody keeps would be lost with it.
@@ -93,7 +100,8 @@ public final class SeasonModel {
         this.writer = writer;
         this.interfaceThread = interfaceThread;
         this.failed = failed;
-        for (String kind : List.of(CONDITIONS, SETUP, CHOSEN_FOR, CHOSEN_UNDER, COLUMNS, FACT, COURSE, CAPTURE, RUN)) {
+        for (String kind :
+                List.of(CONDITIONS, SETUP, CHOSEN_FOR, CHOSEN_UNDER, COLUMNS, FACT, ENTRIES, COURSE, CAPTURE, RUN)) {
             for (Map.Entry<String, String> document : file.documents(kind).entrySet()) {
                 show(Change.put(kind, document.getKey(), document.getValue()));
             }
@@ -142,6 +150,15 @@ public final class SeasonModel {
     /** The course that is being laid; empty until one has been begun. */
     public ReadOnlyObjectProperty<Optional<Draft>> courseProperty() {
         return course.getReadOnlyProperty();
+    }
+
+    /** What has been typed on each bench card, a row an entry. */
+    public ObservableMap<String, List<List<Double>>> entries() {
+        return shownEntries;
+    }
+
+    public void changeEntries(String card, List<List<Double>> rows) {
+        apply(List.of(Change.put(ENTRIES, card, EntriesJson.write(rows))));
     }
 
     /** Constants that have been measured. */
@@ -321,6 +338,13 @@ public final class SeasonModel {
             case COLUMNS -> columns.set(body.isEmpty() ? ColumnMap.AS_NAMED : ColumnMapJson.parse(body.get()));
             case COURSE ->
                 course.set(body.isEmpty() ? Optional.empty() : Optional.of(CourseJson.parseDraft(body.get())));
+            case ENTRIES -> {
+                if (body.isPresent()) {
+                    entries.put(change.id(), EntriesJson.parse(body.get()));
+                } else {
+                    entries.remove(change.id());
+                }
+            }
             case FACT -> {
                 if (body.isPresent()) {
                     Fact fact = FactJson.parse(body.get());

@@ -3,6 +3,7 @@ package fahrbahn.app.model;
 /** The stops along the road, in the order of the work. */
 public enum Station {
     ROBOT("Robot"),
+    TABLE("Table"),
     MEASURE("Measure"),
     LEVELS("Levels"),
     GAINS("Gains"),

@@ -15,6 +15,7 @@ public final class Workshop {
     private final SeasonModel season;
     private final LiveModel live;
     private final RobotModel robot;
+    private final TableModel table;
     private final MeasureModel measure;
     private final LevelsModel levels;
     private final GainsModel gains;
@@ -33,13 +34,15 @@ public final class Workshop {
         Background background = new Background(worker, interfaceThread, this::tell);
         season = new SeasonModel(file, writer, interfaceThread, this::tell);
         live = new LiveModel(System::nanoTime, this::tell);
-        robot = new RobotModel(season, this::tell);
         measure = new MeasureModel(season, live, clock, background, this::tell);
+        robot = new RobotModel(season, background, new BenchModel(season, measure, clock, this::tell), this::tell);
+        table = new TableModel(season, background, this::tell);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, background);
-        drive = new DriveModel(season, background, clock);
+        drive = new DriveModel(season, gains, background, clock);
         runs = new RunsModel(season, clock);
         stations.put(Station.ROBOT, robot);
+        stations.put(Station.TABLE, table);
         stations.put(Station.MEASURE, measure);
         stations.put(Station.LEVELS, levels);
         stations.put(Station.GAINS, gains);
@@ -70,6 +73,10 @@ public final class Workshop {
 
     public RobotModel robot() {
         return robot;
+    }
+
+    public TableModel table() {
+        return table;
     }
 
     public MeasureModel measure() {

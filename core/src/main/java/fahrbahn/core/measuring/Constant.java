@@ -17,11 +17,16 @@ public enum Constant {
             s -> s.robot().drive().freeSpeedMmPerS(),
             (s, v) -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(v))),
     TRACK_WIDTH(
-            "track width",
+            "turning width",
             0.08,
             Set.of(Matter.WHEELS),
-            s -> s.robot().drive().trackWidthMm(),
-            (s, v) -> s.withDrive(s.robot().drive().withTrackWidthMm(v))),
+            s -> s.robot().drive().effectiveTrackWidthMm(),
+            (s, v) -> s.withDrive(s.robot()
+                    .drive()
+                    .withTraits(s.robot()
+                            .drive()
+                            .traits()
+                            .withScrub(v / s.robot().drive().trackWidthMm())))),
     DEAD_ZONE(
             "dead zone",
             0.5,

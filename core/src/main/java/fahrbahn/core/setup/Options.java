@@ -153,6 +153,11 @@ public record Options(
         return new Options(weights, scaled, hysteresis * factor, patterns, newLost, outer, limits);
     }
 
+    /** The same for other sensors: nothing that names or counts them stays. */
+    public Options forOtherSensors() {
+        return new Options(List.of(), steps, hysteresis, List.of(), lost, Optional.empty(), limits);
+    }
+
     public Options withWeights(List<Double> newWeights) {
         return new Options(newWeights, steps, hysteresis, patterns, lost, outer, limits);
     }

@@ -1,13 +1,11 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.response.Spacing;
 import java.util.ArrayList;
 import java.util.List;
 
 /** What of a course is painted: the line, and what lies beside and across it. */
 final class Bands {
-    /** A turn mark is a square of this many line widths. */
-    private static final double MARK_WIDTHS = 1.25;
-
     /** A strip reaches this far to each side of the line. */
     private static final double STRIP_HALF_MM = 150;
 
@@ -63,7 +61,7 @@ final class Bands {
     /** Squares in the corners before the middle, on the side of the turn; on both sides for straight on. */
     private static void addMarks(
             List<Patch> patches, Path.Stretch stretch, Part.Crossing crossing, double lineWidthMm, Surface mark) {
-        double size = MARK_WIDTHS * lineWidthMm;
+        double size = Spacing.MARK_WIDTHS * lineWidthMm;
         Pose middle = stretch.at(stretch.lengthMm());
         for (int side = -1; side <= 1; side += 2) {
             if (crossing.way().sign() == 0 || crossing.way().sign() == side) {

@@ -14,6 +14,12 @@ public record BumpClearance(double leastMm, double atMm) {
     /** A fifth of a millimetre of way moves the clearance by far less. */
     private static final double STEP_MM = 0.2;
 
+    /** Higher ones are no bumps. */
+    public static final double HIGHEST_MM = 30;
+
+    /** Of a bump as tables have it, our choice. */
+    private static final double USUAL_LENGTH_MM = 60;
+
     /** @param forwardMm of the part, from the turning point; at the height of the sensors */
     public static BumpClearance of(Part.Bump bump, Chassis chassis, double forwardMm) {
         double reach = bump.lengthMm() + Math.abs(forwardMm) + Math.abs(chassis.supportForwardMm());
@@ -29,5 +35,23 @@ public record BumpClearance(double leastMm, double atMm) {
             }
         }
         return new BumpClearance(least, at);
+    }
+
+    /** Highest bump of a usual length that a part clears, mm; at most {@link #HIGHEST_MM}. */
+    public static double highestMm(Chassis chassis, double forwardMm) {
+        double low = 0;
+        double high = HIGHEST_MM;
+        if (of(new Part.Bump(USUAL_LENGTH_MM, high), chassis, forwardMm).leastMm() >= 0) {
+            return high;
+        }
+        while (high - low > 0.05) {
+            double middle = (low + high) / 2;
+            if (of(new Part.Bump(USUAL_LENGTH_MM, middle), chassis, forwardMm).leastMm() >= 0) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
     }
 }

@@ -1,0 +1,35 @@
+package fahrbahn.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Rows of numbers typed by hand, as a document. */
+public final class EntriesJson {
+    private EntriesJson() {}
+
+    public static String write(List<List<Double>> rows) {
+        ObjectNode root = Fields.JSON.createObjectNode();
+        ArrayNode list = root.putArray("rows");
+        for (List<Double> row : rows) {
+            ArrayNode numbers = list.addArray();
+            row.forEach(numbers::add);
+        }
+        return root.toString();
+    }
+
+    /** @throws BadFileException naming what is wrong in the document */
+    public static List<List<Double>> parse(String json) throws BadFileException {
+        return Documents.parse(json, root -> {
+            List<List<Double>> rows = new ArrayList<>();
+            for (JsonNode row : root.raw("rows")) {
+                List<Double> numbers = new ArrayList<>();
+                row.forEach(number -> numbers.add(number.asDouble()));
+                rows.add(List.copyOf(numbers));
+            }
+            return List.copyOf(rows);
+        });
+    }
+}
