@@ -2,8 +2,13 @@ package fahrbahn.app;
 
 import fahrbahn.app.model.Freshness;
 import fahrbahn.app.model.LiveModel;
+import fahrbahn.app.model.MatModel;
 import fahrbahn.app.model.Station;
 import fahrbahn.app.model.Workshop;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Pose;
+import fahrbahn.store.CourseSvg;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -12,11 +17,13 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -29,7 +36,18 @@ public final class Shots extends Application {
 
     private static final int MOST_FRAMES = 1800;
 
-    private record Step(Station station, Runnable before, BooleanSupplier ready) {}
+    /** @param page its tab, empty for a station of one page @param before what is done there first */
+    private record Step(Station station, String page, Runnable before, BooleanSupplier ready) {
+        String file() {
+            return station.name().toLowerCase(Locale.ROOT) + (page.isEmpty() ? "" : "-" + page) + ".png";
+        }
+    }
+
+    /** Leaves shown besides the first of each station. */
+    private static final Map<Station, List<String>> PAGES = Map.of(
+            Station.ROBOT, List.of("bench", "guesses"),
+            Station.TABLE, List.of("mat", "read"),
+            Station.MEASURE, List.of("captured", "schools", "room-and-air", "link"));
 
     private final FahrbahnApp app = new FahrbahnApp();
 
@@ -49,9 +67,41 @@ public final class Shots extends Application {
         Deque<Step> steps = new ArrayDeque<>();
         for (Station station : Station.values()) {
             Runnable before = station == Station.DRIVE ? () -> robot.keyType(KeyCode.SPACE) : () -> {};
-            steps.add(new Step(station, before, () -> ready(workshop, station)));
+            steps.add(new Step(station, "", before, () -> ready(workshop, station)));
+            for (String page : PAGES.getOrDefault(station, List.of())) {
+                Runnable turn = () -> ((Button) stage.getScene().lookup("#page-" + page)).fire();
+                boolean mat = page.equals("mat");
+                steps.add(new Step(
+                        station,
+                        page,
+                        mat ? () -> importMat(workshop.table().mat(), home, turn) : turn,
+                        mat ? () -> traced(workshop.table().mat()) : () -> ready(workshop, station)));
+            }
         }
         play(stage, folder, robot, steps);
+    }
+
+    /** The club's mat comes as a drawing: the rescue course, saved and read again. */
+    private static void importMat(MatModel mat, Path home, Runnable turn) {
+        turn.run();
+        try {
+            Path file = home.resolve("Quarry mat.svg");
+            Files.writeString(file, CourseSvg.write(Draft.of(DemoCourses.rescue()), 20, true));
+            mat.open(file);
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException(unwritable);
+        }
+    }
+
+    /** Points at line and ground as soon as the mat is there, then has it followed. */
+    private static boolean traced(MatModel mat) {
+        Pose start = DemoCourses.rescue().start();
+        if (mat.importedProperty().get().isPresent() && mat.mat().isEmpty()) {
+            mat.pickLine(start.xMm() + 40, start.yMm());
+            mat.pickGround(start.xMm() + 40, start.yMm() + 60);
+            mat.follow(start.xMm() + 40, start.yMm());
+        }
+        return mat.tracedProperty().get().isPresent();
     }
 
     private static boolean ready(Workshop workshop, Station station) {
@@ -84,7 +134,7 @@ public final class Shots extends Application {
                     System.exit(1);
                 }
                 if (frame > STILL_FRAMES && still >= STILL_FRAMES) {
-                    keep(stage, folder.resolve(step.station().name().toLowerCase(Locale.ROOT) + ".png"));
+                    keep(stage, folder.resolve(step.file()));
                     steps.remove();
                     frame = 0;
                     still = 0;

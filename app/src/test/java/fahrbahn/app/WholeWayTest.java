@@ -122,6 +122,7 @@ class WholeWayTest {
     @Test
     void fromLiveReadingsToALoggedRunThatIsThereAfterReopening() throws Exception {
         assertThat(text("verdict")).contains("guesses");
+        robot.clickOn("#page-numbers");
         type("trackWidth", "136");
         until(
                 "the track width is kept",
@@ -192,6 +193,7 @@ class WholeWayTest {
         type("kp", "0.3");
         until("chosen", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
         go(Station.ROBOT);
+        robot.clickOn("#page-numbers");
         type("loopTime", "20");
         until("stale", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
         assertThat(shop().gains().freshnessProperty().get().reason()).contains("loop time (s) 0.01 to 0.02");
@@ -201,6 +203,7 @@ class WholeWayTest {
 
     @Test
     void badInputIsToldInWordsAndNothingIsLost() throws Exception {
+        robot.clickOn("#page-numbers");
         type("lineWidth", "-20");
         assertThat(text("lineWidth")).isEqualTo("-20");
         assertThat(robot.lookup(".problem").queryAll().stream().map(n -> ((Labeled) n).getText()))
@@ -235,6 +238,7 @@ class WholeWayTest {
         open(List.of(stranger.toString()));
         assertThat(text("notice")).contains("diary.fahrbahn: not a season file", "season-1.fahrbahn");
         assertThat(Files.readString(stranger)).isEqualTo("dear diary");
+        robot.clickOn("#page-numbers");
         type("trackWidth", "150");
         until("kept", () -> shop().season().setupProperty().get().isPresent());
     }

@@ -1,7 +1,8 @@
 package fahrbahn.app.demo;
 
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.readings.Reading;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
@@ -11,10 +12,11 @@ import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
-import fahrbahn.link.BenchRobot;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.CaptureJson;
 import fahrbahn.store.Change;
+import fahrbahn.store.ConditionsJson;
+import fahrbahn.store.CourseJson;
 import fahrbahn.store.RunJson;
 import fahrbahn.store.SeasonFile;
 import fahrbahn.store.SetupJson;
@@ -31,7 +33,9 @@ import java.util.List;
 
 /** Makes the demo season. Captures come from the bench robot and runs from the twin, so every number is computed, none typed. */
 public final class DemoSeason {
-    private static final int CAPTURE_READINGS = 80;
+    /** Where the made-up club works. */
+    private static final Conditions HALL = new Conditions("Old boathouse", Lamp.ON, Double.NaN, 7.9, "soft, 56 mm");
+
     private static final long SEED = 20;
 
     private DemoSeason() {}
@@ -43,17 +47,17 @@ public final class DemoSeason {
         }
         SeasonFile season = SeasonFile.create(file, clock);
         Setup setup = setup();
-        BenchRobot robot = new BenchRobot(SEED);
-        robot.placeOnDark();
-        Capture dark = capture("demo-dark", Capture.DARK, robot, clock.instant().minusSeconds(95));
-        robot.place(BenchRobot.ON_LIGHT_MM);
-        Capture light =
-                capture("demo-light", Capture.LIGHT, robot, clock.instant().minusSeconds(80));
-        season.apply(List.of(
+        List<Change> changes = new ArrayList<>(List.of(
+                Change.put("conditions", "main", ConditionsJson.write(HALL)),
                 Change.put("setup", "main", SetupJson.write(setup)),
                 Change.put("chosen-for", "main", SetupJson.write(setup)),
-                Change.put("capture", dark.id(), CaptureJson.write(dark)),
-                Change.put("capture", light.id(), CaptureJson.write(light))));
+                Change.put("chosen-under", "main", ConditionsJson.write(noted(setup))),
+                Change.put("course", "main", CourseJson.write(DemoCourses.workshopLoop()))));
+        for (Capture capture : DemoCaptures.of(SEED, clock.instant(), noted(setup))) {
+            changes.add(Change.put("capture", capture.id(), CaptureJson.write(capture)));
+        }
+        season.apply(changes);
+        season.apply(DemoBench.measured(setup, clock.instant().minusSeconds(3600), noted(setup)));
         season.apply(runs(setup, clock.instant()));
         return season;
     }
@@ -67,12 +71,8 @@ public final class DemoSeason {
         }
     }
 
-    private static Capture capture(String id, String surface, BenchRobot robot, Instant at) {
-        List<Reading> readings = new ArrayList<>();
-        for (int i = 0; i < CAPTURE_READINGS; i++) {
-            readings.add(robot.tick());
-        }
-        return new Capture(id, surface, at, "bench robot", BenchRobot.SENSORS, readings);
+    private static Conditions noted(Setup setup) {
+        return HALL.withSensorHeightMm(setup.robot().chassis().sensorHeightMm());
     }
 
     /** Three laps with softer gains, then two as they are set now. */

@@ -29,6 +29,9 @@ public final class LiveModel {
     /** Some thirty seconds at a thousand readings a second; beyond it the newest are dropped and counted. */
     private static final int MOST_WAITING = 1 << 15;
 
+    /** Baud rates to choose from, the most common first. */
+    public static final List<Integer> SERIAL_RATES = SerialLink.RATES;
+
     /** Without a reading for so long the robot counts as silent. */
     private static final long SILENT_NS = 1_500_000_000L;
 
@@ -64,6 +67,7 @@ public final class LiveModel {
     private final ObservableList<Consumer<Reading>> hearers = FXCollections.observableArrayList();
     private final LiveTrace trace = new LiveTrace();
     private final ObservableList<String> shownColumns = FXCollections.observableArrayList();
+    private final ObservableList<String> readColumns = FXCollections.unmodifiableObservableList(shownColumns);
     private ColumnMap map = ColumnMap.AS_NAMED;
     private List<String> robotSensors = List.of();
     private List<String> columns = List.of();
@@ -168,7 +172,7 @@ public final class LiveModel {
 
     /** The columns of the stream as the robot names them. */
     public ObservableList<String> columns() {
-        return FXCollections.unmodifiableObservableList(shownColumns);
+        return readColumns;
     }
 
     /** Takes in what has come since the last frame. */

@@ -11,6 +11,7 @@ import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.link.SerialLink;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -164,6 +165,11 @@ public final class MeasureModel extends StationModel {
                 tell(outcome.problem());
             }
         });
+    }
+
+    /** Looks for serial ports, which may take a moment, and hands them over. */
+    public void findPorts(Consumer<List<String>> found) {
+        background.run("Looking for serial ports", SerialLink::ports, found);
     }
 
     static String newId() {

@@ -77,6 +77,7 @@ public final class RobotModel extends StationModel {
             return true;
         } catch (BadValueException refused) {
             tell(refused.getMessage() + ".");
+            update(); // what was only shown is not so
             return false;
         }
     }
@@ -85,6 +86,20 @@ public final class RobotModel extends StationModel {
     public boolean moveSensor(int index, double forwardMm, double leftMm) {
         return change(setup -> setup.withRobot(setup.robot()
                 .withSensor(index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm)))));
+    }
+
+    /** Shows what moving a sensor would mean, without moving it; a place the setup refuses is not shown. */
+    public void previewSensor(int index, double forwardMm, double leftMm) {
+        Setup setup = season.setupOrGuess();
+        try {
+            Setup moved = setup.withRobot(setup.robot()
+                    .withSensor(
+                            index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm))));
+            shown.set(moved);
+            insightSlot.run("The layout", () -> RobotInsight.of(moved), found -> insight.set(Optional.of(found)));
+        } catch (BadValueException refused) {
+            // On the way past its neighbour a sensor is in nobody's order; where it is let go the reason is told.
+        }
     }
 
     private static double tenths(double mm) {

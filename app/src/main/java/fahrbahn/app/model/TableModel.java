@@ -30,6 +30,7 @@ public final class TableModel extends StationModel {
     private final Background background;
     private final Consumer<String> told;
     private final MatModel mat;
+    private final LookModel look;
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper(-1);
     private final ReadOnlyObjectWrapper<Draft> draft = new ReadOnlyObjectWrapper<>();
 
@@ -42,6 +43,7 @@ public final class TableModel extends StationModel {
         season.setupProperty().addListener(o -> judge());
         mat.tracedProperty().addListener(o -> judge());
         update();
+        this.look = new LookModel(season, draftProperty(), mat, background);
     }
 
     public SeasonModel season() {
@@ -50,6 +52,10 @@ public final class TableModel extends StationModel {
 
     public MatModel mat() {
         return mat;
+    }
+
+    public LookModel look() {
+        return look;
     }
 
     /** Courses to begin with, one of each kind. */

@@ -8,23 +8,38 @@ import javafx.scene.input.KeyCode;
 final class Action {
     private final KeyCode key;
     private final Button button;
+    private boolean alwaysThere;
 
     Action(String id, String words, KeyCode key, Runnable work) {
         this.key = key;
-        Label cap = new Label(key == KeyCode.SPACE ? "Space" : key.getName());
+        Label cap = new Label(name(key));
         cap.getStyleClass().add("key-cap");
         button = new Button(words, cap);
         button.setId(id);
         button.setOnAction(e -> work.run());
     }
 
+    private static String name(KeyCode key) {
+        return switch (key) {
+            case SPACE -> "Space";
+            case DELETE -> "Del";
+            default -> key.getName();
+        };
+    }
+
     Button button() {
         return button;
     }
 
-    /** True when this key was meant for it. */
+    /** Its key works although its button is not on the screen. */
+    void alwaysThere() {
+        alwaysThere = true;
+    }
+
+    /** True when this key was meant for it: its button is there to be pressed. */
     boolean take(KeyCode pressed) {
-        if (pressed != key || button.isDisabled()) {
+        boolean there = alwaysThere || button.getScene() != null && button.isVisible();
+        if (pressed != key || button.isDisabled() || !there) {
             return false;
         }
         button.fire();

@@ -6,7 +6,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** One of a few words. Choosing sets it; a choice the setup refuses is told and taken back by {@link #show}. */
 final class ChoiceField<E> extends VBox {
@@ -21,17 +20,7 @@ final class ChoiceField<E> extends VBox {
         box.setId(id);
         box.setAccessibleText(words);
         box.getItems().setAll(values);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(E value) {
-                return value == null ? "" : word.apply(value);
-            }
-
-            @Override
-            public E fromString(String text) {
-                throw new UnsupportedOperationException("the box is not editable");
-            }
-        });
+        box.setConverter(new Spoken<>(word));
         box.valueProperty().addListener((o, before, after) -> {
             if (!showing && after != null) {
                 set.accept(after);

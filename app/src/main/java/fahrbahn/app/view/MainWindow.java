@@ -30,7 +30,8 @@ public final class MainWindow extends BorderPane {
     private final Label sentence = Nodes.label("", "verdict-sentence");
     private final Label freshness = Nodes.label("", "verdict-freshness");
     private final Region tone = new Region();
-    private final HBox head = Nodes.row(tone, Nodes.grow(Nodes.column(sentence, freshness)));
+    private final Button repair = new Button();
+    private final HBox head = Nodes.row(tone, Nodes.grow(Nodes.column(sentence, freshness)), repair);
     private final VBox bench = Nodes.column();
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
@@ -46,6 +47,7 @@ public final class MainWindow extends BorderPane {
         getStyleClass().add("main-window");
         road = new Road(workshop, this::go);
         views.put(Station.ROBOT, RobotView.of(workshop.robot()));
+        views.put(Station.TABLE, TableView.of(workshop.table()));
         views.put(Station.MEASURE, MeasureView.of(workshop.measure()));
         views.put(Station.LEVELS, LevelsView.of(workshop.levels()));
         views.put(Station.GAINS, GainsView.of(workshop.gains()));
@@ -61,6 +63,10 @@ public final class MainWindow extends BorderPane {
         sentence.setMinHeight(Region.USE_PREF_SIZE);
         freshness.setId("freshness");
         tone.getStyleClass().add("tone");
+        repair.setId("repair");
+        repair.getStyleClass().add("repair");
+        repair.setMinWidth(Region.USE_PREF_SIZE);
+        repair.managedProperty().bind(repair.visibleProperty());
         head.getStyleClass().add("verdict");
         bench.getStyleClass().add("bench");
 
@@ -107,6 +113,11 @@ public final class MainWindow extends BorderPane {
             head.pseudoClassStateChanged(state, each == verdict.tone());
         }
         tone.setAccessibleText(verdict.tone().word());
+        repair.setVisible(fresh.repair().isPresent());
+        fresh.repair().ifPresent(way -> {
+            repair.setText("Shortest repair: " + way.words());
+            repair.setOnAction(e -> go(way.station()));
+        });
     }
 
     /** What went wrong last, until it is put away. */

@@ -45,13 +45,18 @@ final class NumberField extends VBox {
 
     void show(double value) {
         shown = value;
-        text.setText(Words.exact(value));
+        text.setText(words(value));
         refuse("");
+    }
+
+    /** Nothing stands where nothing is known. */
+    private static String words(double value) {
+        return Double.isNaN(value) ? "" : Words.exact(value);
     }
 
     private void commit() {
         String typed = text.getText().strip();
-        if (typed.equals(Words.exact(shown))) {
+        if (typed.equals(words(shown))) {
             refuse("");
             return;
         }

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -23,8 +24,8 @@ import javafx.scene.shape.Path;
 /** The road down the left side: a winding line with a stop for each station, its state by shape and word. */
 final class Road extends Pane {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
-    private static final double TOP = 92;
-    private static final double BETWEEN = 78;
+    private static final double TOP = 90;
+    private static final double BETWEEN = 72;
     private static final double MIDDLE = 40;
     private static final double SWING = 9;
 
@@ -85,9 +86,14 @@ final class Road extends Pane {
         stop.setId("station-" + station.name().toLowerCase(Locale.ROOT));
         stop.getStyleClass().add("stop");
         stop.setPrefSize(206, 56);
+        state.setMaxWidth(116);
+        Tooltip why = new Tooltip();
         Runnable refresh = () -> {
             Freshness freshness = workshop.station(station).freshnessProperty().get();
-            state.setText(freshness.mark().word());
+            boolean stale = freshness.mark() == Freshness.Mark.STALE;
+            state.setText(freshness.mark().word() + (stale ? ": " + freshness.reason() : ""));
+            why.setText(freshness.reason());
+            stop.setTooltip(freshness.reason().isEmpty() ? null : why);
             for (Freshness.Mark mark : Freshness.Mark.values()) {
                 stop.pseudoClassStateChanged(PseudoClass.getPseudoClass(mark.word()), mark == freshness.mark());
             }

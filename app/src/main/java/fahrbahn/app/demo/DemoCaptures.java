@@ -1,0 +1,71 @@
+package fahrbahn.app.demo;
+
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.readings.Reading;
+import fahrbahn.link.BenchRobot;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Captures of every kind, taken with the bench robot. */
+final class DemoCaptures {
+    private static final int SPOT_READINGS = 80;
+    private static final int SWEEP_READINGS = 720;
+    private static final int SLIDE_READINGS = 400;
+    private static final double SLIDE_MM = 60;
+
+    private final BenchRobot robot;
+    private final Instant now;
+    private final Conditions conditions;
+    private final List<Capture> captures = new ArrayList<>();
+
+    private DemoCaptures(BenchRobot robot, Instant now, Conditions conditions) {
+        this.robot = robot;
+        this.now = now;
+        this.conditions = conditions;
+    }
+
+    /** Oldest first; the last before {@code now}. */
+    static List<Capture> of(long seed, Instant now, Conditions conditions) {
+        DemoCaptures demo = new DemoCaptures(new BenchRobot(seed), now, conditions);
+        demo.take();
+        return List.copyOf(demo.captures);
+    }
+
+    private void take() {
+        robot.lamp(false);
+        robot.place(BenchRobot.ON_LIGHT_MM);
+        take(Capture.LIGHT, Lamp.OFF, SPOT_READINGS, 400);
+        robot.placeOnDark();
+        take(Capture.DARK, Lamp.OFF, SPOT_READINGS, 380);
+        robot.lamp(true);
+        robot.lift();
+        take(Capture.AIR, Lamp.ON, SPOT_READINGS, 340);
+        robot.place(-SLIDE_MM);
+        robot.slideTo(SLIDE_MM, 2 * SLIDE_MM / (SLIDE_READINGS * BenchRobot.PERIOD_S));
+        take(Capture.SLIDE, Lamp.ON, SLIDE_READINGS, 260);
+        robot.sweep();
+        take(Capture.SWEEP, Lamp.ON, SWEEP_READINGS, 200);
+        robot.placeOnDark();
+        take(Capture.DARK, Lamp.ON, SPOT_READINGS, 95);
+        robot.place(BenchRobot.ON_LIGHT_MM);
+        take(Capture.LIGHT, Lamp.ON, SPOT_READINGS, 80);
+    }
+
+    private void take(String surface, Lamp lamp, int count, long secondsAgo) {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            readings.add(robot.tick());
+        }
+        captures.add(new Capture(
+                "demo-" + surface + "-" + lamp.word(),
+                surface,
+                now.minusSeconds(secondsAgo),
+                "bench robot",
+                BenchRobot.SENSORS,
+                readings,
+                conditions.withLamp(lamp)));
+    }
+}

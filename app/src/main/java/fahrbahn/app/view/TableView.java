@@ -1,0 +1,15 @@
+package fahrbahn.app.view;
+
+import fahrbahn.app.model.TableModel;
+import java.util.List;
+
+/** The table: a course laid from parts, a mat from a picture, and what a robot would read on either. */
+final class TableView {
+    private TableView() {}
+
+    static StationView of(TableModel model) {
+        return new Pages(List.of(
+                        new LayPage(model).page(), new MatPage(model.mat()).page(), new LookPage(model.look()).page()))
+                .view();
+    }
+}
