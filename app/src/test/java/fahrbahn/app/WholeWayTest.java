@@ -7,118 +7,19 @@ import fahrbahn.app.model.LiveModel;
 import fahrbahn.app.model.SensorLevels;
 import fahrbahn.app.model.Station;
 import fahrbahn.app.model.Verdict;
-import fahrbahn.app.model.Workshop;
 import fahrbahn.core.trials.RunRecord;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
-import javafx.application.Platform;
-import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import javafx.stage.Window;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window under a real display, driven by its keys and buttons through the whole way. */
-class WholeWayTest {
-    private static final int PATIENCE_S = 30;
-
-    @TempDir
-    private Path home;
-
-    private final FxRobot robot = new FxRobot();
-    private FahrbahnApp app;
-
-    @BeforeAll
-    static void toolkit() throws Exception {
-        FxToolkit.registerPrimaryStage();
-        Platform.setImplicitExit(false);
-    }
-
-    @BeforeEach
-    void open() throws Exception {
-        open(List.of());
-    }
-
-    private void open(List<String> arguments) throws Exception {
-        System.setProperty("fahrbahn.home", home.toString());
-        app = new FahrbahnApp();
-        onWindow(() -> {
-            Stage stage = new Stage();
-            app.start(stage, arguments);
-            stage.requestFocus();
-            return null;
-        });
-        until("the window has the focus", () -> robot.listWindows().stream().anyMatch(w -> w.isFocused()));
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        onWindow(() -> {
-            List.copyOf(robot.listWindows()).forEach(Window::hide);
-            app.stop();
-            return null;
-        });
-    }
-
-    private static <T> T onWindow(Callable<T> work) throws Exception {
-        return WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, work);
-    }
-
-    private static void until(String what, Callable<Boolean> condition) throws Exception {
-        try {
-            WaitForAsyncUtils.waitFor(PATIENCE_S, TimeUnit.SECONDS, () -> onWindow(condition));
-        } catch (TimeoutException late) {
-            throw new AssertionError("never came: " + what, late);
-        }
-    }
-
-    private Workshop shop() {
-        return app.workshop();
-    }
-
-    private String text(String id) {
-        Node node = robot.lookup("#" + id).query();
-        return node instanceof Labeled labeled ? labeled.getText() : ((TextInputControl) node).getText();
-    }
-
-    private Freshness.Mark mark(Station station) {
-        return shop().station(station).freshnessProperty().get().mark();
-    }
-
-    private void go(Station station) throws Exception {
-        robot.type(KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1)));
-        until(station + " is shown", () -> text("freshness").startsWith(station.title()));
-    }
-
-    private void type(String field, String value) {
-        robot.clickOn("#" + field)
-                .eraseText(12)
-                .write(value)
-                .type(KeyCode.ENTER)
-                .type(KeyCode.ESCAPE);
-    }
-
-    private void capture(KeyCode key, String surface) throws Exception {
-        robot.type(key);
-        until(surface + " is captured", () -> shop().measure().latest(surface).isPresent());
-    }
-
+class WholeWayTest extends InWindow {
     @Test
     void fromLiveReadingsToALoggedRunThatIsThereAfterReopening() throws Exception {
         assertThat(text("verdict")).contains("guesses");

@@ -223,7 +223,7 @@ public final class MatModel {
 
     /** What was found, in one sentence. */
     public static String words(Traced line) {
-        return "A " + (line.closed() ? "closed" : "open") + " line of " + Words.number(line.lengthMm() / 1000) + " m, "
+        return (line.closed() ? "A closed" : "An open") + " line of " + Words.number(line.lengthMm() / 1000) + " m, "
                 + Words.millimetres(line.widthMm()) + " wide, "
                 + (Double.isInfinite(line.tightestRadiusMm())
                         ? "without a bend"

@@ -3,6 +3,7 @@ package fahrbahn.app.view;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 
 /** Something to do here, by button or by key: both fire the same button, which carries its key as a cap. */
 final class Action {
@@ -16,6 +17,7 @@ final class Action {
         cap.getStyleClass().add("key-cap");
         button = new Button(words, cap);
         button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
         button.setOnAction(e -> work.run());
     }
 

@@ -1,5 +1,6 @@
 package fahrbahn.app.view;
 
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ComboBox;
@@ -28,6 +29,14 @@ final class ChoiceField<E> extends VBox {
         });
         getChildren().addAll(label, box);
         getStyleClass().add("choice-field");
+    }
+
+    /** Other values to choose from. */
+    void offer(List<E> values, E value) {
+        showing = true;
+        box.getItems().setAll(values);
+        box.setValue(value);
+        showing = false;
     }
 
     void show(E value) {

@@ -61,6 +61,7 @@ final class DriveView {
                 Course::name,
                 model::choose);
         choice.show(model.course());
+        model.season().courseProperty().addListener(o -> choice.offer(model.courses(), model.course()));
         model.courseProperty().addListener(o -> layCourse());
         outcome.setId("driveOutcome");
         HBox figures = Nodes.row(

@@ -23,9 +23,10 @@ final class GuessPage {
 
     private final RobotModel model;
     private final VBox table = Nodes.column();
-    private final VBox history = Nodes.column();
+    private final VBox history =
+            Nodes.column(Nodes.label("Nothing has been measured yet: see the page Bench.", "caption"));
     private final Label lead = Nodes.label("", "reason");
-    private Constant told = Constant.FREE_SPEED;
+    private Constant told;
 
     GuessPage(RobotModel model) {
         this.model = model;
@@ -71,7 +72,12 @@ final class GuessPage {
             row++;
         }
         table.getChildren().setAll(grid);
-        tell(told);
+        if (told == null) {
+            states.stream().filter(s -> s.fact().isPresent()).findFirst().ifPresent(s -> told = s.constant());
+        }
+        if (told != null) {
+            tell(told);
+        }
     }
 
     private static String lead(List<ConstantState> states) {

@@ -56,15 +56,13 @@ final class LayPage {
                 table());
         ScrollPane scroll = new ScrollPane(right);
         scroll.setFitToWidth(true);
-        scroll.setMinWidth(410);
-        scroll.setPrefWidth(430);
+        scroll.setMinWidth(440);
+        scroll.setPrefWidth(460);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel("From above", Nodes.grow(editor), figures)),
                 Nodes.row(
                         startingPoints(),
                         action("clearTable", "Empty table", KeyCode.Z, model::clear)
-                                .button(),
-                        action("useCourseRadius", "Set the robot up for its bends", KeyCode.U, model::useRadius)
                                 .button(),
                         Nodes.spring(),
                         action("openCourse", "Open", KeyCode.O, this::open).button(),
@@ -108,8 +106,8 @@ final class LayPage {
     }
 
     private VBox ends() {
-        NumberField radius = new NumberField(
-                "closingRadius", "bends home, mm", "Radius of the bends that lead back to the start", v -> {
+        NumberField radius =
+                new NumberField("closingRadius", "bends, mm", "Radius of the bends that lead back to the start", v -> {
                     fahrbahn.core.check.Check.positive("radius", v);
                     closingRadiusMm = v;
                 });
@@ -119,7 +117,9 @@ final class LayPage {
                 Nodes.row(
                         action("closeCourse", "Close, or open", KeyCode.H, () -> model.close(closingRadiusMm))
                                 .button(),
-                        radius));
+                        radius,
+                        action("useCourseRadius", "Set robot up for it", KeyCode.U, model::useRadius)
+                                .button()));
     }
 
     private void mirror() {
@@ -136,8 +136,8 @@ final class LayPage {
 
     private VBox table() {
         FlowPane flow = new FlowPane(
-                tableField("tableWidth", "table, mm", "Table along x", (d, v) -> d.withTable(v, d.heightMm())),
-                tableField("tableHeight", "by, mm", "Table along y", (d, v) -> d.withTable(d.widthMm(), v)),
+                tableField("tableWidth", "table x, mm", "Table along x", (d, v) -> d.withTable(v, d.heightMm())),
+                tableField("tableHeight", "table y, mm", "Table along y", (d, v) -> d.withTable(d.widthMm(), v)),
                 tableField(
                         "startX",
                         "start x, mm",
@@ -152,11 +152,11 @@ final class LayPage {
                                 new Pose(d.start().xMm(), v, d.start().headingRad()))),
                 tableField(
                         "startHeading",
-                        "direction, deg",
+                        "facing, deg",
                         "Direction in which it begins, counter-clockwise",
                         (d, v) ->
                                 d.withStart(new Pose(d.start().xMm(), d.start().yMm(), Math.toRadians(v)))));
-        flow.getStyleClass().add("fields");
+        flow.getStyleClass().addAll("fields", "narrow");
         return Nodes.panel("Table and start", flow);
     }
 

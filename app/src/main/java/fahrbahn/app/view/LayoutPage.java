@@ -59,8 +59,8 @@ final class LayoutPage {
         });
         curve.setPrefHeight(170);
         curve.setMinHeight(150);
-        lead.setPrefHeight(150);
-        lead.setMinHeight(130);
+        lead.setPrefHeight(135);
+        lead.setMinHeight(120);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel(
                         "From above, to scale",
@@ -76,8 +76,8 @@ final class LayoutPage {
                 Nodes.panel("On the line, over bumps and ramps", spacingWords, clearanceWords));
         ScrollPane scroll = new ScrollPane(right);
         scroll.setFitToWidth(true);
-        scroll.setMinWidth(520);
-        scroll.setPrefWidth(540);
+        scroll.setMinWidth(540);
+        scroll.setPrefWidth(570);
         model.shownProperty().addListener(o -> refresh());
         model.insightProperty().addListener(o -> explain());
         refresh();

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -21,7 +22,12 @@ import javafx.scene.layout.VBox;
 
 /** The connected robot along the bottom: how the link stands, each sensor's reading, and the bench robot's place on its mat. */
 final class LiveStrip extends HBox {
-    private static final double BAR_WIDTH = 150;
+    /** All bars together; the more sensors, the narrower each. */
+    private static final double BARS_WIDTH = 620;
+
+    private static final double WIDEST_BAR = 150;
+    private static final double BETWEEN = 12;
+    private static final int CROWDED = 5;
 
     private final LiveModel live;
     private final SeasonModel season;
@@ -37,12 +43,14 @@ final class LiveStrip extends HBox {
     private final VBox place;
     private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
     private final Consumer<String> told;
+    private double barWidth = WIDEST_BAR;
 
     LiveStrip(LiveModel live, SeasonModel season, Consumer<String> told) {
         this.live = live;
         this.season = season;
         this.told = told;
         getStyleClass().add("live-strip");
+        bars.getStyleClass().add("live-bars");
         address.setId("address");
         address.setPromptText("127.0.0.1:5801");
         address.setPrefColumnCount(12);
@@ -69,20 +77,29 @@ final class LiveStrip extends HBox {
         slider.setPrefWidth(230);
         slider.setAccessibleText("Place of the bench robot across its line, mm");
         slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
-        Button light = new Button("on light");
-        light.setId("benchLight");
-        light.setOnAction(e -> send("light"));
-        Button dark = new Button("on dark");
-        dark.setId("benchDark");
-        dark.setOnAction(e -> send("dark"));
         VBox box = Nodes.column(
-                Nodes.row(Nodes.label("slide it over the line", "caption"), Nodes.spring(), light, dark), slider);
+                Nodes.row(
+                        Nodes.label("put it", "caption"),
+                        command("benchLight", "on light", "light"),
+                        command("benchDark", "on dark", "dark"),
+                        command("benchSweep", "sweep", "sweep"),
+                        command("benchSlide", "slide", "at -60", "slide 60 30"),
+                        command("benchLift", "lift", "lift")),
+                slider);
         box.managedProperty().bind(box.visibleProperty());
         return box;
     }
 
     private void send(String line) {
         live.send(line);
+    }
+
+    private Button command(String id, String words, String... lines) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("small");
+        button.setOnAction(e -> List.of(lines).forEach(this::send));
+        return button;
     }
 
     private void connect() {
@@ -133,6 +150,9 @@ final class LiveStrip extends HBox {
         bars.getChildren().clear();
         values.clear();
         fills.clear();
+        int count = Math.max(1, live.sensors().size());
+        barWidth = Math.min(WIDEST_BAR, BARS_WIDTH / count - BETWEEN);
+        bars.pseudoClassStateChanged(PseudoClass.getPseudoClass("crowded"), count > CROWDED);
         for (String sensor : live.sensors()) {
             Label value = Nodes.label("", "live-value");
             value.setId("live-" + sensor);
@@ -140,21 +160,22 @@ final class LiveStrip extends HBox {
             fill.getStyleClass().add("live-fill");
             Pane bar = new Pane(fill);
             bar.getStyleClass().add("live-bar");
-            bar.setPrefSize(BAR_WIDTH, 14);
-            bar.setMinWidth(BAR_WIDTH);
+            bar.setPrefSize(barWidth, 14);
+            bar.setMinWidth(barWidth);
             season.setupOrGuess().robot().sensors().stream()
                     .filter(s -> s.name().equals(sensor))
                     .findFirst()
                     .ifPresent(s -> bar.getChildren().addAll(tick("D", s.dark(), s), tick("L", s.light(), s)));
             values.add(value);
             fills.add(fill);
-            bars.getChildren().add(new VBox(Nodes.row(Nodes.label(sensor, "caption"), value), bar));
+            Label name = Nodes.label(sensor, "caption");
+            bars.getChildren().add(new VBox(count > CROWDED ? new VBox(name, value) : Nodes.row(name, value), bar));
         }
     }
 
-    private static Label tick(String letter, double reading, Sensor sensor) {
+    private Label tick(String letter, double reading, Sensor sensor) {
         Label tick = Nodes.label(letter, "live-tick");
-        tick.setLayoutX(BAR_WIDTH * share(reading, sensor) - 4);
+        tick.setLayoutX(barWidth * share(reading, sensor) - 4);
         tick.setLayoutY(13);
         return tick;
     }
@@ -176,7 +197,7 @@ final class LiveStrip extends HBox {
                     .mapToDouble(s -> share(reading, s))
                     .findFirst()
                     .orElse(0);
-            fills.get(i).setPrefSize(BAR_WIDTH * share, 14);
+            fills.get(i).setPrefSize(barWidth * share, 14);
         }
     }
 }

@@ -46,8 +46,7 @@ final class MatPage {
     MatPage(MatModel model) {
         this.model = model;
         this.canvas = new MatCanvas(model, this::pointAt);
-        this.width =
-                new NumberField("matWidth", "width of the picture, mm", "Width of the whole mat", model::setWidthMm);
+        this.width = new NumberField("matWidth", "mat width, mm", "Width of the whole mat", model::setWidthMm);
     }
 
     private static Region swatch(String id) {

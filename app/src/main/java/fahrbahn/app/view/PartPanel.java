@@ -38,7 +38,7 @@ final class PartPanel {
         fields.getChildren().clear();
         int chosen = model.chosenProperty().get();
         if (chosen < 0 || chosen >= model.draftProperty().get().parts().size()) {
-            name.setText("None. Click one, or lay one.");
+            name.setText("none");
             return;
         }
         Part part = model.draftProperty().get().parts().get(chosen);

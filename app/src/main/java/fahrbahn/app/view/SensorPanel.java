@@ -46,7 +46,7 @@ final class SensorPanel {
                         (s, v) -> s.withPlace(v, s.leftMm())),
                 field(
                         "Place",
-                        "to the left, mm",
+                        "left, mm",
                         "Lateral offset, left positive",
                         Sensor::leftMm,
                         (s, v) -> s.withPlace(s.forwardMm(), v)),
@@ -75,7 +75,7 @@ final class SensorPanel {
                         Sensor::noise,
                         (s, v) -> s.withSurfaces(s.dark(), s.light(), v)),
                 field("Step", "step", "Smallest change it can report", Sensor::step, Sensor::withStep));
-        fields.getStyleClass().add("fields");
+        fields.getStyleClass().addAll("fields", "narrow");
         return Nodes.panel("Sensors, left to right", chips, fields, presets());
     }
 

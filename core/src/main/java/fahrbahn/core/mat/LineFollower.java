@@ -33,6 +33,8 @@ public final class LineFollower {
     private double widthMm;
     private int crossings;
     private boolean crossing;
+    private Pose lastNarrow;
+    private int lastNarrowPoint;
 
     private LineFollower(Raster raster, Job job) {
         this.raster = raster;
@@ -54,7 +56,7 @@ public final class LineFollower {
         boolean closed = march(start);
         if (!closed) {
             // An open line is followed from its other end, so that it is whole wherever it was pointed at.
-            Pose end = points.get(points.size() - 1);
+            Pose end = lastNarrow;
             reset();
             closed = march(end.turned(Math.PI));
         }
@@ -110,6 +112,8 @@ public final class LineFollower {
     private boolean march(Pose start) {
         Pose at = start;
         points.add(at);
+        lastNarrow = start;
+        lastNarrowPoint = 1;
         double wayMm = 0;
         for (int step = 0; step < MOST_STEPS; step++) {
             if (step % 256 == 0 && job.cancelled()) {
@@ -120,15 +124,19 @@ public final class LineFollower {
             if (section.empty()) {
                 Pose other = aroundOrBeyond(at);
                 if (other == null) {
+                    // A wide patch at the end, a strip or a field, is not line any more.
+                    points.subList(Math.max(1, lastNarrowPoint), points.size()).clear();
                     return false;
                 }
                 at = other;
-            } else if (section.widthMm() > WIDER_CROSSES * widthMm) {
+            } else if (section.widthMm() > WIDER_CROSSES * widthMm || crossing && beside(section)) {
                 crossing = true;
                 at = ahead;
             } else {
                 crossings += crossing ? 1 : 0; // it goes on beyond: no corner
                 crossing = false;
+                lastNarrow = at;
+                lastNarrowPoint = points.size();
                 widthMm += 0.02 * (section.widthMm() - widthMm);
                 at = steered(ahead, section.leftMm());
             }
@@ -141,6 +149,11 @@ public final class LineFollower {
             }
         }
         return false;
+    }
+
+    /** Leaving a corner on its outside, the way cuts a sliver of the other leg: not the line going on. */
+    private boolean beside(Section section) {
+        return Math.abs(section.leftMm()) > 0.3 * widthMm || section.widthMm() < 0.6 * widthMm;
     }
 
     /** Half of the offset at once and the direction with it: quick enough for any bend a line can make, calm on a ragged edge. */
@@ -198,7 +211,9 @@ public final class LineFollower {
         }
         Pose out = best.ahead(widthMm);
         Section section = Section.across(raster, out, 0.9 * widthMm, stepMm / 2);
-        return section.empty() ? out : out.offset(0, section.leftMm());
+        // What goes on much wider is a strip or a field that the line runs into, not its other leg.
+        boolean asWide = section.widthMm() > 0.5 * widthMm && section.widthMm() < 1.5 * widthMm;
+        return asWide ? out.offset(0, section.leftMm()) : null;
     }
 
     private static double away(Pose a, Pose b) {

@@ -1,0 +1,173 @@
+package fahrbahn.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.app.model.BenchCard;
+import fahrbahn.app.model.ConstantState;
+import fahrbahn.app.model.Freshness;
+import fahrbahn.app.model.LiveModel;
+import fahrbahn.app.model.Station;
+import fahrbahn.core.measuring.Constant;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import javafx.geometry.Point2D;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.Test;
+
+/** The Robot station in a real window: sensors by mouse and keys, bench cards, guesses. */
+class RobotStationTest extends InWindow {
+    private Setup setup() {
+        return shop().season().setupOrGuess();
+    }
+
+    private Sensor sensor(int index) {
+        return setup().robot().sensors().get(index);
+    }
+
+    /** Presses on a sensor, where the picture has it, and lets go elsewhere. */
+    private void drag(int sensor, double dx, double dy) throws Exception {
+        fahrbahn.app.view.SensorPlaces places =
+                new fahrbahn.app.view.SensorPlaces(robot.lookup("#topView").query());
+        Point2D at = onWindow(() -> places.onScreen(sensor));
+        robot.moveTo(at)
+                .press(MouseButton.PRIMARY)
+                .moveBy(dx / 2, dy / 2)
+                .moveBy(dx / 2, dy / 2)
+                .release(MouseButton.PRIMARY);
+    }
+
+    @Test
+    void aSensorIsDraggedNudgedAndPutBackByUndo() throws Exception {
+        Sensor before = sensor(0);
+        drag(0, 0, -40);
+        until("it has moved", () -> sensor(0).forwardMm() > before.forwardMm() + 5);
+        assertThat(sensor(0).leftMm()).as("straight up").isCloseTo(before.leftMm(), within(1.0));
+        assertThat(sensor(1))
+                .as("the other stays")
+                .isEqualTo(setup().robot().sensors().get(1));
+        double dragged = sensor(0).forwardMm();
+        robot.type(KeyCode.UP).type(KeyCode.UP).type(KeyCode.LEFT);
+        until("nudged by the keys", () -> sensor(0).forwardMm() == dragged + 2);
+        until("and to the left", () -> text("leadWords").contains("ahead"));
+        double nudged = sensor(0).leftMm();
+        assertThat(nudged - Math.rint(before.leftMm())).isBetween(0.0, 2.0);
+        robot.type(KeyCode.H).type(KeyCode.DOWN);
+        until("the other one in hand", () -> sensor(1).forwardMm() == before.forwardMm() - 1);
+        for (int i = 0; i < 5; i++) {
+            undo();
+        }
+        until("all put back", () -> sensor(0).equals(before));
+    }
+
+    @Test
+    void aRowOfAnyNumberIsPutOnAndItsCurveExplained() throws Exception {
+        robot.clickOn("#usePreset");
+        until("five sensors", () -> setup().robot().sensors().size() == 5);
+        assertThat(setup().law().kind()).isEqualTo(Law.Kind.ARRAY_MEAN);
+        until("explained", () -> text("spacingWords").contains("from sensor to sensor"));
+        assertThat(text("curveWords")).contains("Straight over", "ripple");
+        assertThat(text("clearanceWords")).contains("ramps up to", "bumps up to");
+        type("sensorLead", "64");
+        until("typed", () -> sensor(0).forwardMm() == 64);
+        undo();
+        undo();
+        until("two again", () -> setup().robot().sensors().size() == 2);
+    }
+
+    @Test
+    void rolledMetresGiveTheSpeedAndABatteryMakesItStale() throws Exception {
+        page("bench");
+        addRoll("50", "4.02");
+        addRoll("50", "3.98");
+        addRoll("100", "1.99");
+        addRoll("100", "2.01");
+        until(
+                "four entries",
+                () -> shop().robot().bench().entries(BenchCard.ROLL).size() == 4);
+        assertThat(text("benchResult"))
+                .startsWith("At full command 5")
+                .contains("standing still up to", "rolls straight");
+        robot.clickOn("#useResult");
+        until("on the robot", () -> shop().season().facts().containsKey(Constant.FREE_SPEED));
+        assertThat(setup().robot().drive().freeSpeedMmPerS()).isCloseTo(500, within(15.0));
+        assertThat(mark(Station.ROBOT)).isEqualTo(Freshness.Mark.FRESH);
+
+        page("guesses");
+        until("known as measured", () -> origin(Constant.FREE_SPEED) == ConstantState.Origin.MEASURED);
+        assertThat(origin(Constant.LAG)).isEqualTo(ConstantState.Origin.GUESS);
+        assertThat(text("guessLead")).contains("open in the gain at which it wiggles");
+        robot.clickOn("#history-FREE_SPEED");
+        until(
+                "its history",
+                () -> robot.lookup("#factHistory .label").queryAll().stream()
+                        .anyMatch(n -> ((Labeled) n).getText().contains("50, 1000, 4.02, 0")));
+
+        onWindow(() -> {
+            shop().season().changeConditions(c -> c.withBatteryV(8.2));
+            shop().robot().bench().use(BenchCard.ROLL);
+            shop().season().changeConditions(c -> c.withBatteryV(7.1));
+            return null;
+        });
+        until("stale", () -> mark(Station.ROBOT) == Freshness.Mark.STALE);
+        until("with the reason", () -> text("freshness").contains("the battery has 7.1 V and had 8.2"));
+        assertThat(text("repair")).isEqualTo("Shortest repair: measure the free speed again: Roll a metre");
+        undo();
+        until("fresh again", () -> mark(Station.ROBOT) == Freshness.Mark.FRESH);
+    }
+
+    private void addRoll(String command, String time) {
+        robot.doubleClickOn("#entry-0").eraseText(8).write(command);
+        robot.doubleClickOn("#entry-2")
+                .eraseText(8)
+                .write(time)
+                .type(KeyCode.ENTER)
+                .type(KeyCode.ESCAPE);
+    }
+
+    private ConstantState.Origin origin(Constant constant) {
+        return shop().robot().constantsProperty().get().stream()
+                .filter(s -> s.constant() == constant)
+                .findFirst()
+                .map(ConstantState::origin)
+                .orElse(null);
+    }
+
+    @Test
+    void anEntryThatCannotBeIsRefusedAtTheCard() {
+        page("bench");
+        robot.clickOn("#card-loops");
+        robot.clickOn("#entry-0").write("-3").type(KeyCode.ENTER).type(KeyCode.ESCAPE);
+        assertThat(text("entryProblem")).isEqualTo("loops is -3.0; it must be at least 1.");
+        robot.doubleClickOn("#entry-0")
+                .eraseText(4)
+                .write("many")
+                .type(KeyCode.ENTER)
+                .type(KeyCode.ESCAPE);
+        assertThat(text("entryProblem")).isEqualTo("loops is 'many'; type a number like 12.5");
+        assertThat(shop().robot().bench().entries(BenchCard.LOOPS)).isEmpty();
+    }
+
+    @Test
+    void aSlideWithTheBenchRobotGivesSpotsAndSurfaces() throws Exception {
+        robot.clickOn("#connectBench");
+        until("live", () -> shop().live().statusProperty().get().phase() == LiveModel.Phase.LIVE);
+        page("bench");
+        robot.clickOn("#card-slide");
+        robot.type(KeyCode.S);
+        robot.clickOn("#benchSlide");
+        until("across", () -> shop().live().benchRobot().placeMm() >= 59);
+        robot.type(KeyCode.S);
+        until("fitted", () -> text("benchResult").contains("spot 3."));
+        robot.type(KeyCode.U);
+        until("used", () -> shop().season().facts().containsKey(Constant.SPOT));
+        // The bench robot's spots are 3.1 mm; the bar is 3 %.
+        assertThat(sensor(0).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));
+        assertThat(sensor(1).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));
+        assertThat(sensor(0).light()).isCloseTo(742, within(3.0));
+        assertThat(sensor(0).dark()).isCloseTo(236, within(8.0));
+    }
+}

@@ -1,0 +1,185 @@
+package fahrbahn.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.app.model.Freshness;
+import fahrbahn.app.model.Station;
+import fahrbahn.core.mat.Traced;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import fahrbahn.store.CourseSvg;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The Table station in a real window: a course laid by keys and mouse, a mat imported, a robot put on either. */
+class TableStationTest extends InWindow {
+    @BeforeEach
+    void there() throws Exception {
+        go(Station.TABLE);
+    }
+
+    private Draft draft() {
+        return shop().table().draftProperty().get();
+    }
+
+    private int parts() {
+        return draft().parts().size();
+    }
+
+    @Test
+    void aCourseIsLaidByKeysClosedDrivenAndUndone() throws Exception {
+        robot.type(KeyCode.Z);
+        until("an empty table", () -> parts() == 0);
+        assertThat(text("verdict")).contains("empty table");
+        robot.type(KeyCode.S, KeyCode.S, KeyCode.B, KeyCode.S);
+        until("four parts", () -> parts() == 4);
+        robot.type(KeyCode.RIGHT, KeyCode.RIGHT);
+        until("the last two steps longer", () -> draft().parts().get(3).lengthMm() == 320);
+        robot.type(KeyCode.DOWN).type(KeyCode.M);
+        until("the bend turned over", () -> draft().parts().get(2) instanceof Part.Bend b && b.angleRad() < 0);
+        robot.type(KeyCode.M);
+        until("and back", () -> draft().parts().get(2) instanceof Part.Bend b && b.angleRad() > 0);
+        assertThat(text("courseFigures")).contains("1.23 m along", "tightest 200 mm", "Open");
+        robot.type(KeyCode.H);
+        until("closed", () -> draft().closed());
+        assertThat(draft().problem()).isEmpty();
+        assertThat(mark(Station.TABLE)).isEqualTo(Freshness.Mark.FRESH);
+        robot.type(KeyCode.U);
+        until(
+                "the robot is set up for it",
+                () -> shop().season().setupOrGuess().line().tightestRadiusMm() == 200);
+        assertThat(shop().drive().courses()).contains(draft().course());
+        undo();
+        undo();
+        until("open again", () -> !draft().closed() && parts() == 4);
+        robot.type(KeyCode.DELETE);
+        until("the part in hand removed", () -> parts() == 3);
+    }
+
+    @Test
+    void aPartIsTakenInHandAndPulledWithTheMouse() throws Exception {
+        onWindow(() -> {
+            shop().table()
+                    .begin(new Draft(
+                            "Mouse",
+                            2000,
+                            1200,
+                            new fahrbahn.core.table.Pose(300, 600, 0),
+                            List.of(new Part.Straight(500), new Part.Bend(200, Math.PI / 2)),
+                            false,
+                            fahrbahn.core.table.Palette.USUAL));
+            return null;
+        });
+        robot.clickOn(point(450, 600));
+        until("the straight is in hand", () -> shop().table().chosenProperty().get() == 0);
+        robot.moveTo(point(800, 600))
+                .press(MouseButton.PRIMARY)
+                .moveTo(point(900, 600))
+                .moveTo(point(1000, 600))
+                .release(MouseButton.PRIMARY);
+        until("it is longer", () -> draft().parts().get(0).lengthMm() > 650);
+        assertThat(draft().parts().get(0).lengthMm()).isCloseTo(700, within(20.0));
+        robot.moveTo(point(300, 600))
+                .press(MouseButton.PRIMARY)
+                .moveTo(point(300, 500))
+                .moveTo(point(300, 400))
+                .release(MouseButton.PRIMARY);
+        until("the whole has moved", () -> draft().start().yMm() < 450);
+        undo();
+        undo();
+        until(
+                "both put back",
+                () -> draft().parts().get(0).lengthMm() == 500
+                        && draft().start().yMm() == 600);
+        type("startHeading", "90");
+        until("turned", () -> Math.abs(draft().start().headingRad() - Math.PI / 2) < 1e-9);
+    }
+
+    private Point2D point(double xMm, double yMm) throws Exception {
+        return onWindow(() ->
+                new fahrbahn.app.view.TablePlaces(robot.lookup("#courseEditor").query()).onScreen(xMm, yMm));
+    }
+
+    @Test
+    void aCourseIsSavedAndOpenedAsJsonAndAsADrawing() throws Exception {
+        for (String name : List.of("mine.json", "mine.svg")) {
+            Path file = home.resolve(name);
+            onWindow(() -> {
+                shop().table().begin(Draft.of(DemoCourses.mission()));
+                shop().table().save(file);
+                return null;
+            });
+            until("saved", () -> Files.exists(file) && text("notice").contains("Saved as " + name));
+            onWindow(() -> {
+                shop().table().clear();
+                shop().table().open(file);
+                return null;
+            });
+            until("opened", () -> draft().name().equals("Harbour errand"));
+            assertThat(parts()).isEqualTo(DemoCourses.mission().parts().size());
+        }
+        Path broken = Files.writeString(home.resolve("broken.json"), "{\"format\": \"fahrbahn-course\"}");
+        onWindow(() -> {
+            shop().table().open(broken);
+            return null;
+        });
+        until("told", () -> text("notice").contains("broken.json"));
+    }
+
+    @Test
+    void aMatIsImportedItsLineFollowedAndARobotPutOnIt() throws Exception {
+        Path file = Files.writeString(
+                home.resolve("mat.svg"), CourseSvg.write(Draft.of(DemoCourses.workshopLoop()), 20, true));
+        page("mat");
+        onWindow(() -> {
+            shop().table().mat().open(file);
+            return null;
+        });
+        until(
+                "the mat is there",
+                () -> shop().table().mat().importedProperty().get().isPresent());
+        assertThat(text("matWidth")).isEqualTo("2400");
+        robot.clickOn(matPoint(900, 200)).clickOn(matPoint(900, 320)).clickOn(matPoint(900, 200));
+        until("followed", () -> shop().table().mat().tracedProperty().get().isPresent());
+        Traced traced = shop().table().mat().tracedProperty().get().get();
+        assertThat(traced.closed()).isTrue();
+        assertThat(traced.tightestRadiusMm()).isCloseTo(150, within(7.5));
+        assertThat(text("matFound")).contains("A closed line of 5", "tightest bend");
+        robot.type(KeyCode.U);
+        until("used", () -> Math.abs(shop().season().setupOrGuess().line().tightestRadiusMm() - 150) < 8);
+
+        page("read");
+        until(
+                "the course is painted",
+                () -> shop().table().look().lookoutProperty().get().isPresent());
+        double onCourse = reading("left");
+        robot.type(KeyCode.M);
+        until(
+                "on the mat",
+                () -> shop().table().look().onMat()
+                        && shop().table().look().lookoutProperty().get().isPresent());
+        robot.type(KeyCode.UP, KeyCode.UP);
+        assertThat(reading("left")).as("astride the same line").isCloseTo(onCourse, within(60.0));
+        robot.type(KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT);
+        until(
+                "turned away, one sees line and the other ground",
+                () -> Math.abs(reading("left") - reading("right")) > 200);
+    }
+
+    private double reading(String sensor) {
+        return Double.parseDouble(text("look-" + sensor));
+    }
+
+    private Point2D matPoint(double xMm, double yMm) throws Exception {
+        return onWindow(() ->
+                new fahrbahn.app.view.TablePlaces(robot.lookup("#matCanvas").query()).onScreen(xMm, yMm));
+    }
+}
