@@ -19,7 +19,7 @@ public final class BenchLink implements Link {
         ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(Threads.daemon("bench robot"));
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
         beat.scheduleAtFixedRate(
-                () -> listener.reading(BenchRobot.SENSORS, robot.tick(), 0), 0, periodNs, TimeUnit.NANOSECONDS);
+                () -> listener.reading(BenchRobot.SENSORS, robot.tick()), 0, periodNs, TimeUnit.NANOSECONDS);
         return new BenchLink(robot, beat);
     }
 

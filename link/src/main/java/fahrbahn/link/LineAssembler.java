@@ -32,8 +32,11 @@ final class LineAssembler {
     private void end() {
         if (length > 0) {
             String text = new String(line, 0, length, StandardCharsets.UTF_8);
-            decoder.line(text)
-                    .ifPresent(reading -> listener.reading(decoder.sensors(), reading, decoder.brokenLines()));
+            long brokenBefore = decoder.brokenLines();
+            decoder.line(text).ifPresent(reading -> listener.reading(decoder.sensors(), reading));
+            if (decoder.brokenLines() > brokenBefore) {
+                listener.broken(decoder.brokenLines());
+            }
             length = 0;
         }
     }

@@ -9,9 +9,11 @@ public interface LinkListener {
      * One tick.
      *
      * @param columns names in the order of the reading's values; the same list object as long as the columns stay
-     * @param brokenLines lines skipped so far because they could not be understood
      */
-    void reading(List<String> columns, Reading reading, long brokenLines);
+    void reading(List<String> columns, Reading reading);
+
+    /** A line could not be understood and was skipped. @param lines how many so far */
+    void broken(long lines);
 
     /** The link is interrupted and tries again by itself; the next reading says that it is back. @param why in words */
     void away(String why);

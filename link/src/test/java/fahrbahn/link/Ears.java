@@ -20,10 +20,14 @@ final class Ears implements LinkListener {
     volatile long brokenLines;
 
     @Override
-    public void reading(List<String> names, Reading reading, long broken) {
+    public void reading(List<String> names, Reading reading) {
         sensors = names;
-        brokenLines = broken;
         readings.add(reading);
+    }
+
+    @Override
+    public void broken(long lines) {
+        brokenLines = lines;
     }
 
     @Override

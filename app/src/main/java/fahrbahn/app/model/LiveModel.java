@@ -56,7 +56,7 @@ public final class LiveModel {
         static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0);
     }
 
-    private record Tick(List<String> columns, Reading reading, long brokenLines) {}
+    private record Tick(List<String> columns, Reading reading) {}
 
     private final LongSupplier nanoClock;
     private final Consumer<String> told;
@@ -86,6 +86,7 @@ public final class LiveModel {
     /** What one link delivers until the next frame. A link that has been replaced writes into an inbox nobody reads. */
     private static final class Inbox implements LinkListener {
         private final BlockingQueue<Tick> ticks = new LinkedBlockingQueue<>(MOST_WAITING);
+        private volatile long brokenLines;
         private volatile long dropped;
         private volatile int interruptions;
         private volatile String away;
@@ -93,10 +94,15 @@ public final class LiveModel {
         private int toldInterruptions;
 
         @Override
-        public void reading(List<String> columns, Reading reading, long brokenLines) {
-            if (!ticks.offer(new Tick(columns, reading, brokenLines))) {
+        public void reading(List<String> columns, Reading reading) {
+            if (!ticks.offer(new Tick(columns, reading))) {
                 dropped++; // only the link's thread writes it
             }
+        }
+
+        @Override
+        public void broken(long lines) {
+            brokenLines = lines;
         }
 
         @Override
@@ -183,14 +189,12 @@ public final class LiveModel {
         }
         Status before = status.get();
         long readings = before.readings();
-        long brokenLines = before.brokenLines();
         Reading last = null;
         for (Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
             if (!columns.equals(tick.columns())) {
                 follow(tick.columns());
             }
             readings++;
-            brokenLines = tick.brokenLines();
             last = picker.pick(tick.reading());
             trace.add(last);
             for (Consumer<Reading> hearer : hearers) {
@@ -204,7 +208,7 @@ public final class LiveModel {
         }
         tellNews(box, last != null);
         status.set(new Status(
-                phase(box, readings, now), before.source(), readings, brokenLines, box.dropped, box.interruptions));
+                phase(box, readings, now), before.source(), readings, box.brokenLines, box.dropped, box.interruptions));
         if (box.lost != null) {
             String why = box.lost;
             disconnect();

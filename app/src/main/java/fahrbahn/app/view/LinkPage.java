@@ -109,7 +109,12 @@ final class LinkPage {
         state.setText(
                 switch (status.phase()) {
                     case NONE -> "No robot is connected.";
-                    case WAITING -> "Waiting for the first line from " + status.source() + ".";
+                    case WAITING ->
+                        status.brokenLines() == 0
+                                ? "Waiting for the first line from " + status.source() + "."
+                                : "Nothing from " + status.source()
+                                        + " can be understood. Over serial, try another baud rate; else look at what its program"
+                                        + " prints.";
                     case LIVE -> "Live from " + status.source() + ".";
                     case SILENT ->
                         status.source() + " is silent: the link stands, but nothing comes. Is its program running?";
