@@ -1,0 +1,105 @@
+package fahrbahn.core.quality;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.readings.Reading;
+import fahrbahn.core.response.Spot;
+import fahrbahn.core.setup.Setup;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class SurveyTest {
+    private static final List<String> SENSORS = List.of("left", "right");
+
+    /** Both sensors read dark 12, light 78 in the setup; places 12 mm to each side of the middle. */
+    private final Setup setup = Setups.pair();
+
+    private final Random random = new Random(2);
+
+    private Capture spot(String surface, Lamp lamp, double left, double right) {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < 100; i++) {
+            double[] values = {left + 0.5 * random.nextGaussian(), right + 0.5 * random.nextGaussian()};
+            readings.add(new Reading(0.01 * i, surface, Double.NaN, values));
+        }
+        return new Capture(
+                surface + lamp, surface, Instant.EPOCH, "test", SENSORS, readings, Conditions.UNKNOWN.withLamp(lamp));
+    }
+
+    private Capture slide(double leftMm, double rightMm, boolean ruled) {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < 300; i++) {
+            double place = -60 + 0.4 * i;
+            double[] values = {seen(place + leftMm), seen(place + rightMm)};
+            readings.add(new Reading(0.01 * i, "", ruled ? place : Double.NaN, values));
+        }
+        return new Capture("slide", Capture.SLIDE, Instant.EPOCH, "test", SENSORS, readings);
+    }
+
+    private double seen(double offset) {
+        return 78 - 66 * Spot.coverage(offset, 24, 3.4) + 0.3 * random.nextGaussian();
+    }
+
+    @Test
+    void darkAndLightArePairedAndOffLampsKeptApart() {
+        Survey survey = Survey.of(
+                List.of(
+                        spot("dark", Lamp.ON, 12, 14),
+                        spot("light", Lamp.ON, 78, 70),
+                        spot("dark", Lamp.OFF, 3, 3),
+                        spot("light", Lamp.OFF, 16.2, 3.1)),
+                setup);
+        assertThat(survey.pairs()).containsOnlyKeys("left", "right");
+        assertThat(survey.pairs().get("left").contrast()).isCloseTo(66, within(0.3));
+        assertThat(survey.rooms().get("left").share()).isCloseTo(0.2, within(0.01));
+        assertThat(survey.rooms().get("left").matters()).isTrue();
+        assertThat(survey.rooms().get("right").harmless()).isTrue();
+        assertThat(survey.agreements())
+                .singleElement()
+                .satisfies(a -> assertThat(a.rawOnLight()).isCloseTo(-8, within(0.3)));
+        assertThat(survey.between()).isEmpty();
+    }
+
+    @Test
+    void sensorsOnEachOthersPlugsAreFoundBySlidingWithARuler() {
+        Survey right = Survey.of(List.of(slide(12, -12, true)), setup);
+        assertThat(right.between()).isEmpty();
+        assertThat(right.slides().get("left").centreMm().value()).isCloseTo(-12, within(0.2));
+        Survey swapped = Survey.of(List.of(slide(-12, 12, true)), setup);
+        assertThat(swapped.between()).containsExactly(new Finding.Swapped("left", "right"));
+        Survey unruled = Survey.of(List.of(slide(-12, 12, false)), setup);
+        assertThat(unruled.between()).as("by hand nobody knows which way").isEmpty();
+        assertThat(unruled.slides().get("left").sigmaMm().value()).isCloseTo(3.4, within(0.03 * 3.4));
+    }
+
+    @Test
+    void sensorsThatDisagreeOnAThirdSurfaceAreNamedWithHowMuch() {
+        Survey survey = Survey.of(
+                List.of(
+                        spot("dark", Lamp.ON, 12, 14),
+                        spot("light", Lamp.ON, 78, 74),
+                        spot("carpet", Lamp.ON, 45, 56),
+                        spot("edge", Lamp.ON, 20, 70)),
+                setup);
+        assertThat(survey.between()).singleElement().isInstanceOfSatisfying(Finding.Disagree.class, f -> {
+            assertThat(f.surface()).isEqualTo("carpet");
+            assertThat(f.percent()).isCloseTo(20, within(1.0)); // 0.5 and 0.7 of the way
+        });
+    }
+
+    @Test
+    void aSlideWithoutALineIsAProblemInWordsAndNoFit() {
+        Survey survey = Survey.of(List.of(spot("slide", Lamp.ON, 50, 50)), setup);
+        assertThat(survey.slides()).isEmpty();
+        assertThat(survey.problems()).hasSize(2).allSatisfy(p -> assertThat(p).contains("no line among the readings"));
+        assertThat(Survey.of(List.of(), setup).captures()).isEmpty();
+    }
+}
