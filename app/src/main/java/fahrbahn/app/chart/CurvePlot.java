@@ -58,7 +58,7 @@ public final class CurvePlot extends Plot {
             }
         });
         band(g, straight, features.straight(), "straight", plotHeight() - 6);
-        if (features.blind().widthMm() > 0.5) {
+        if (features.hasBlindBand()) {
             band(g, blind, features.blind(), "blind", plotHeight() - 26);
         }
         fold(g, features.guided().lowMm());

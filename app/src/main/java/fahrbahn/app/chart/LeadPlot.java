@@ -13,7 +13,7 @@ public final class LeadPlot extends Plot {
     private double speedMmPerS;
 
     public LeadPlot() {
-        super("speed, mm/s", "ahead, mm");
+        super("speed, mm/s", "mm");
         setAccessibleText("Least lead against speed, and the lead there is");
     }
 

@@ -22,13 +22,23 @@ public final class Background {
     }
 
     public <T> void run(String what, Supplier<T> work, Consumer<T> done) {
+        run(what, work, done, () -> {});
+    }
+
+    /** @param broke called on the interface thread, before the words, when there will be no result */
+    private <T> void run(String what, Supplier<T> work, Consumer<T> done, Runnable broke) {
         worker.execute(() -> {
             try {
                 T result = work.get();
                 interfaceThread.execute(() -> done.accept(result));
-            } catch (RuntimeException broken) {
+            } catch (RuntimeException | OutOfMemoryError broken) {
                 LOG.log(Level.SEVERE, what, broken);
-                interfaceThread.execute(() -> failed.accept(what + " could not be done: " + broken.getMessage()));
+                String why = broken instanceof OutOfMemoryError ? "the memory is full" : broken.getMessage();
+                interfaceThread.execute(() -> {
+                    broke.run();
+                    failed.accept(
+                            what + " could not be done: " + why + ". Nothing was changed; details are in the log.");
+                });
             }
         });
     }
@@ -43,12 +53,25 @@ public final class Background {
         }
 
         public <T> void run(String what, Supplier<T> work, Consumer<T> done) {
+            run(what, work, done, () -> {});
+        }
+
+        /** @param broke called when the newest work breaks, so that nobody waits for its result */
+        public <T> void run(String what, Supplier<T> work, Consumer<T> done, Runnable broke) {
             long mine = ++asked;
-            Background.this.run(what, work, result -> {
-                if (mine == asked) {
-                    done.accept(result);
-                }
-            });
+            Background.this.run(
+                    what,
+                    work,
+                    result -> {
+                        if (mine == asked) {
+                            done.accept(result);
+                        }
+                    },
+                    () -> {
+                        if (mine == asked) {
+                            broke.run();
+                        }
+                    });
         }
     }
 }

@@ -11,8 +11,6 @@ import fahrbahn.link.SerialLink;
 import fahrbahn.link.TcpLink;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
@@ -26,9 +24,6 @@ import javafx.collections.ObservableList;
  * out, so the window never waits for the link nor the link for the window.
  */
 public final class LiveModel {
-    /** Some thirty seconds at a thousand readings a second; beyond it the newest are dropped and counted. */
-    private static final int MOST_WAITING = 1 << 15;
-
     /** Baud rates to choose from, the most common first. */
     public static final List<Integer> SERIAL_RATES = SerialLink.RATES;
 
@@ -56,8 +51,6 @@ public final class LiveModel {
         static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0);
     }
 
-    private record Tick(List<String> columns, Reading reading) {}
-
     private final LongSupplier nanoClock;
     private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NONE);
@@ -81,40 +74,6 @@ public final class LiveModel {
     public LiveModel(LongSupplier nanoClock, Consumer<String> told) {
         this.nanoClock = nanoClock;
         this.told = told;
-    }
-
-    /** What one link delivers until the next frame. A link that has been replaced writes into an inbox nobody reads. */
-    private static final class Inbox implements LinkListener {
-        private final BlockingQueue<Tick> ticks = new LinkedBlockingQueue<>(MOST_WAITING);
-        private volatile long brokenLines;
-        private volatile long dropped;
-        private volatile int interruptions;
-        private volatile String away;
-        private volatile String lost;
-        private int toldInterruptions;
-
-        @Override
-        public void reading(List<String> columns, Reading reading) {
-            if (!ticks.offer(new Tick(columns, reading))) {
-                dropped++; // only the link's thread writes it
-            }
-        }
-
-        @Override
-        public void broken(long lines) {
-            brokenLines = lines;
-        }
-
-        @Override
-        public void away(String why) {
-            interruptions++; // only the link's thread writes it
-            away = why;
-        }
-
-        @Override
-        public void lost(String why) {
-            lost = why;
-        }
     }
 
     public void connectToBenchRobot(BenchRobot robot) {
@@ -190,7 +149,7 @@ public final class LiveModel {
         Status before = status.get();
         long readings = before.readings();
         Reading last = null;
-        for (Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
+        for (Inbox.Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
             if (!columns.equals(tick.columns())) {
                 follow(tick.columns());
             }

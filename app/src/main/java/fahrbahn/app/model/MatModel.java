@@ -212,13 +212,17 @@ public final class MatModel {
     private <T> void begin(String what, Supplier<Attempt<T>> work, Consumer<T> show) {
         cancelled = false;
         working.set(true);
-        slot.run(what, work, attempt -> {
-            working.set(false);
-            attempt.result().ifPresent(show);
-            if (!attempt.problem().isEmpty()) {
-                told.accept(attempt.problem());
-            }
-        });
+        slot.run(
+                what,
+                work,
+                attempt -> {
+                    working.set(false);
+                    attempt.result().ifPresent(show);
+                    if (!attempt.problem().isEmpty()) {
+                        told.accept(attempt.problem());
+                    }
+                },
+                () -> working.set(false));
     }
 
     /** What was found, in one sentence. */

@@ -1,8 +1,5 @@
 package fahrbahn.app.model;
 
-import fahrbahn.core.quality.CaptureReport;
-import fahrbahn.core.quality.Finding;
-import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
@@ -16,13 +13,11 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -33,9 +28,6 @@ import javafx.beans.property.ReadOnlyStringProperty;
 public final class MeasureModel extends StationModel {
     /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
     private static final Duration STAYS_FRESH = Duration.ofHours(12);
-
-    /** Contrast this many times the noise is more than any law asks for. */
-    private static final double PLENTY = 30;
 
     private final SeasonModel season;
     private final LiveModel live;
@@ -227,7 +219,7 @@ public final class MeasureModel extends StationModel {
                             "Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")),
                     Freshness.missing(lightLacks ? "no light" : "no dark"));
         } else {
-            say(verdict(dark.get(), light.get()), freshness(dark.get(), light.get()));
+            say(CaptureVerdict.of(survey.get(), dark.get(), light.get()), freshness(dark.get(), light.get()));
         }
     }
 
@@ -248,36 +240,5 @@ public final class MeasureModel extends StationModel {
                 .repairedBy(
                         lampsOff ? "switch the lamps on again: O" : "capture light and dark again: L, D",
                         Station.MEASURE);
-    }
-
-    private Verdict verdict(Capture dark, Capture light) {
-        Survey known = survey.get();
-        List<CaptureReport> judged = known.captures().stream()
-                .filter(r ->
-                        r.capture().id().equals(dark.id()) || r.capture().id().equals(light.id()))
-                .toList();
-        if (judged.size() < 2) {
-            return Verdict.open("Judging the captures.");
-        }
-        if (known.pairs().isEmpty()) {
-            return Verdict.stop("The captures of dark and light share no sensor (" + String.join(", ", dark.sensors())
-                    + " and " + String.join(", ", light.sensors()) + "). Capture both with the same robot.");
-        }
-        Optional<Finding> worst = Stream.concat(
-                        known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))
-                .max(Comparator.comparing(Finding::weight));
-        if (worst.isPresent() && worst.get().weight() == Finding.Weight.STOP) {
-            return Verdict.stop(FindingWords.of(worst.get()));
-        }
-        SurfacePair weakest = known.pairs().values().stream()
-                .min(Comparator.comparingDouble(p -> p.contrast() / p.noise()))
-                .orElseThrow();
-        String numbers = "Sensor " + weakest.sensor() + " has the least contrast for its noise: "
-                + Words.number(weakest.contrast()) + " against " + Words.number(weakest.noise(), 2) + ".";
-        if (worst.isPresent() && worst.get().weight() == Finding.Weight.CARE) {
-            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers);
-        }
-        boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
-        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " Go on to Levels.");
     }
 }

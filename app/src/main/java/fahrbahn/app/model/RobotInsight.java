@@ -109,17 +109,13 @@ public record RobotInsight(
         CurveFeatures f = features.get();
         String straight = "Straight over " + Words.millimetres(f.straight().widthMm()) + " (to within 5 %), ripple "
                 + Words.number(f.ripplePercent(), 2) + " %.";
-        String blind = f.blind().widthMm() > BLIND_MM
-                ? " Blind over " + Words.millimetres(f.blind().widthMm()) + " in the middle."
-                : "";
+        String blind =
+                f.hasBlindBand() ? " Blind over " + Words.millimetres(f.blind().widthMm()) + " in the middle." : "";
         return straight + blind + " Folds over "
                 + Words.millimetres(Math.min(
                         f.rideOffsetMm() - f.guided().lowMm(), f.guided().highMm() - f.rideOffsetMm()))
                 + " off; sees nothing beyond " + Words.millimetres(f.reach().highMm() - f.rideOffsetMm()) + ".";
     }
-
-    /** Less is the width of a root, not of a band. */
-    private static final double BLIND_MM = 0.5;
 
     /** Spacing against line and marks. */
     public String spacingWords() {

@@ -23,20 +23,16 @@ import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.ObservableMap;
 
@@ -47,48 +43,13 @@ import javafx.collections.ObservableMap;
 public final class SeasonModel {
     private static final Logger LOG = Logger.getLogger(SeasonModel.class.getName());
 
-    static final String SETUP = "setup";
-    static final String CAPTURE = "capture";
-    static final String RUN = "run";
-
-    static final String CONDITIONS = "conditions";
-    static final String FACT = "fact";
-    static final String COLUMNS = "columns";
-    static final String COURSE = "course";
-
-    /** What has been typed on a bench card, by card. */
-    static final String ENTRIES = "entries";
-
-    /** The setup that the gains were last chosen for. */
-    static final String CHOSEN_FOR = "chosen-for";
-
-    /** The circumstances under which they were. */
-    static final String CHOSEN_UNDER = "chosen-under";
-
     private static final String ONLY = "main";
 
     private final SeasonFile file;
     private final Executor writer;
     private final Executor interfaceThread;
     private final Consumer<String> failed;
-    private final ReadOnlyObjectWrapper<Optional<Setup>> setup = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Setup>> gainsChosenFor = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Conditions>> gainsChosenUnder =
-            new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
-    private final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
-    private final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ObservableMap<Constant, Fact> facts = FXCollections.observableMap(new EnumMap<>(Constant.class));
-    private final ObservableMap<Constant, Fact> shownFacts = FXCollections.unmodifiableObservableMap(facts);
-    private final ObservableMap<String, List<List<Double>>> entries = FXCollections.observableHashMap();
-    private final ObservableMap<String, List<List<Double>>> shownEntries =
-            FXCollections.unmodifiableObservableMap(entries);
-    private final ObservableList<Capture> captures = FXCollections.observableArrayList();
-    private final ObservableList<RunRecord> runs = FXCollections.observableArrayList();
-    // Made once: a listener on a wrapper that nobody keeps would be lost with it.
-    private final ObservableList<Capture> shownCaptures = FXCollections.unmodifiableObservableList(captures);
-    private final ObservableList<RunRecord> shownRuns = FXCollections.unmodifiableObservableList(runs);
-    private String setupDocument = "{}";
+    private final SeasonState state = new SeasonState();
 
     /**
      * @param writer runs one task after the other
@@ -100,10 +61,9 @@ public final class SeasonModel {
         this.writer = writer;
         this.interfaceThread = interfaceThread;
         this.failed = failed;
-        for (String kind :
-                List.of(CONDITIONS, SETUP, CHOSEN_FOR, CHOSEN_UNDER, COLUMNS, FACT, ENTRIES, COURSE, CAPTURE, RUN)) {
+        for (String kind : SeasonState.KINDS) {
             for (Map.Entry<String, String> document : file.documents(kind).entrySet()) {
-                show(Change.put(kind, document.getKey(), document.getValue()));
+                state.show(Change.put(kind, document.getKey(), document.getValue()));
             }
         }
     }
@@ -114,66 +74,67 @@ public final class SeasonModel {
 
     /** The robot, line and law; empty until the coach has typed something. */
     public ReadOnlyObjectProperty<Optional<Setup>> setupProperty() {
-        return setup.getReadOnlyProperty();
+        return state.setup.getReadOnlyProperty();
     }
 
     /** The setup, or the starting guess as long as there is none. */
     public Setup setupOrGuess() {
-        return setup.get().orElseGet(StartingSetup::guess);
+        return state.setup.get().orElseGet(StartingSetup::guess);
     }
 
     public ReadOnlyObjectProperty<Optional<Setup>> gainsChosenForProperty() {
-        return gainsChosenFor.getReadOnlyProperty();
+        return state.gainsChosenFor.getReadOnlyProperty();
     }
 
     public ReadOnlyObjectProperty<Optional<Conditions>> gainsChosenUnderProperty() {
-        return gainsChosenUnder.getReadOnlyProperty();
+        return state.gainsChosenUnder.getReadOnlyProperty();
     }
 
     /** Where and with what the team works now; the sensors' height is not in it, the setup has that. */
     public ReadOnlyObjectProperty<Conditions> conditionsProperty() {
-        return conditions.getReadOnlyProperty();
+        return state.conditions.getReadOnlyProperty();
     }
 
     /** The circumstances as of now, sensor height included, to be noted with whatever is measured. */
     public Conditions conditionsNow() {
-        Conditions said = conditions.get();
-        return setup.get().isEmpty()
+        Conditions said = state.conditions.get();
+        return state.setup.get().isEmpty()
                 ? said
-                : said.withSensorHeightMm(setup.get().get().robot().chassis().sensorHeightMm());
+                : said.withSensorHeightMm(
+                        state.setup.get().get().robot().chassis().sensorHeightMm());
     }
 
     public ReadOnlyObjectProperty<ColumnMap> columnsProperty() {
-        return columns.getReadOnlyProperty();
+        return state.columns.getReadOnlyProperty();
     }
 
     /** The course that is being laid; empty until one has been begun. */
     public ReadOnlyObjectProperty<Optional<Draft>> courseProperty() {
-        return course.getReadOnlyProperty();
+        return state.course.getReadOnlyProperty();
     }
 
     /** What has been typed on each bench card, a row an entry. */
     public ObservableMap<String, List<List<Double>>> entries() {
-        return shownEntries;
+        return state.shownEntries;
     }
 
     public void changeEntries(String card, List<List<Double>> rows) {
-        apply(List.of(Change.put(ENTRIES, card, EntriesJson.write(rows))));
+        apply(List.of(Change.put(SeasonState.ENTRIES, card, EntriesJson.write(rows))));
     }
 
     /** Constants that have been measured. */
     public ObservableMap<Constant, Fact> facts() {
-        return shownFacts;
+        return state.shownFacts;
     }
 
     /** Oldest first. */
     public ObservableList<Capture> captures() {
-        return shownCaptures;
+        return state.shownCaptures;
     }
 
     /** Oldest first. */
     public ObservableList<RunRecord> runs() {
-        return shownRuns;
+        return state.shownRuns;
     }
 
     /** Changes the setup; a refusal from a constructor passes through and nothing changes. */
@@ -186,21 +147,22 @@ public final class SeasonModel {
         Setup chosen = change.apply(setupOrGuess());
         apply(List.of(
                 setupChange(chosen),
-                Change.put(CHOSEN_FOR, ONLY, SetupJson.write(chosen)),
-                Change.put(CHOSEN_UNDER, ONLY, ConditionsJson.write(conditionsNow()))));
+                Change.put(SeasonState.CHOSEN_FOR, ONLY, SetupJson.write(chosen)),
+                Change.put(SeasonState.CHOSEN_UNDER, ONLY, ConditionsJson.write(conditionsNow()))));
     }
 
     public void changeConditions(UnaryOperator<Conditions> change) {
-        apply(List.of(Change.put(CONDITIONS, ONLY, ConditionsJson.write(change.apply(conditions.get())))));
+        apply(List.of(
+                Change.put(SeasonState.CONDITIONS, ONLY, ConditionsJson.write(change.apply(state.conditions.get())))));
     }
 
     public void changeColumns(ColumnMap newColumns) {
-        apply(List.of(Change.put(COLUMNS, ONLY, ColumnMapJson.write(newColumns))));
+        apply(List.of(Change.put(SeasonState.COLUMNS, ONLY, ColumnMapJson.write(newColumns))));
     }
 
     /** Puts another course on the table. */
     public void lay(Draft draft) {
-        apply(List.of(Change.put(COURSE, ONLY, CourseJson.write(draft))));
+        apply(List.of(Change.put(SeasonState.COURSE, ONLY, CourseJson.write(draft))));
     }
 
     /** Puts measured constants on the robot and remembers how they were measured, as one step. */
@@ -209,7 +171,7 @@ public final class SeasonModel {
         List<Change> changes = new ArrayList<>();
         for (Fact fact : used) {
             changed = fact.constant().with(changed, fact.measured().value());
-            changes.add(Change.put(FACT, fact.constant().word(), FactJson.write(fact)));
+            changes.add(Change.put(SeasonState.FACT, fact.constant().word(), FactJson.write(fact)));
         }
         changes.add(0, setupChange(alsoChange.apply(changed)));
         apply(changes);
@@ -225,13 +187,13 @@ public final class SeasonModel {
 
     /** How a measured constant came about: every measurement of it, oldest first. */
     public void factHistory(Constant constant, Consumer<List<Fact>> told) {
-        history(FACT, constant.word(), revisions -> told.accept(states(revisions, FactJson::parse)));
+        history(SeasonState.FACT, constant.word(), revisions -> told.accept(states(revisions, FactJson::parse)));
     }
 
     /** Every state of the robot, oldest first, with when it came to be. */
     public void setupHistory(Consumer<List<Map.Entry<Instant, Setup>>> told) {
         history(
-                SETUP,
+                SeasonState.SETUP,
                 ONLY,
                 revisions -> told.accept(revisions.stream()
                         .flatMap(r ->
@@ -259,7 +221,7 @@ public final class SeasonModel {
 
     private Change setupChange(Setup changed) {
         try {
-            return Change.put(SETUP, ONLY, SetupJson.writeOver(setupDocument, changed));
+            return Change.put(SeasonState.SETUP, ONLY, SetupJson.writeOver(state.setupDocument, changed));
         } catch (BadFileException ownDocument) {
             throw new IllegalStateException("the setup in memory is JSON", ownDocument);
         }
@@ -267,16 +229,16 @@ public final class SeasonModel {
 
     public void addCaptures(List<Capture> added) {
         apply(added.stream()
-                .map(c -> Change.put(CAPTURE, c.id(), CaptureJson.write(c)))
+                .map(c -> Change.put(SeasonState.CAPTURE, c.id(), CaptureJson.write(c)))
                 .toList());
     }
 
     public void removeCapture(Capture capture) {
-        apply(List.of(Change.remove(CAPTURE, capture.id())));
+        apply(List.of(Change.remove(SeasonState.CAPTURE, capture.id())));
     }
 
     public void logRun(RunRecord run) {
-        apply(List.of(Change.put(RUN, run.id(), RunJson.write(run))));
+        apply(List.of(Change.put(SeasonState.RUN, run.id(), RunJson.write(run))));
     }
 
     public void undo() {
@@ -290,7 +252,7 @@ public final class SeasonModel {
     private void apply(List<Change> changes) {
         try {
             for (Change change : changes) {
-                show(change);
+                state.show(change);
             }
         } catch (BadFileException ownDocument) {
             throw new IllegalStateException("documents made here can be read here", ownDocument);
@@ -317,69 +279,11 @@ public final class SeasonModel {
     private void showAll(List<Change> changes) {
         for (Change change : changes) {
             try {
-                show(change);
+                state.show(change);
             } catch (BadFileException broken) {
                 failed.accept(broken.getMessage());
             }
         }
-    }
-
-    private void show(Change change) throws BadFileException {
-        Optional<String> body = change.body();
-        switch (change.kind()) {
-            case SETUP -> {
-                setupDocument = body.orElse("{}");
-                setup.set(parsed(body));
-            }
-            case CHOSEN_FOR -> gainsChosenFor.set(parsed(body));
-            case CHOSEN_UNDER ->
-                gainsChosenUnder.set(body.isEmpty() ? Optional.empty() : Optional.of(ConditionsJson.parse(body.get())));
-            case CONDITIONS -> conditions.set(body.isEmpty() ? Conditions.UNKNOWN : ConditionsJson.parse(body.get()));
-            case COLUMNS -> columns.set(body.isEmpty() ? ColumnMap.AS_NAMED : ColumnMapJson.parse(body.get()));
-            case COURSE ->
-                course.set(body.isEmpty() ? Optional.empty() : Optional.of(CourseJson.parseDraft(body.get())));
-            case ENTRIES -> {
-                if (body.isPresent()) {
-                    entries.put(change.id(), EntriesJson.parse(body.get()));
-                } else {
-                    entries.remove(change.id());
-                }
-            }
-            case FACT -> {
-                if (body.isPresent()) {
-                    Fact fact = FactJson.parse(body.get());
-                    facts.put(fact.constant(), fact);
-                } else {
-                    facts.keySet().removeIf(c -> c.word().equals(change.id()));
-                }
-            }
-            case CAPTURE -> {
-                captures.removeIf(c -> c.id().equals(change.id()));
-                if (body.isPresent()) {
-                    insert(captures, CaptureJson.parse(change.id(), body.get()), Capture::at);
-                }
-            }
-            case RUN -> {
-                runs.removeIf(r -> r.id().equals(change.id()));
-                if (body.isPresent()) {
-                    insert(runs, RunJson.parse(change.id(), body.get()), RunRecord::at);
-                }
-            }
-            default -> LOG.info("a document of a kind unknown here is left alone: " + change.kind());
-        }
-    }
-
-    private static Optional<Setup> parsed(Optional<String> body) throws BadFileException {
-        return body.isEmpty() ? Optional.empty() : Optional.of(SetupJson.parse(body.get()));
-    }
-
-    /** In the order of time, also for one that undo brings back. */
-    private static <T> void insert(List<T> list, T value, Function<T, Instant> at) {
-        int place = list.size();
-        while (place > 0 && at.apply(list.get(place - 1)).isAfter(at.apply(value))) {
-            place--;
-        }
-        list.add(place, value);
     }
 
     /** Closes the file when everything before has been written. */

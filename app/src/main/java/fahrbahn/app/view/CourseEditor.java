@@ -7,7 +7,9 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
+import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Pose;
+import java.util.Arrays;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
@@ -24,6 +26,9 @@ final class CourseEditor extends TableCanvas {
     private static final double ANGLE_STEP_RAD = Math.toRadians(5);
     private static final double LEAST_MM = 10;
 
+    /** Free room round a line that leads off the table. */
+    private static final double OFF_MARGIN_MM = 60;
+
     private final TableModel model;
     private final CoursePainter painter = new CoursePainter(this);
     private final Ink hand = ink("ink-advice");
@@ -31,6 +36,7 @@ final class CourseEditor extends TableCanvas {
     private final Ink pose = ink("ink-stop");
     private Draft shown;
     private Grip grip = Grip.NONE;
+    private double[] beyond = new double[4];
 
     private enum Grip {
         NONE,
@@ -66,6 +72,29 @@ final class CourseEditor extends TableCanvas {
     @Override
     double tableHeightMm() {
         return shown.heightMm();
+    }
+
+    /** While a handle is pulled the picture keeps its scale, or it would run away from the mouse. */
+    @Override
+    double[] beyondMm() {
+        return beyond;
+    }
+
+    private void fit() {
+        if (grip != Grip.NONE) {
+            return;
+        }
+        double[] reach = new double[4];
+        double length = shown.path().lengthMm();
+        for (double s = 0; s <= length && !shown.parts().isEmpty(); s += 25) {
+            Pose at = shown.path().at(s);
+            reach[0] = Math.max(reach[0], -at.xMm());
+            reach[1] = Math.max(reach[1], -at.yMm());
+            reach[2] = Math.max(reach[2], at.xMm() - shown.widthMm());
+            reach[3] = Math.max(reach[3], at.yMm() - shown.heightMm());
+        }
+        boolean off = Arrays.stream(reach).anyMatch(r -> r > 0);
+        beyond = off ? Arrays.stream(reach).map(r -> r + OFF_MARGIN_MM).toArray() : reach;
     }
 
     private Pose endInHand() {
@@ -145,8 +174,14 @@ final class CourseEditor extends TableCanvas {
 
     @Override
     void paint(GraphicsContext g) {
+        fit();
         double width = model.season().setupOrGuess().line().widthMm();
         painter.paint(g, shown.widthMm(), shown.heightMm(), Outline.of(shown, Math.max(3, width)));
+        if (Arrays.stream(beyond).anyMatch(r -> r > 0)) {
+            g.setLineDashes(6, 6);
+            paintWay(g, shown, pose, 2);
+            g.setLineDashes();
+        }
         int chosen = Math.min(model.chosenProperty().get(), shown.parts().size() - 1);
         if (chosen >= 0) {
             paintInHand(g, chosen);
@@ -160,19 +195,23 @@ final class CourseEditor extends TableCanvas {
     private void paintInHand(GraphicsContext g, int chosen) {
         Draft one = shown.withParts(shown.parts().subList(chosen, chosen + 1))
                 .withStart(shown.joints().get(chosen));
-        g.setStroke(hand.paint());
-        g.setLineWidth(4);
-        g.beginPath();
-        double length = one.path().lengthMm();
-        int steps = (int) Math.max(2, length / 8);
-        for (int i = 0; i <= steps; i++) {
-            Pose at = one.path().at(length * i / steps);
-            g.lineTo(px(at.xMm()), py(at.yMm()));
-        }
-        g.stroke();
+        paintWay(g, one, hand, 4);
         Pose end = endInHand();
         g.setFill(hand.paint());
         g.fillRect(px(end.xMm()) - 7, py(end.yMm()) - 7, 14, 14);
+    }
+
+    private void paintWay(GraphicsContext g, Draft draft, Ink ink, double widthPx) {
+        g.setStroke(ink.paint());
+        g.setLineWidth(widthPx);
+        g.beginPath();
+        Path path = draft.path();
+        int steps = (int) Math.max(2, path.lengthMm() / 8);
+        for (int i = 0; i <= steps; i++) {
+            Pose at = path.at(path.lengthMm() * i / steps);
+            g.lineTo(px(at.xMm()), py(at.yMm()));
+        }
+        g.stroke();
     }
 
     private void paintPose(GraphicsContext g, Pose at, String word) {

@@ -6,9 +6,11 @@ import fahrbahn.app.model.RobotModel;
 import fahrbahn.app.model.Words;
 import fahrbahn.core.measuring.Constant;
 import fahrbahn.core.measuring.Fact;
+import fahrbahn.core.setup.SetupDifference;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -18,6 +20,8 @@ import javafx.scene.layout.VBox;
 
 /** Which constants are guesses, what each guess costs, and how each came about. */
 final class GuessPage {
+    private static final int MOST_CHANGES = 14;
+
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
 
@@ -25,6 +29,7 @@ final class GuessPage {
     private final VBox table = Nodes.column();
     private final VBox history =
             Nodes.column(Nodes.label("Nothing has been measured yet: see the page Bench.", "caption"));
+    private final VBox changes = Nodes.column();
     private final Label lead = Nodes.label("", "reason");
     private Constant told;
 
@@ -37,11 +42,15 @@ final class GuessPage {
         lead.setWrapText(true);
         lead.setMinHeight(Region.USE_PREF_SIZE);
         history.setId("factHistory");
+        changes.setId("robotHistory");
         model.constantsProperty().addListener(o -> refresh());
+        model.season().setupProperty().addListener(o -> recall());
         refresh();
+        recall();
         VBox content = Nodes.column(
                 Nodes.panel("What each number costs while it is not known better", lead, table),
-                Nodes.panel("How it came about", history));
+                Nodes.panel("How it came about", history),
+                Nodes.panel("What was changed on the robot, newest first", changes));
         ScrollPane scroll = new ScrollPane(content);
         scroll.setFitToWidth(true);
         return new Pages.Page("Guesses", scroll, List.of());
@@ -120,6 +129,28 @@ final class GuessPage {
                             + Words.number(factor * fact.measured().plusMinus(), 2) + where(fact)
                             + (fact.entries().isEmpty() ? "" : "   from " + String.join("; ", fact.entries()))));
         }
+    }
+
+    private void recall() {
+        model.season().setupHistory(states -> {
+            changes.getChildren().clear();
+            for (int i = states.size() - 1; i > 0 && changes.getChildren().size() < MOST_CHANGES; i--) {
+                List<SetupDifference> differences = SetupDifference.between(
+                        states.get(i - 1).getValue(), states.get(i).getValue());
+                if (!differences.isEmpty()) {
+                    changes.getChildren()
+                            .add(CapturedPage.wrapped(TIME.format(states.get(i).getKey()) + "   "
+                                    + differences.stream()
+                                            .limit(4)
+                                            .map(SetupDifference::toString)
+                                            .collect(Collectors.joining(",  "))
+                                    + (differences.size() > 4 ? ",  and " + (differences.size() - 4) + " more" : "")));
+                }
+            }
+            if (changes.getChildren().isEmpty()) {
+                changes.getChildren().add(Nodes.label("Nothing yet.", "caption"));
+            }
+        });
     }
 
     private static String where(Fact fact) {

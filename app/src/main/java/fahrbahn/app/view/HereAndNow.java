@@ -6,6 +6,7 @@ import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -53,7 +54,17 @@ final class HereAndNow {
                         lamp,
                         height,
                         battery,
-                        text("wheelsNow", "wheels", wheels, Conditions::withWheels)));
+                        text("wheelsNow", "wheels", wheels, Conditions::withWheels),
+                        caution()));
+    }
+
+    private static Label caution() {
+        Label caution = Nodes.label(
+                "Packs: charge in sight on a fireproof place, never a swollen one; the venue's rules come first.",
+                "caution");
+        caution.setWrapText(true);
+        caution.setMaxWidth(240);
+        return caution;
     }
 
     private interface With {

@@ -136,17 +136,17 @@ final class LayPage {
 
     private VBox table() {
         FlowPane flow = new FlowPane(
-                tableField("tableWidth", "table x, mm", "Table along x", (d, v) -> d.withTable(v, d.heightMm())),
-                tableField("tableHeight", "table y, mm", "Table along y", (d, v) -> d.withTable(d.widthMm(), v)),
+                tableField("tableWidth", "table x", "Table along x", (d, v) -> d.withTable(v, d.heightMm())),
+                tableField("tableHeight", "table y", "Table along y", (d, v) -> d.withTable(d.widthMm(), v)),
                 tableField(
                         "startX",
-                        "start x, mm",
+                        "start x",
                         "Where the line begins",
                         (d, v) -> d.withStart(
                                 new Pose(v, d.start().yMm(), d.start().headingRad()))),
                 tableField(
                         "startY",
-                        "start y, mm",
+                        "start y",
                         "Where the line begins",
                         (d, v) -> d.withStart(
                                 new Pose(d.start().xMm(), v, d.start().headingRad()))),
@@ -157,7 +157,7 @@ final class LayPage {
                         (d, v) ->
                                 d.withStart(new Pose(d.start().xMm(), d.start().yMm(), Math.toRadians(v)))));
         flow.getStyleClass().addAll("fields", "narrow");
-        return Nodes.panel("Table and start", flow);
+        return Nodes.panel("Table and start, mm", flow);
     }
 
     private NumberField tableField(String id, String words, String term, With with) {

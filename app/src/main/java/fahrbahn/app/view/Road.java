@@ -24,8 +24,8 @@ import javafx.scene.shape.Path;
 /** The road down the left side: a winding line with a stop for each station, its state by shape and word. */
 final class Road extends Pane {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
-    private static final double TOP = 90;
-    private static final double BETWEEN = 72;
+    private static final double TOP = 86;
+    private static final double BETWEEN = 64;
     private static final double MIDDLE = 40;
     private static final double SWING = 9;
 

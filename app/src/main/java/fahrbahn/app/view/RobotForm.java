@@ -12,15 +12,10 @@ import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.Traits;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BiFunction;
-import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** The numbers of the robot, its line and its law, to type. */
@@ -31,96 +26,62 @@ final class RobotForm {
     };
 
     private final RobotModel model;
-    private final List<Runnable> refreshers = new ArrayList<>();
+    private final SetupFields fields;
 
     RobotForm(RobotModel model) {
         this.model = model;
+        this.fields = new SetupFields(model);
     }
 
     Pages.Page page() {
         VBox all = Nodes.column(drive(), Nodes.row(Nodes.grow(loop()), Nodes.grow(chassis())), line(), law());
         ScrollPane scroll = new ScrollPane(all);
         scroll.setFitToWidth(true);
-        model.shownProperty().addListener(o -> refresh());
-        refresh();
+        model.shownProperty().addListener(o -> fields.refresh());
+        fields.refresh();
         return new Pages.Page("Numbers", scroll, List.of());
     }
 
-    private void refresh() {
-        refreshers.forEach(Runnable::run);
-    }
-
-    private Node field(
-            String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
-        NumberField field =
-                new NumberField(id, words, term, v -> model.season().changeSetup(setup -> with.apply(setup, v)));
-        refreshers.add(() -> field.show(get.applyAsDouble(model.shownProperty().get())));
-        return field;
-    }
-
-    private <E> Node choice(
-            String id,
-            String words,
-            String term,
-            E[] values,
-            Function<E, String> word,
-            Function<Setup, E> get,
-            BiFunction<Setup, E, Setup> with) {
-        ChoiceField<E> field = new ChoiceField<>(id, words, term, values, word, chosen -> {
-            if (!model.change(setup -> with.apply(setup, chosen))) {
-                refresh();
-            }
-        });
-        refreshers.add(() -> field.show(get.apply(model.shownProperty().get())));
-        return field;
-    }
-
-    private static Node group(String title, Node... fields) {
-        FlowPane flow = new FlowPane(fields);
-        flow.getStyleClass().add("fields");
-        return Nodes.panel(title, flow);
-    }
-
     private Node drive() {
-        return group(
+        return SetupFields.group(
                 "Drive",
-                field(
+                fields.number(
                         "trackWidth",
                         "track width, mm",
                         "Track width between the wheel contacts",
                         s -> s.robot().drive().trackWidthMm(),
                         (s, v) -> with(s, d -> d.withTrackWidthMm(v))),
-                field(
+                fields.number(
                         "freeSpeed",
                         "free speed, mm/s",
                         "Settled speed at full command",
                         s -> s.robot().drive().freeSpeedMmPerS(),
                         (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v))),
-                field(
+                fields.number(
                         "lag",
                         "lag, ms",
                         "Time constant of the first-order wheel response",
                         s -> millis(s.robot().drive().lagS()),
                         (s, v) -> with(s, d -> d.withLagS(v / 1000))),
-                field(
+                fields.number(
                         "fullCommand",
                         "full command",
                         "The command that means full power",
                         s -> s.robot().drive().fullCommand(),
                         (s, v) -> with(s, d -> d.withFullCommand(v))),
-                field(
+                fields.number(
                         "deadZone",
                         "dead zone",
                         "Command up to which a wheel stands still",
                         s -> s.robot().drive().traits().deadZoneCommand(),
                         (s, v) -> traits(s, t -> t.withDeadZoneCommand(v))),
-                field(
+                fields.number(
                         "scrub",
                         "scrub",
                         "Effective over measured track width; above 1 for tracks",
                         s -> s.robot().drive().traits().scrub(),
                         (s, v) -> traits(s, t -> t.withScrub(v))),
-                choice(
+                fields.choice(
                         "mixing",
                         "steering changes",
                         "How a steering command reaches the wheels",
@@ -128,7 +89,7 @@ final class RobotForm {
                         m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
                         s -> s.robot().drive().mixing(),
                         (s, v) -> with(s, d -> d.withMixing(v))),
-                choice(
+                fields.choice(
                         "reverse",
                         "inner wheel may reverse",
                         "Whether a wheel is ever commanded backwards",
@@ -151,15 +112,15 @@ final class RobotForm {
     }
 
     private Node loop() {
-        return group(
+        return SetupFields.group(
                 "Loop",
-                field(
+                fields.number(
                         "loopTime",
                         "loop time, ms",
                         "Sampling period of the control loop",
                         s -> millis(s.robot().loop().periodS()),
                         (s, v) -> s.withLoop(new Loop(v / 1000, s.robot().loop().delayS()))),
-                field(
+                fields.number(
                         "delay",
                         "delay, ms",
                         "Dead time from reading to command",
@@ -168,9 +129,9 @@ final class RobotForm {
     }
 
     private Node chassis() {
-        return group(
+        return SetupFields.group(
                 "Stand",
-                choice(
+                fields.choice(
                         "tracks",
                         "it runs on",
                         "Undercarriage",
@@ -178,19 +139,19 @@ final class RobotForm {
                         tracks -> tracks ? "tracks" : "wheels",
                         s -> s.robot().chassis().tracks(),
                         (s, v) -> chassis(s, c -> c.withTracks(v))),
-                field(
+                fields.number(
                         "wheelRadius",
                         "wheel radius, mm",
                         "Radius of the driven wheels, or of the front of the tracks",
                         s -> s.robot().chassis().wheelRadiusMm(),
                         (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v))),
-                field(
+                fields.number(
                         "sensorHeight",
                         "sensors up, mm",
                         "Height of the sensors above a flat table",
                         s -> s.robot().chassis().sensorHeightMm(),
                         (s, v) -> chassis(s, c -> c.withSensorHeightMm(v))),
-                field(
+                fields.number(
                         "support",
                         "third support, mm",
                         "Where the ball or skid touches, ahead of the turning point; negative behind",
@@ -204,23 +165,23 @@ final class RobotForm {
     }
 
     private Node line() {
-        return group(
+        return SetupFields.group(
                 "Line",
-                field(
+                fields.number(
                         "lineWidth",
                         "width, mm",
                         "Width of the line",
                         s -> s.line().widthMm(),
                         (s, v) -> s.withLine(
                                 new Line(v, s.line().polarity(), s.line().tightestRadiusMm()))),
-                field(
+                fields.number(
                         "tightest",
                         "tightest bend, mm",
                         "Radius of the line's centre in the tightest bend",
                         s -> s.line().tightestRadiusMm(),
                         (s, v) ->
                                 s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))),
-                choice(
+                fields.choice(
                         "polarity",
                         "the line is",
                         "Polarity of the line",
@@ -232,15 +193,15 @@ final class RobotForm {
     }
 
     private Node law() {
-        return group(
+        return SetupFields.group(
                 "Law",
-                field(
+                fields.number(
                         "base",
                         "base command",
                         "Command of both wheels going straight",
                         s -> s.law().baseCommand(),
                         (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
-                choice(
+                fields.choice(
                         "kind",
                         "it follows with",
                         "What is made into the error",
@@ -248,7 +209,7 @@ final class RobotForm {
                         RobotForm::words,
                         s -> s.law().kind(),
                         (s, v) -> s.withLaw(s.law().withKind(v))),
-                choice(
+                fields.choice(
                         "side",
                         "edge",
                         "Edge of the line that is ridden",
@@ -256,7 +217,7 @@ final class RobotForm {
                         Side::word,
                         s -> s.law().side(),
                         (s, v) -> s.withLaw(s.law().withSide(v))),
-                choice(
+                fields.choice(
                         "scale",
                         "numbers of the program",
                         "Scale of the readings the law works in",
@@ -264,7 +225,7 @@ final class RobotForm {
                         Scale::word,
                         s -> s.law().scale(),
                         (s, v) -> s.withLaw(s.law().withScale(v))),
-                field(
+                fields.number(
                         "target",
                         "target (edge only)",
                         "Set point of the scaled reading",

@@ -12,6 +12,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -103,14 +104,15 @@ final class SensorPanel {
         count.setId("presetCount");
         count.getItems().setAll(IntStream.rangeClosed(1, 16).boxed().toList());
         count.setValue(5);
-        Button use = new Button("Put on the robot");
+        Button use = new Button("Put this row on");
         use.setId("usePreset");
         use.setOnAction(e -> model.useRow(kind.getValue(), count.getValue()));
         use.setMinWidth(Region.USE_PREF_SIZE);
         kind.setMaxWidth(Double.MAX_VALUE);
-        VBox box = Nodes.column(
-                Nodes.label("a whole row instead: how many, of what kind, with numbers to begin with", "caption"),
-                Nodes.row(count, Nodes.grow(kind), use));
+        count.setMinWidth(Region.USE_PREF_SIZE);
+        count.setTooltip(new Tooltip("How many sensors in the row"));
+        use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
+        VBox box = Nodes.column(Nodes.row(count, Nodes.grow(kind), use));
         box.getStyleClass().add("presets");
         return box;
     }

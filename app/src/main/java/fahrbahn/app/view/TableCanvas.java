@@ -6,6 +6,7 @@ import javafx.css.PseudoClass;
 abstract class TableCanvas extends CanvasRegion {
     private static final PseudoClass FOCUSED = PseudoClass.getPseudoClass("focused");
     private static final double MARGIN_PX = 6;
+    private static final double[] NOTHING = {0, 0, 0, 0};
 
     TableCanvas(String accessibleText) {
         super(accessibleText, 220);
@@ -18,21 +19,29 @@ abstract class TableCanvas extends CanvasRegion {
 
     abstract double tableHeightMm();
 
+    /** How far what is shown reaches beyond the table: left, below, right and above, mm, each 0 or more. */
+    double[] beyondMm() {
+        return NOTHING;
+    }
+
     /** Pixels per mm. */
     final double scale() {
+        double[] beyond = beyondMm();
         return Math.max(
                 1e-6,
                 Math.min(
-                        (getWidth() - 2 * MARGIN_PX) / tableWidthMm(),
-                        (getHeight() - 2 * MARGIN_PX) / tableHeightMm()));
+                        (getWidth() - 2 * MARGIN_PX) / (tableWidthMm() + beyond[0] + beyond[2]),
+                        (getHeight() - 2 * MARGIN_PX) / (tableHeightMm() + beyond[1] + beyond[3])));
     }
 
     private double left() {
-        return (getWidth() - scale() * tableWidthMm()) / 2;
+        double[] beyond = beyondMm();
+        return (getWidth() - scale() * (tableWidthMm() + beyond[2] - beyond[0])) / 2;
     }
 
     private double bottom() {
-        return (getHeight() + scale() * tableHeightMm()) / 2;
+        double[] beyond = beyondMm();
+        return (getHeight() + scale() * (tableHeightMm() + beyond[3] - beyond[1])) / 2;
     }
 
     final double px(double xMm) {

@@ -213,8 +213,14 @@ final class TopView extends CanvasRegion {
         g.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
         g.setFill(text.paint());
         int count = setup.robot().sensors().size();
-        double up = count > 4 && index % 2 == 1 ? 22 : 6; // names of a crowded row stand on two lines
-        double shift = count > 4 ? -8 : sensor.leftMm() > 0 ? -radius - 34 : radius + 8;
+        boolean crowded = count > 4;
+        if (crowded && index != inHand && index != 0 && index != count - 1) {
+            return; // its name would lie on its neighbours'
+        }
+        double shift = crowded
+                ? index == inHand ? -8 : index == 0 ? -radius - 26 : radius + 6
+                : sensor.leftMm() > 0 ? -radius - 34 : radius + 8;
+        double up = crowded && index == inHand ? 6 : -radius;
         g.fillText(sensor.name(), x + shift, y - radius - up);
     }
 }

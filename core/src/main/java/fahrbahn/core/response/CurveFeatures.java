@@ -27,6 +27,8 @@ public record CurveFeatures(
     /** A slope this small a share of the steepest is flat. */
     private static final double FLAT_SHARE = 1e-3;
 
+    private static final double BAND_SHARE = 0.1;
+
     private static final int POINTS = 1201;
 
     /** An interval of offsets, low to high. */
@@ -34,6 +36,14 @@ public record CurveFeatures(
         public double widthMm() {
             return highMm - lowMm;
         }
+    }
+
+    /**
+     * True when the blind band is a band and not the width of a root: any curve goes unnoticed for a twentieth of its range about its
+     * middle.
+     */
+    public boolean hasBlindBand() {
+        return blind.widthMm() > BAND_SHARE * guided.widthMm();
     }
 
     /** Reads the features off samples of the curve, some 0.05 mm apart on a usual layout: that is how exact the ranges are. */

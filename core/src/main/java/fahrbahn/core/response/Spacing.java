@@ -13,7 +13,8 @@ import java.util.List;
  * @param blindHalfMm of a pair: half of the band in which both see ground; 0 when there is none
  * @param markInnerMm where a turn mark beside the line begins, from the line's middle
  * @param markOuterMm where it ends
- * @param seeingMarks names of all the robot's sensors that look at a mark with the middle of their spot while the robot rides straight
+ * @param seeingMarks names of all the robot's sensors that see a sixth of a mark or more while the robot rides straight: the middle of
+ *     their spot is at most a sigma off it
  */
 public record Spacing(
         double spanMm,
@@ -45,7 +46,8 @@ public record Spacing(
         double ride = ErrorCurve.of(setup).rideOffsetMm()
                 - sensors.stream().mapToDouble(Sensor::leftMm).average().orElseThrow();
         List<String> seeing = setup.robot().sensors().stream()
-                .filter(s -> Math.abs(s.leftMm() + ride) >= inner && Math.abs(s.leftMm() + ride) <= outer)
+                .filter(s -> Math.abs(s.leftMm() + ride) >= inner - s.spotSigmaMm()
+                        && Math.abs(s.leftMm() + ride) <= outer + s.spotSigmaMm())
                 .map(Sensor::name)
                 .toList();
         return new Spacing(
