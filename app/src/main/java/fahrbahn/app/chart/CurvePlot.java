@@ -5,7 +5,7 @@ import javafx.scene.canvas.GraphicsContext;
 
 /** The error of a layout over the line: where it is straight, where it is blind, where it folds over. */
 public final class CurvePlot extends Plot {
-    private final Ink curve = ink("ink-middle");
+    private final Ink curve = ink("ink-curve");
     private final Ink straight = ink("ink-best");
     private final Ink blind = ink("ink-right");
     private final Ink road = ink("ink-band");

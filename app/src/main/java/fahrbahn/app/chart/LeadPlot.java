@@ -6,7 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 public final class LeadPlot extends Plot {
     private final Ink need = ink("ink-right");
     private final Ink have = ink("ink-best");
-    private final Ink dot = ink("ink-middle");
+    private final Ink dot = ink("ink-curve");
     private final Ink text = ink("ink-text");
     private double perSpeedS = Double.NaN;
     private double leadMm;

@@ -9,7 +9,7 @@ final class CardSketch extends CanvasRegion {
     private final BenchCard card;
     private final Ink robot = ink("ink-robot");
     private final Ink line = ink("ink-road");
-    private final Ink ruler = ink("ink-middle");
+    private final Ink ruler = ink("ink-curve");
     private final Ink text = ink("ink-text");
     private final Ink spot = ink("ink-left");
 
