@@ -7,6 +7,9 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 
 /**
@@ -41,19 +44,31 @@ public final class FileLink extends StreamLink {
         return new Tail(FileChannel.open(file, StandardOpenOption.READ));
     }
 
+    /** What tells one file from another that took its name; null when there is none. */
+    private static Object key(Path file) throws IOException {
+        try {
+            return Optional.ofNullable(
+                    Files.readAttributes(file, BasicFileAttributes.class).fileKey());
+        } catch (NoSuchFileException gone) {
+            return null;
+        }
+    }
+
     private final class Tail implements Way {
         private final FileChannel channel;
         private long at;
         private long skipAt = HEADER_BYTES;
+        private final Object key;
 
-        Tail(FileChannel channel) {
+        Tail(FileChannel channel) throws IOException {
             this.channel = channel;
+            this.key = key(file);
         }
 
         @Override
         public int read(byte[] buffer) throws IOException {
             long size = channel.size();
-            if (size < at || !Files.exists(file)) {
+            if (size < at || !Objects.equals(key, key(file))) {
                 return -1; // begun anew, or taken away: connecting again tells which
             }
             if (size == at) {

@@ -131,10 +131,18 @@ abstract class StreamLink implements Link {
         closed.countDown();
         sender.shutdownNow();
         Way open = way;
+        if (open != null) {
+            // A serial port may take a moment to let go; whoever closes the link, the window perhaps, does not wait for
+            // it.
+            Threads.daemon("robot link closer")
+                    .newThread(() -> closeQuietly(open))
+                    .start();
+        }
+    }
+
+    private static void closeQuietly(Way open) {
         try {
-            if (open != null) {
-                open.close();
-            }
+            open.close();
         } catch (IOException alreadyBroken) {
             // Closed is what was wanted.
         }

@@ -12,6 +12,7 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -166,6 +167,10 @@ class LinkTest {
             Files.writeString(file, "left,right\n9,9\n");
             ears.awaitAway();
             ears.await("the new file", r -> r.value(0) == 9);
+            Path other = Files.writeString(folder.resolve("other.csv"), "left,right\n9,9\n5,5\n6,6\n");
+            Files.move(other, file, StandardCopyOption.REPLACE_EXISTING);
+            ears.awaitAway();
+            ears.await("another file under its name", r -> r.value(0) == 6);
             assertThat(ears.brokenLines).isZero();
         }
     }

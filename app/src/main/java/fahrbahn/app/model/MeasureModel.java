@@ -198,7 +198,8 @@ public final class MeasureModel extends StationModel {
         List<Capture> captures = List.copyOf(season.captures());
         Setup setup = season.setupOrGuess();
         judge();
-        slot.run("Judging the captures", () -> Survey.of(captures, setup), found -> {
+        Survey earlier = survey.get();
+        slot.run("Judging the captures", () -> Survey.of(captures, setup, earlier), found -> {
             survey.set(found);
             judge();
         });

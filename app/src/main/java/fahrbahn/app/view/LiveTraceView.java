@@ -4,6 +4,8 @@ import fahrbahn.app.chart.Ink;
 import fahrbahn.app.model.LiveModel;
 import fahrbahn.app.model.LiveTrace;
 import fahrbahn.app.model.Words;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 
 /** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
@@ -11,9 +13,13 @@ final class LiveTraceView extends CanvasRegion {
     private static final double[][] DASHES = {{}, {8, 5}, {2, 4}, {12, 4, 2, 4}};
     private static final double MARGIN = 46;
 
+    /** Names nearer to each other could not be read. */
+    private static final double LABEL_PX = 13;
+
     private final LiveModel live;
     private final Ink[] inks = {ink("ink-left"), ink("ink-right"), ink("ink-best"), ink("ink-advice")};
     private final Ink text = ink("ink-text");
+    private final List<Double> named = new ArrayList<>();
 
     LiveTraceView(LiveModel live) {
         super("The last readings of every sensor", 120);
@@ -46,6 +52,7 @@ final class LiveTraceView extends CanvasRegion {
         high += pad;
         g.fillText(Words.number(high), 2, 12);
         g.fillText(Words.number(low), 2, getHeight() - 4);
+        named.clear();
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
             paint(g, trace, sensor, low, high);
         }
@@ -55,7 +62,8 @@ final class LiveTraceView extends CanvasRegion {
         double height = getHeight();
         double width = getWidth() - 2 * MARGIN;
         g.setStroke(inks[sensor % inks.length].paint());
-        g.setLineDashes(DASHES[sensor % DASHES.length]);
+        // Each of sixteen has a pair of colour and dash of its own, and neighbours differ in both.
+        g.setLineDashes(DASHES[(sensor + sensor / inks.length) % DASHES.length]);
         g.setLineWidth(2);
         g.beginPath();
         int step = Math.max(1, trace.size() / (int) Math.max(1, width));
@@ -66,8 +74,11 @@ final class LiveTraceView extends CanvasRegion {
         }
         g.stroke();
         g.setLineDashes();
-        double y = height * (high - trace.value(sensor, 0)) / (high - low);
-        g.setFill(inks[sensor % inks.length].paint());
-        g.fillText(live.sensors().get(sensor), getWidth() - MARGIN + 4, Math.max(12, Math.min(height - 4, y + 4)));
+        double y = Math.max(12, Math.min(height - 4, height * (high - trace.value(sensor, 0)) / (high - low) + 4));
+        if (named.stream().allMatch(other -> Math.abs(other - y) >= LABEL_PX)) {
+            named.add(y);
+            g.setFill(inks[sensor % inks.length].paint());
+            g.fillText(live.sensors().get(sensor), getWidth() - MARGIN + 4, y);
+        }
     }
 }

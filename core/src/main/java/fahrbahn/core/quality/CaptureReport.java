@@ -10,11 +10,19 @@ import java.util.List;
  *
  * @param stats in the order of the capture's sensors
  * @param findings of all its sensors
+ * @param judgedBy the ranges of its sensors, over all captures, that it was judged by
  */
-public record CaptureReport(Capture capture, List<SurfaceStats> stats, List<Finding> findings) {
+public record CaptureReport(
+        Capture capture, List<SurfaceStats> stats, List<Finding> findings, List<SensorRanges.Range> judgedBy) {
     public CaptureReport {
         stats = List.copyOf(stats);
         findings = List.copyOf(findings);
+        judgedBy = List.copyOf(judgedBy);
+    }
+
+    /** True when judging this capture anew would give the same: it is the same, and so is what its sensors ever showed. */
+    boolean holds(Capture other, SensorRanges ranges) {
+        return capture == other && judgedBy.equals(ranges.ofSensors(capture.sensors()));
     }
 
     /** @param ranges of every sensor over all captures */
@@ -39,7 +47,7 @@ public record CaptureReport(Capture capture, List<SurfaceStats> stats, List<Find
                         ranges.most(sensor)));
             }
         }
-        return new CaptureReport(capture, stats, findings);
+        return new CaptureReport(capture, stats, findings, ranges.ofSensors(capture.sensors()));
     }
 
     /** Stats of the sensor with this name, or null. */

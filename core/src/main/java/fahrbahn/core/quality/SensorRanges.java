@@ -9,8 +9,9 @@ import java.util.Map;
 import java.util.stream.DoubleStream;
 
 /** What each sensor ever showed: its least and largest reading and the smallest step between two. */
-record SensorRanges(Map<String, Range> ranges) {
-    record Range(double least, double most, double step) {}
+public record SensorRanges(Map<String, Range> ranges) {
+    /** Of one sensor. @param step smallest change it was seen to make; 0 when it never changed */
+    public record Range(double least, double most, double step) {}
 
     static SensorRanges of(List<Capture> captures) {
         Map<String, List<double[]>> values = new HashMap<>();
@@ -31,6 +32,10 @@ record SensorRanges(Map<String, Range> ranges) {
                             SurfaceStats.smallestStep(flat)));
         });
         return new SensorRanges(ranges);
+    }
+
+    List<Range> ofSensors(List<String> sensors) {
+        return sensors.stream().map(ranges::get).toList();
     }
 
     double least(String sensor) {

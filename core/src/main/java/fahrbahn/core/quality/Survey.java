@@ -13,6 +13,7 @@ import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +48,12 @@ public record Survey(
 
     /** @param captures oldest first */
     public static Survey of(List<Capture> captures, Setup setup) {
-        return new Maker(captures, setup).make();
+        return of(captures, setup, EMPTY);
+    }
+
+    /** The same; captures that an earlier survey has judged, and that would be judged alike, are not judged again. */
+    public static Survey of(List<Capture> captures, Setup setup, Survey earlier) {
+        return new Maker(captures, setup, earlier).make();
     }
 
     /** The newest capture of a surface with the lamps so. */
@@ -60,26 +66,34 @@ public record Survey(
     private static final class Maker {
         private final List<Capture> captures;
         private final Setup setup;
-        private final Map<Capture, CaptureReport> reports = new LinkedHashMap<>();
+        private final Map<Capture, CaptureReport> judged = new IdentityHashMap<>();
+        private final Map<Capture, CaptureReport> reports = new IdentityHashMap<>();
+        private final List<CaptureReport> inOrder = new ArrayList<>();
         private final Map<String, SurfacePair> pairs = new LinkedHashMap<>();
         private final List<Finding> between = new ArrayList<>();
         private final List<String> problems = new ArrayList<>();
 
-        Maker(List<Capture> captures, Setup setup) {
+        Maker(List<Capture> captures, Setup setup, Survey earlier) {
             this.captures = captures;
+            earlier.captures().forEach(report -> judged.put(report.capture(), report));
             this.setup = setup;
         }
 
         Survey make() {
             SensorRanges ranges = SensorRanges.of(captures);
-            captures.forEach(capture -> reports.put(capture, CaptureReport.of(capture, ranges)));
+            for (Capture capture : captures) {
+                CaptureReport before = judged.get(capture);
+                boolean holds = before != null && before.holds(capture, ranges);
+                CaptureReport report = holds ? before : CaptureReport.of(capture, ranges);
+                reports.put(capture, report);
+                inOrder.add(report);
+            }
             makePairs(ranges);
             Map<String, SlideFit> slides = slides();
             addSwapped(slides);
             addDisagreements();
             report(Capture.AIR, Lamp.ON).ifPresent(this::addAir);
-            return new Survey(
-                    List.copyOf(reports.values()), pairs, between, agreements(), schools(), slides, rooms(), problems);
+            return new Survey(List.copyOf(inOrder), pairs, between, agreements(), schools(), slides, rooms(), problems);
         }
 
         private Optional<CaptureReport> report(String surface, Lamp lamp) {
@@ -154,7 +168,7 @@ public record Survey(
 
         private List<CaptureReport> newestOfOtherSurfaces() {
             Map<String, CaptureReport> newest = new LinkedHashMap<>();
-            for (CaptureReport report : reports.values()) {
+            for (CaptureReport report : inOrder) {
                 Capture capture = report.capture();
                 boolean other = capture.spot()
                         && capture.conditions().lamp() == Lamp.ON

@@ -102,12 +102,18 @@ public final class Path {
     }
 
     Stretch stretchAt(double sMm) {
-        for (Stretch stretch : stretches) {
+        int low = 0;
+        int high = stretches.size() - 1;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            Stretch stretch = stretches.get(middle);
             if (sMm < stretch.startMm() + stretch.lengthMm()) {
-                return stretch;
+                high = middle;
+            } else {
+                low = middle + 1;
             }
         }
-        return stretches.get(stretches.size() - 1);
+        return stretches.get(low);
     }
 
     /** One leg where it lies. @param cornerBeforeRad sharp turn between the leg before and this one */

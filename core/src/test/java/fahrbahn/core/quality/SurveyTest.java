@@ -69,6 +69,21 @@ class SurveyTest {
     }
 
     @Test
+    void onlyWhatIsNewIsJudgedAgain() {
+        List<Capture> two = List.of(spot("dark", Lamp.ON, 12, 14), spot("light", Lamp.ON, 78, 70));
+        Survey first = Survey.of(two, setup);
+        Survey again = Survey.of(two, setup.withLaw(setup.law().withBaseCommand(30)), first);
+        assertThat(again.captures().get(0)).isSameAs(first.captures().get(0));
+        assertThat(again).isEqualTo(first);
+        // A reading beyond all before widens the range that drift and saturation are judged by.
+        List<Capture> three = new ArrayList<>(two);
+        three.add(spot("foil", Lamp.ON, 99, 50));
+        Survey wider = Survey.of(three, setup, first);
+        assertThat(wider.captures().get(0)).isNotSameAs(first.captures().get(0));
+        assertThat(wider).isEqualTo(Survey.of(three, setup));
+    }
+
+    @Test
     void sensorsOnEachOthersPlugsAreFoundBySlidingWithARuler() {
         Survey right = Survey.of(List.of(slide(12, -12, true)), setup);
         assertThat(right.between()).isEmpty();
