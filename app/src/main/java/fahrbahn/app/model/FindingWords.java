@@ -59,7 +59,8 @@ public final class FindingWords {
         }
         if (finding instanceof Finding.SurfacesSwapped) {
             return sensor
-                    + "reads the other way round than the robot says: dark and light captured in the wrong order?";
+                    + "reads the other way round than the robot says: were dark and light captured in the wrong order?"
+                    + " Capture both again, or mend the robot's numbers.";
         }
         if (finding instanceof Finding.Disagree f) {
             return "On " + f.surface() + ", " + f.other() + " reads " + Words.number(Math.abs(f.percent()), 2) + " % "

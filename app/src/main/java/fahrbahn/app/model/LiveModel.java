@@ -149,18 +149,18 @@ public final class LiveModel {
         Status before = status.get();
         long readings = before.readings();
         Reading last = null;
+        long now = nanoClock.getAsLong();
         for (Inbox.Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
             if (!columns.equals(tick.columns())) {
                 follow(tick.columns());
             }
             readings++;
             last = picker.pick(tick.reading());
-            trace.add(last);
+            trace.add(last, now);
             for (Consumer<Reading> hearer : hearers) {
                 hearer.accept(last);
             }
         }
-        long now = nanoClock.getAsLong();
         if (last != null) {
             lastReadingNs = now;
             latest.set(last.values());

@@ -42,9 +42,8 @@ final class LiveTraceView extends CanvasRegion {
         double high = Double.NEGATIVE_INFINITY;
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
             for (int age = 0; age < trace.size(); age++) {
-                double value = trace.value(sensor, age);
-                low = Math.min(low, value);
-                high = Math.max(high, value);
+                low = Math.min(low, trace.least(sensor, age));
+                high = Math.max(high, trace.most(sensor, age));
             }
         }
         double pad = Math.max(1e-9, 0.08 * (high - low));
@@ -66,15 +65,18 @@ final class LiveTraceView extends CanvasRegion {
         g.setLineDashes(DASHES[(sensor + sensor / inks.length) % DASHES.length]);
         g.setLineWidth(2);
         g.beginPath();
-        int step = Math.max(1, trace.size() / (int) Math.max(1, width));
-        for (int age = trace.size() - 1; age >= 0; age -= step) {
+        // The ring has about as many moments as the panel has pixels: each is one stroke from its least to its largest
+        // reading.
+        for (int age = trace.size() - 1; age >= 0; age--) {
             double x = MARGIN + width * (1 - (double) age / LiveTrace.CAPACITY);
-            double y = height * (high - trace.value(sensor, age)) / (high - low);
-            g.lineTo(x, y);
+            g.lineTo(x, height * (high - trace.least(sensor, age)) / (high - low));
+            if (trace.most(sensor, age) > trace.least(sensor, age)) {
+                g.lineTo(x, height * (high - trace.most(sensor, age)) / (high - low));
+            }
         }
         g.stroke();
         g.setLineDashes();
-        double y = Math.max(12, Math.min(height - 4, height * (high - trace.value(sensor, 0)) / (high - low) + 4));
+        double y = Math.max(12, Math.min(height - 4, height * (high - trace.most(sensor, 0)) / (high - low) + 4));
         if (named.stream().allMatch(other -> Math.abs(other - y) >= LABEL_PX)) {
             named.add(y);
             g.setFill(inks[sensor % inks.length].paint());
