@@ -115,6 +115,8 @@ class RobotStationTest extends InWindow {
         until("stale", () -> mark(Station.ROBOT) == Freshness.Mark.STALE);
         until("with the reason", () -> text("freshness").contains("the battery has 7.1 V and had 8.2"));
         assertThat(text("repair")).isEqualTo("Shortest repair: measure the free speed again: Roll a metre");
+        robot.clickOn("#repair");
+        until("the card is up", () -> robot.lookup("#addEntry").tryQuery().isPresent());
         undo();
         until("fresh again", () -> mark(Station.ROBOT) == Freshness.Mark.FRESH);
     }

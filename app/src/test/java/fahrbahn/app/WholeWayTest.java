@@ -98,8 +98,14 @@ class WholeWayTest extends InWindow {
         type("loopTime", "20");
         until("stale", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
         assertThat(shop().gains().freshnessProperty().get().reason()).contains("loop time (s) 0.01 to 0.02");
+        go(Station.GAINS);
+        until("a pair worked out anew", () -> !robot.lookup("#useGains").query().isDisabled());
+        robot.clickOn("#repair");
+        until("repaired", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
         robot.clickOn("#undo");
-        until("fresh again", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
+        until("stale again", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
+        robot.clickOn("#undo");
+        until("fresh as before", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
     }
 
     @Test

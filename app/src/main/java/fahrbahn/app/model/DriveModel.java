@@ -227,7 +227,7 @@ public final class DriveModel extends StationModel {
         if (reasons.isEmpty() && chosen.mark() == Freshness.Mark.STALE) {
             return new Freshness(chosen.mark(), "with gains that are: " + chosen.reason(), chosen.repair());
         }
-        return Freshness.stale(reasons, "").repairedBy("drive again: Space", Station.DRIVE);
+        return Freshness.stale(reasons, "").repairedBy("drive again: Space", Station.DRIVE, "Space");
     }
 
     /** True when there is a run to keep. */

@@ -28,8 +28,12 @@ public record Freshness(Mark mark, String reason, Optional<Repair> repair) {
         }
     }
 
-    /** @param words what to do, as on a button @param station where */
-    public record Repair(String words, Station station) {}
+    /**
+     * @param words what to do, as on a button
+     * @param station where
+     * @param press what is pressed there: the name of a key or the title of a page; empty when the coach has to act
+     */
+    public record Repair(String words, Station station, String press) {}
 
     public static final Freshness FRESH = new Freshness(Mark.FRESH, "", Optional.empty());
 
@@ -42,8 +46,8 @@ public record Freshness(Mark mark, String reason, Optional<Repair> repair) {
     }
 
     /** The same with a way out; a fresh result needs none. */
-    public Freshness repairedBy(String words, Station station) {
-        return mark == Mark.FRESH ? this : new Freshness(mark, reason, Optional.of(new Repair(words, station)));
+    public Freshness repairedBy(String words, Station station, String press) {
+        return mark == Mark.FRESH ? this : new Freshness(mark, reason, Optional.of(new Repair(words, station, press)));
     }
 
     /** Fresh when nothing differs; else stale, naming the first difference and how many more there are. */

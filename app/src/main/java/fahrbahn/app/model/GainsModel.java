@@ -104,7 +104,7 @@ public final class GainsModel extends StationModel {
                         .filter(c -> c.matter() == Matter.BATTERY || c.matter() == Matter.WHEELS)
                         .forEach(c -> reasons.add(c.words())));
         SetupDifference.physical(chosenFor.get(), season.setupOrGuess()).forEach(d -> reasons.add(d.toString()));
-        return Freshness.stale(reasons, "").repairedBy("take the pair worked out anew: U", Station.GAINS);
+        return Freshness.stale(reasons, "").repairedBy("take the pair worked out anew: U", Station.GAINS, "U");
     }
 
     private static Verdict verdict(GainsPicture picture) {

@@ -51,7 +51,8 @@ public final class LevelsModel extends StationModel {
         if (found.isEmpty()) {
             say(
                     Verdict.open("Levels need light and dark. Go to Measure and capture both."),
-                    Freshness.missing("no captures").repairedBy("capture light and dark: L, D", Station.MEASURE));
+                    Freshness.missing("no captures")
+                            .repairedBy("capture light and dark: L, D", Station.MEASURE, "Capture"));
         } else {
             say(verdict(found), freshness());
         }
@@ -111,7 +112,7 @@ public final class LevelsModel extends StationModel {
         if (captures.mark() == Freshness.Mark.STALE) {
             return new Freshness(captures.mark(), "from captures that are: " + captures.reason(), captures.repair());
         }
-        return onRobot().repairedBy("use these levels on the robot: U", Station.LEVELS);
+        return onRobot().repairedBy("use these levels on the robot: U", Station.LEVELS, "U");
     }
 
     private Freshness onRobot() {

@@ -240,6 +240,7 @@ public final class MeasureModel extends StationModel {
         return Freshness.stale(reasons, "")
                 .repairedBy(
                         lampsOff ? "switch the lamps on again: O" : "capture light and dark again: L, D",
-                        Station.MEASURE);
+                        Station.MEASURE,
+                        lampsOff ? "Room and air" : "Capture");
     }
 }

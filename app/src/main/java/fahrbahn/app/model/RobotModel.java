@@ -186,7 +186,8 @@ public final class RobotModel extends StationModel {
                         .repairedBy(
                                 "measure the " + word + " again: "
                                         + BenchCard.measuring(state.constant()).title(),
-                                Station.ROBOT);
+                                Station.ROBOT,
+                                "Bench");
             }
         }
         return Freshness.FRESH;

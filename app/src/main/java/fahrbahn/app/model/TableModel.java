@@ -247,7 +247,7 @@ public final class TableModel extends StationModel {
         return f.tightestRadiusMm() < set - 0.1
                 ? Freshness.stale("the robot is set up for bends of " + Words.millimetres(set) + ", the course has "
                                 + Words.millimetres(f.tightestRadiusMm()))
-                        .repairedBy("set the robot up for this course: U", Station.TABLE)
+                        .repairedBy("set the robot up for this course: U", Station.TABLE, "U")
                 : Freshness.FRESH;
     }
 }

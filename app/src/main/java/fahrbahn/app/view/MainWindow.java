@@ -9,6 +9,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import javafx.animation.AnimationTimer;
 import javafx.css.PseudoClass;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -116,8 +117,22 @@ public final class MainWindow extends BorderPane {
         repair.setVisible(fresh.repair().isPresent());
         fresh.repair().ifPresent(way -> {
             repair.setText("Shortest repair: " + way.words());
-            repair.setOnAction(e -> go(way.station()));
+            repair.setOnAction(e -> follow(way));
         });
+    }
+
+    /** Goes where the repair is; there already, does it. A page is turned to at once. */
+    private void follow(Freshness.Repair way) {
+        boolean there = here == way.station();
+        if (!there) {
+            go(way.station());
+        }
+        Node page = lookup("#" + Pages.tabId(way.press()));
+        if (page instanceof Button tab) {
+            tab.fire();
+        } else if (there) {
+            take(KeyCode.getKeyCode(way.press()));
+        }
     }
 
     /** What went wrong last, until it is put away. */

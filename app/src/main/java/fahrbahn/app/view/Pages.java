@@ -2,6 +2,7 @@ package fahrbahn.app.view;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
@@ -31,13 +32,16 @@ final class Pages {
         for (int i = 0; i < pages.size(); i++) {
             int index = i;
             Button tab = new Button(pages.get(i).title());
-            tab.setId("page-"
-                    + pages.get(i).title().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+            tab.setId(tabId(pages.get(i).title()));
             tab.getStyleClass().add("page-tab");
             tab.setOnAction(e -> turnTo(index));
             tabs.add(tab);
         }
         turnTo(0);
+    }
+
+    static String tabId(String title) {
+        return "page-" + title.toLowerCase(Locale.ROOT).replace(' ', '-');
     }
 
     StationView view() {
