@@ -28,6 +28,7 @@ final class LiveStrip extends HBox {
     private static final double WIDEST_BAR = 150;
     private static final double BETWEEN = 12;
     private static final int CROWDED = 5;
+    private static final long SHOWN_EVERY_NS = 80_000_000;
 
     private final LiveModel live;
     private final SeasonModel season;
@@ -43,6 +44,8 @@ final class LiveStrip extends HBox {
     private final VBox place;
     private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
     private final Consumer<String> told;
+    private boolean changed;
+    private long shownNs;
     private double barWidth = WIDEST_BAR;
 
     LiveStrip(LiveModel live, SeasonModel season, Consumer<String> told) {
@@ -66,9 +69,20 @@ final class LiveStrip extends HBox {
         VBox link = Nodes.column(Nodes.row(state, counts), Nodes.row(bench, address, connect, disconnect));
         getChildren().addAll(link, Nodes.grow(bars), place);
         live.sensors().addListener((InvalidationListener) o -> rebuild());
-        live.statusProperty().addListener(o -> refresh());
-        live.latestProperty().addListener(o -> refreshValues());
+        live.statusProperty().addListener(o -> changed = true);
+        live.latestProperty().addListener(o -> changed = true);
         refresh();
+    }
+
+    /** Called once a frame; shows what is new some twelve times a second, which is as fast as figures can be read. */
+    void frame() {
+        long now = System.nanoTime();
+        if (changed && now - shownNs > SHOWN_EVERY_NS) {
+            shownNs = now;
+            changed = false;
+            refresh();
+            refreshValues();
+        }
     }
 
     /** The bench robot's mat: light, the line, and a patch of dark. */

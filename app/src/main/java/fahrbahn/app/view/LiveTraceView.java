@@ -7,18 +7,23 @@ import fahrbahn.app.model.Words;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
 
 /** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
 final class LiveTraceView extends CanvasRegion {
-    private static final double[][] DASHES = {{}, {8, 5}, {2, 4}, {12, 4, 2, 4}};
+    private static final int[][] DASHES = {{}, {9, 5}, {3, 4}, {14, 4, 3, 4}};
+    private static final long PAINTED_EVERY_NS = 50_000_000;
+
     private static final double MARGIN = 46;
 
     /** Names nearer to each other could not be read. */
     private static final double LABEL_PX = 13;
 
     private final LiveModel live;
-    private final Ink[] inks = {ink("ink-left"), ink("ink-right"), ink("ink-best"), ink("ink-advice")};
+    private final Ink[] inks = {ink("ink-left"), ink("ink-right"), ink("ink-best"), ink("ink-curve")};
     private final Ink text = ink("ink-text");
+    private final TraceRaster raster = new TraceRaster();
+    private long paintedNs;
     private final List<Double> named = new ArrayList<>();
 
     LiveTraceView(LiveModel live) {
@@ -26,8 +31,13 @@ final class LiveTraceView extends CanvasRegion {
         this.live = live;
     }
 
+    /** Called once a frame; paints twenty times a second, for eyes see no more. */
     void refresh() {
-        requestLayout();
+        long now = System.nanoTime();
+        if (now - paintedNs >= PAINTED_EVERY_NS) {
+            paintedNs = now;
+            requestLayout();
+        }
     }
 
     @Override
@@ -51,32 +61,22 @@ final class LiveTraceView extends CanvasRegion {
         high += pad;
         g.fillText(Words.number(high), 2, 12);
         g.fillText(Words.number(low), 2, getHeight() - 4);
+        int width = (int) Math.max(1, getWidth() - 2 * MARGIN);
+        raster.clear(width, (int) Math.max(1, getHeight()));
+        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+            // Each of sixteen has a pair of colour and dash of its own, and neighbours differ in both.
+            int[] dashes = DASHES[(sensor + sensor / inks.length) % DASHES.length];
+            raster.curve(trace, sensor, (Color) inks[sensor % inks.length].paint(), dashes, low, high);
+        }
+        g.drawImage(raster.image(), MARGIN, 0);
         named.clear();
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
-            paint(g, trace, sensor, low, high);
+            name(g, sensor, getHeight() * (high - trace.most(sensor, 0)) / (high - low) + 4);
         }
     }
 
-    private void paint(GraphicsContext g, LiveTrace trace, int sensor, double low, double high) {
-        double height = getHeight();
-        double width = getWidth() - 2 * MARGIN;
-        g.setStroke(inks[sensor % inks.length].paint());
-        // Each of sixteen has a pair of colour and dash of its own, and neighbours differ in both.
-        g.setLineDashes(DASHES[(sensor + sensor / inks.length) % DASHES.length]);
-        g.setLineWidth(2);
-        g.beginPath();
-        // The ring has about as many moments as the panel has pixels: each is one stroke from its least to its largest
-        // reading.
-        for (int age = trace.size() - 1; age >= 0; age--) {
-            double x = MARGIN + width * (1 - (double) age / LiveTrace.CAPACITY);
-            g.lineTo(x, height * (high - trace.least(sensor, age)) / (high - low));
-            if (trace.most(sensor, age) > trace.least(sensor, age)) {
-                g.lineTo(x, height * (high - trace.most(sensor, age)) / (high - low));
-            }
-        }
-        g.stroke();
-        g.setLineDashes();
-        double y = Math.max(12, Math.min(height - 4, height * (high - trace.most(sensor, 0)) / (high - low) + 4));
+    private void name(GraphicsContext g, int sensor, double wantedY) {
+        double y = Math.max(12, Math.min(getHeight() - 4, wantedY));
         if (named.stream().allMatch(other -> Math.abs(other - y) >= LABEL_PX)) {
             named.add(y);
             g.setFill(inks[sensor % inks.length].paint());

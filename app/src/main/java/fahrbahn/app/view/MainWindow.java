@@ -27,6 +27,7 @@ public final class MainWindow extends BorderPane {
 
     private final Workshop workshop;
     private final Road road;
+    private final LiveStrip strip;
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
     private final Label sentence = Nodes.label("", "verdict-sentence");
     private final Label freshness = Nodes.label("", "verdict-freshness");
@@ -38,6 +39,7 @@ public final class MainWindow extends BorderPane {
         @Override
         public void handle(long now) {
             workshop.live().drain();
+            strip.frame();
             views.get(here).frame().run();
         }
     };
@@ -77,7 +79,8 @@ public final class MainWindow extends BorderPane {
         left.getStyleClass().add("road-side");
         setLeft(left);
         setCenter(middle);
-        setBottom(new LiveStrip(workshop.live(), workshop.season(), workshop::tell));
+        strip = new LiveStrip(workshop.live(), workshop.season(), workshop::tell);
+        setBottom(strip);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         go(Station.ROBOT);
     }

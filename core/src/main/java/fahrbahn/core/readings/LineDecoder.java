@@ -10,7 +10,7 @@ import java.util.Optional;
 /**
  * Turns the lines of a live stream into readings. A line of names alone is a header, also in the middle of the stream: it
  * counts once the next line fits it, so that a scrap of text cannot derail a running stream. A stream that is joined after its
- * header gets columns named by their place. Broken lines are counted and skipped. Not thread-safe: one decoder a stream.
+ * header gets columns named by their place, from its first line of nothing but numbers. Broken lines are counted and skipped. Not thread-safe: one decoder a stream.
  */
 public final class LineDecoder {
     private record Header(List<String> names, char separator) {}
@@ -57,6 +57,9 @@ public final class LineDecoder {
             return Optional.empty();
         }
         if (columns == null && announced == null) {
+            if (fields.stream().anyMatch(field -> Double.isNaN(CsvRows.number(field, lineSeparator)))) {
+                throw new BadReadingsException("before a header only a line of numbers is understood: " + line);
+            }
             announced = new Header(placeNames(fields.size()), lineSeparator);
         }
         if (announced != null) {

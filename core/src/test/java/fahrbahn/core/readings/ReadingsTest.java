@@ -67,6 +67,15 @@ class ReadingsTest {
         assertThat(decoder.sensors()).containsExactly("sensor 1", "sensor 2");
     }
 
+    @Test
+    void garbageWithANumberInItIsNoReading() {
+        LineDecoder decoder = new LineDecoder();
+        assertThat(decoder.line("%$&,1")).isEmpty();
+        assertThat(decoder.line("12;x3")).isEmpty();
+        assertThat(decoder.brokenLines()).isEqualTo(2);
+        assertThat(decoder.line("500;510").orElseThrow().values()).containsExactly(500, 510);
+    }
+
     /** Whatever comes over the wire, a decoder answers and goes on. */
     @Test
     void noScrapOfTextBreaksTheDecoder() {
