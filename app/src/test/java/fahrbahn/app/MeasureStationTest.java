@@ -176,7 +176,7 @@ class MeasureStationTest extends InWindow {
             }
             until("away", () -> status().phase() == Phase.AWAY);
             assertThat(text("notice")).contains("comes back by itself");
-            assertThat(text("liveState")).startsWith("Away, trying again");
+            until("shown in the strip", () -> text("liveState").startsWith("Away, trying again"));
             try (Socket again = server.accept()) {
                 say(again, "0.04,7409,503,513\n");
                 until("back", () -> status().phase() == Phase.LIVE && status().readings() == 4);

@@ -55,7 +55,7 @@ public final class FindingWords {
     private static String between(Finding finding, String sensor) {
         if (finding instanceof Finding.Swapped f) {
             return "Sensors " + f.sensor() + " and " + f.other()
-                    + " met the line in the other order: swap their plugs, or their names.";
+                    + " met the line in the other order: swap their plugs or their names, unless the ruler counted to the right.";
         }
         if (finding instanceof Finding.SurfacesSwapped) {
             return sensor

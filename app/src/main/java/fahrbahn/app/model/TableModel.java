@@ -14,6 +14,7 @@ import fahrbahn.store.CourseSvg;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -168,8 +169,11 @@ public final class TableModel extends StationModel {
                 "Saving " + file.getFileName(),
                 () -> {
                     try {
+                        // Whole or not at all: what was there before is only replaced by what is complete.
+                        Path beside = file.resolveSibling(file.getFileName() + ".part");
                         Files.writeString(
-                                file, svg(file) ? CourseSvg.write(saved, width, dark) : CourseJson.write(saved));
+                                beside, svg(file) ? CourseSvg.write(saved, width, dark) : CourseJson.write(saved));
+                        Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
                         return "Saved as " + file.getFileName() + ".";
                     } catch (IOException cannot) {
                         return file + " cannot be written (" + cannot.getMessage() + "). Choose another folder.";
