@@ -220,9 +220,9 @@ class CaptureQualityTest {
                 .isInstanceOf(BadValueException.class);
     }
 
-    /** Sen (1968), section 7: seven pairs whose slope and interval the paper gives. */
+    /** Seven pairs as they are shown with this method; recalled, not looked up. The slope is exact, the interval only bracketed. */
     @Test
-    void publishedSlope() {
+    void slopeOfAKnownExample() {
         double[] t = {1, 2, 3, 4, 10, 12, 18};
         double[] y = {9, 15, 19, 20, 45, 55, 78};
         TheilSen slope = TheilSen.of(t, y, 1.96);
