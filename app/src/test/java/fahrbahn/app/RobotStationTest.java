@@ -43,18 +43,17 @@ class RobotStationTest extends InWindow {
     @Test
     void aSensorIsDraggedNudgedAndPutBackByUndo() throws Exception {
         Sensor before = sensor(0);
+        Sensor other = sensor(1);
         drag(0, 0, -40);
         until("it has moved", () -> sensor(0).forwardMm() > before.forwardMm() + 5);
         assertThat(sensor(0).leftMm()).as("straight up").isCloseTo(before.leftMm(), within(1.0));
-        assertThat(sensor(1))
-                .as("the other stays")
-                .isEqualTo(setup().robot().sensors().get(1));
-        double dragged = sensor(0).forwardMm();
+        assertThat(sensor(1)).as("the other stays").isEqualTo(other);
+        Sensor dragged = sensor(0);
         robot.type(KeyCode.UP).type(KeyCode.UP).type(KeyCode.LEFT);
-        until("nudged by the keys", () -> sensor(0).forwardMm() == dragged + 2);
-        until("and to the left", () -> text("leadWords").contains("ahead"));
-        double nudged = sensor(0).leftMm();
-        assertThat(nudged - Math.rint(before.leftMm())).isBetween(0.0, 2.0);
+        until(
+                "nudged by the keys, a millimetre each",
+                () -> sensor(0).forwardMm() == dragged.forwardMm() + 2
+                        && sensor(0).leftMm() == dragged.leftMm() + 1);
         robot.type(KeyCode.H).type(KeyCode.DOWN);
         until("the other one in hand", () -> sensor(1).forwardMm() == before.forwardMm() - 1);
         for (int i = 0; i < 5; i++) {

@@ -19,7 +19,7 @@ final class MatCanvas extends TableCanvas {
 
     private final MatModel model;
     private final Ink trail = ink("ink-advice");
-    private final Ink mark = ink("ink-right");
+    private final Ink mark = ink("ink-stop");
     private final Ink text = ink("ink-text");
     private Picture shown;
     private Image image;
@@ -79,15 +79,12 @@ final class MatCanvas extends TableCanvas {
         Pose start = line.points().get(0);
         g.strokeOval(px(start.xMm()) - 7, py(start.yMm()) - 7, 14, 14);
         if (line.tightestAt() != null) {
-            double radius = line.tightestRadiusMm() * scale();
             double x = px(line.tightestAt().xMm());
             double y = py(line.tightestAt().yMm());
             g.setStroke(mark.paint());
             g.strokeOval(x - 10, y - 10, 20, 20);
             g.setFill(mark.paint());
-            g.fillText("tightest", x + 14, y - 6);
-            g.setLineWidth(1);
-            g.strokeLine(x + 14, y, x + 14 + radius, y);
+            g.fillText("tightest", x + 12, y + 24);
         }
     }
 
