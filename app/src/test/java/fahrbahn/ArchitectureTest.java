@@ -58,21 +58,62 @@ class ArchitectureTest {
         slices().matching("fahrbahn.(**)").should().beFreeOfCycles().check(CLASSES);
     }
 
+    private static final String[] STATIONS = {
+        "fahrbahn.app.robot..",
+        "fahrbahn.app.table..",
+        "fahrbahn.app.measure..",
+        "fahrbahn.app.levels..",
+        "fahrbahn.app.gains..",
+        "fahrbahn.app.drive..",
+        "fahrbahn.app.runs.."
+    };
+
     @Test
-    void modelsHaveNoNodesAndHeadlessHasNoWindow() {
+    void whatAllStationsUseKnowsNoneOfThem() {
         noClasses()
                 .that()
-                .resideInAPackage("fahrbahn.app.model")
+                .resideInAnyPackage(
+                        "fahrbahn.app.kit..",
+                        "fahrbahn.app.words..",
+                        "fahrbahn.app.season..",
+                        "fahrbahn.app.live..",
+                        "fahrbahn.app.chart..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(STATIONS)
+                .check(CLASSES);
+        noClasses()
+                .that()
+                .resideInAnyPackage(STATIONS)
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("fahrbahn.app.shell..", "fahrbahn.app", "fahrbahn.app.demo..")
+                .check(CLASSES);
+    }
+
+    @Test
+    void modelsAndWordsHoldNoNodes() {
+        noClasses()
+                .that()
+                .resideInAPackage("fahrbahn.app..")
+                .and()
+                .haveNameMatching(".*(Model|Words)(\\$.*)?")
+                .or()
+                .resideInAnyPackage("fahrbahn.app.season..", "fahrbahn.app.words..", "fahrbahn.app.live..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("javafx.scene..", "javafx.stage..")
                 .check(CLASSES);
+    }
+
+    @Test
+    void headlessHasNoWindow() {
         noClasses()
                 .that()
                 .resideInAPackage("fahrbahn.headless")
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("javafx..")
+                .resideInAnyPackage("javafx..", "fahrbahn.app..")
                 .check(CLASSES);
     }
 }

@@ -2,8 +2,8 @@ package fahrbahn.app;
 
 import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.demo.DemoSeason;
-import fahrbahn.app.model.Workshop;
-import fahrbahn.app.view.MainWindow;
+import fahrbahn.app.shell.MainWindow;
+import fahrbahn.app.shell.Workshop;
 import fahrbahn.link.BenchRobot;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.SeasonFile;

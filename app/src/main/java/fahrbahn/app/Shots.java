@@ -1,10 +1,10 @@
 package fahrbahn.app;
 
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.LiveModel;
-import fahrbahn.app.model.MatModel;
-import fahrbahn.app.model.Station;
-import fahrbahn.app.model.Workshop;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.shell.Workshop;
+import fahrbahn.app.table.MatModel;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Pose;

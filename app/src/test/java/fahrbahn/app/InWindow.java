@@ -1,8 +1,8 @@
 package fahrbahn.app;
 
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.Station;
-import fahrbahn.app.model.Workshop;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.shell.Workshop;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;

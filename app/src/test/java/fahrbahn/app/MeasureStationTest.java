@@ -3,10 +3,10 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.LiveModel;
-import fahrbahn.app.model.LiveModel.Phase;
-import fahrbahn.app.model.Station;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;

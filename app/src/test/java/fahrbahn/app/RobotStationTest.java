@@ -3,11 +3,11 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.model.BenchCard;
-import fahrbahn.app.model.ConstantState;
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.LiveModel;
-import fahrbahn.app.model.Station;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.robot.ConstantState;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
 import fahrbahn.core.measuring.Constant;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
@@ -30,8 +30,8 @@ class RobotStationTest extends InWindow {
 
     /** Presses on a sensor, where the picture has it, and lets go elsewhere. */
     private void drag(int sensor, double dx, double dy) throws Exception {
-        fahrbahn.app.view.SensorPlaces places =
-                new fahrbahn.app.view.SensorPlaces(robot.lookup("#topView").query());
+        fahrbahn.app.robot.SensorPlaces places =
+                new fahrbahn.app.robot.SensorPlaces(robot.lookup("#topView").query());
         Point2D at = onWindow(() -> places.onScreen(sensor));
         robot.moveTo(at)
                 .press(MouseButton.PRIMARY)

@@ -3,8 +3,8 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.Station;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
 import fahrbahn.core.mat.Traced;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
@@ -105,7 +105,7 @@ class TableStationTest extends InWindow {
 
     private Point2D point(double xMm, double yMm) throws Exception {
         return onWindow(() ->
-                new fahrbahn.app.view.TablePlaces(robot.lookup("#courseEditor").query()).onScreen(xMm, yMm));
+                new fahrbahn.app.table.TablePlaces(robot.lookup("#courseEditor").query()).onScreen(xMm, yMm));
     }
 
     @Test
@@ -180,6 +180,6 @@ class TableStationTest extends InWindow {
 
     private Point2D matPoint(double xMm, double yMm) throws Exception {
         return onWindow(() ->
-                new fahrbahn.app.view.TablePlaces(robot.lookup("#matCanvas").query()).onScreen(xMm, yMm));
+                new fahrbahn.app.table.TablePlaces(robot.lookup("#matCanvas").query()).onScreen(xMm, yMm));
     }
 }

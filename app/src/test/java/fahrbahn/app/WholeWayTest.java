@@ -2,11 +2,11 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.model.Freshness;
-import fahrbahn.app.model.LiveModel;
-import fahrbahn.app.model.SensorLevels;
-import fahrbahn.app.model.Station;
-import fahrbahn.app.model.Verdict;
+import fahrbahn.app.levels.SensorLevels;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Verdict;
 import fahrbahn.core.trials.RunRecord;
 import java.net.InetAddress;
 import java.net.ServerSocket;

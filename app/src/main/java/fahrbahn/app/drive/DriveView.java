@@ -1,0 +1,140 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.chart.TracePlot;
+import fahrbahn.app.drive.DriveModel.Drive;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.StationView;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.twin.Trace;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The twin rides the course; below it, its distance from the path and its steering. */
+public final class DriveView {
+    /** The picture runs faster than the robot would: a coach has five minutes. */
+    private static final double TIMES_REAL = 3;
+
+    private final DriveModel model;
+    private final CourseView course;
+    private final TracePlot offset = new TracePlot("off path, mm", "ink-left");
+    private final TracePlot steering = new TracePlot("steering", "ink-right");
+    private final ProgressBar progress = new ProgressBar(0);
+    private final Label size = Nodes.label("", "panel-title");
+    private final Label outcome = new Label("none");
+    private final Label time = new Label("none");
+    private final Label rms = new Label("none");
+    private final Label peak = new Label("none");
+    private final Label reversals = new Label("none");
+    private long startNs;
+    private boolean playing;
+
+    private DriveView(DriveModel model) {
+        this.model = model;
+        this.course = new CourseView(model.course());
+    }
+
+    public static StationView of(DriveModel model) {
+        return new DriveView(model).build();
+    }
+
+    private StationView build() {
+        Action run = new Action("runTwin", "Run the twin", KeyCode.SPACE, model::run);
+        Action keep = new Action("keepRun", "Keep this run", KeyCode.K, model::keep);
+        Action many = new Action("runMany", "Run many", KeyCode.M, model::runMany);
+        Action stop = new Action("stopRun", "Stop", KeyCode.S, model::cancel);
+        run.button().disableProperty().bind(model.runningProperty());
+        many.button().disableProperty().bind(model.runningProperty());
+        stop.button().disableProperty().bind(model.runningProperty().not());
+        progress.setId("driveProgress");
+        progress.visibleProperty().bind(model.runningProperty());
+        ChoiceField<Course> choice = new ChoiceField<>(
+                "course",
+                "course",
+                "Course the twin drives",
+                model.courses().toArray(Course[]::new),
+                Course::name,
+                model::choose);
+        choice.show(model.course());
+        model.season().courseProperty().addListener(o -> choice.offer(model.courses(), model.course()));
+        model.courseProperty().addListener(o -> layCourse());
+        outcome.setId("driveOutcome");
+        HBox figures = Nodes.row(
+                Nodes.figure(outcome, "outcome", "Run completed or lost"),
+                Nodes.figure(time, "time", "Lap time"),
+                Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
+                Nodes.figure(peak, "at most", "Peak cross-track error"),
+                Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
+        model.driveProperty().addListener(o -> refresh(keep));
+        model.season().setupProperty().addListener(o -> course.showLine(lineWidthMm()));
+        course.showLine(lineWidthMm());
+        layCourse();
+        refresh(keep);
+        offset.setMinHeight(165);
+        steering.setMinHeight(165);
+        offset.setMaxHeight(165);
+        steering.setMaxHeight(165);
+        HBox controls = Nodes.row(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
+        controls.setAlignment(Pos.BOTTOM_LEFT);
+        VBox table = new VBox(Nodes.row(size, Nodes.spring(), figures), Nodes.grow(course));
+        table.getStyleClass().add("panel");
+        VBox content = Nodes.column(controls, Nodes.grow(table), Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
+        return new StationView(content, List.of(run, many, stop, keep), this::frame);
+    }
+
+    private void layCourse() {
+        course.lay(model.course());
+        size.setText(Words.number(model.course().path().lengthMm() / 1000) + " m, bends down to "
+                + Words.millimetres(model.course().path().tightestRadiusMm()));
+    }
+
+    private double lineWidthMm() {
+        return model.season().setupOrGuess().line().widthMm();
+    }
+
+    private void refresh(Action keep) {
+        Optional<Drive> drive = model.driveProperty().get();
+        keep.button().setDisable(!model.canKeep());
+        drive.ifPresent(this::show);
+        if (drive.isEmpty()) {
+            course.show(null, 0);
+        }
+    }
+
+    private void show(Drive drive) {
+        Trace trace = drive.trace();
+        double periodS = drive.setup().robot().loop().periodS();
+        offset.show(trace.size(), periodS, trace::offsetMm);
+        steering.show(trace.size(), periodS, trace::steering);
+        outcome.setText(drive.result().completed() ? "completed" : "lost");
+        time.setText(Words.number(drive.result().timeS(), 4) + " s");
+        rms.setText(Words.millimetres(drive.result().rmsMm()));
+        peak.setText(Words.millimetres(drive.result().peakMm()));
+        reversals.setText(Words.number(drive.result().reversalsPerM(), 2));
+        startNs = System.nanoTime();
+        playing = true;
+    }
+
+    private void frame() {
+        progress.setProgress(model.progress());
+        Optional<Drive> drive = model.driveProperty().get();
+        if (!playing || drive.isEmpty()) {
+            return;
+        }
+        double tS = (System.nanoTime() - startNs) * 1e-9 * TIMES_REAL;
+        int last = drive.get().trace().size() - 1;
+        int tick = (int) Math.min(last, tS / drive.get().setup().robot().loop().periodS());
+        course.show(drive.get(), tick);
+        offset.cursor(drive.get().trace().tS(tick));
+        steering.cursor(drive.get().trace().tS(tick));
+        playing = tick < last;
+    }
+}

@@ -1,0 +1,79 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.drive.DriveModel.Drive;
+import fahrbahn.app.drive.DriveModel.Odds;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Sample;
+import fahrbahn.core.twin.RunResult;
+
+/** What runs of the twin come to, in words. */
+final class DriveWords {
+    private DriveWords() {}
+
+    static Verdict odds(Odds last) {
+        Completion chance = last.runs().completion();
+        Sample times = Sample.of(last.runs().ofCompleted(RunResult::timeS));
+        Sample peaks = Sample.of(last.runs().ofCompleted(RunResult::peakMm));
+        String sentence = chance.completed() + " of " + chance.runs() + " runs complete, a chance of "
+                + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
+                + " if battery, light, grip and start differ as we reckon for a table evening.";
+        if (chance.completed() < chance.runs()) {
+            sentence +=
+                    (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last) + ".";
+        }
+        if (times.n() > 1) {
+            sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
+                    + Words.number(times.sd(), 2) + " s, and stray " + Words.number(peaks.mean(), 2) + " mm at most.";
+        }
+        if (chance.completed() == 0) {
+            return Verdict.stop(sentence + " Press Space to watch one.");
+        }
+        return chance.completed() == chance.runs() ? Verdict.good(sentence) : Verdict.care(sentence);
+    }
+
+    /** The middle of the places where runs were lost, and what lies there. */
+    private static String lostAt(Odds last) {
+        double[] places = last.runs().results().stream()
+                .filter(result -> !result.completed())
+                .mapToDouble(RunResult::sMm)
+                .toArray();
+        double middle = Sample.of(places).median();
+        return Words.number(middle / 1000, 2) + " m along, "
+                + Words.where(last.course().path().partAt(middle));
+    }
+
+    static Verdict verdict(Drive last) {
+        RunResult result = last.result();
+        String at = Words.number(result.sMm() / 1000, 2) + " m, "
+                + Words.where(last.course().path().partAt(result.sMm())) + ", after "
+                + Words.number(result.timeS(), 3) + " s";
+        return switch (result.end()) {
+            case FINISHED -> finished(last);
+            case LEFT_THE_LINE ->
+                Verdict.stop("Lost the line at " + at + ". Go back to Gains"
+                        + (last.setup().line().tightestRadiusMm()
+                                        > last.course().path().tightestRadiusMm()
+                                ? ": the course has bends of "
+                                        + Words.millimetres(last.course().path().tightestRadiusMm())
+                                        + ", tighter than the robot was set up for."
+                                : " and compare Kp with the lane."));
+            case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains.");
+            case TOO_SLOW ->
+                Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
+                        + " s, four times what the lap should take. Raise the base command.");
+        };
+    }
+
+    private static Verdict finished(Drive last) {
+        RunResult result = last.result();
+        String figures = "Completed in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
+                + " mm RMS from the path, " + Words.number(result.peakMm(), 2) + " mm at most.";
+        double half = last.setup().line().widthMm() / 2;
+        return result.peakMm() > half
+                ? Verdict.care(
+                        figures + " The peak is more than half the line's width: little is left before it is lost.")
+                : Verdict.good(figures + " Press K to keep it in Runs.");
+    }
+}

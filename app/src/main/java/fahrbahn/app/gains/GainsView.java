@@ -1,0 +1,109 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.gains.GainsModel.GainsPicture;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.StationView;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.loop.GainAdvice;
+import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.setup.Law;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleConsumer;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** The lane, the limits it is made of, the gains as set and the pair to try next. */
+public final class GainsView {
+    private final GainsModel model;
+    private final LanePlot plot = new LanePlot();
+    private final Label leastLead = new Label();
+    private final Label onset = new Label();
+    private final Label period = new Label();
+    private final Label bend = new Label();
+    private final Label why = Nodes.label("", "reason");
+    private final Action use;
+    private final NumberField kp = gain("kp", "Kp, per loop", "Proportional gain", v -> choose(v, law().kd()));
+    private final NumberField kd = gain("kd", "Kd, per loop", "Derivative gain per loop", v -> choose(law().kp(), v));
+
+    private GainsView(GainsModel model) {
+        this.model = model;
+        this.use = new Action("useGains", "Use the pair to try", KeyCode.U, model::useAdvice);
+    }
+
+    public static StationView of(GainsModel model) {
+        return new GainsView(model).build();
+    }
+
+    private static NumberField gain(String id, String words, String term, DoubleConsumer set) {
+        return new NumberField(id, words, term, set);
+    }
+
+    private Law law() {
+        return model.season().setupOrGuess().law();
+    }
+
+    private void choose(double newKp, double newKd) {
+        model.choose(newKp, law().ki(), newKd);
+    }
+
+    private StationView build() {
+        why.setWrapText(true);
+        why.setId("gainReason");
+        FlowPane gains = new FlowPane(kp, kd);
+        gains.getStyleClass().add("fields");
+        VBox side = Nodes.column(
+                Nodes.panel(
+                        "Limits at this speed",
+                        Nodes.figure(leastLead, "least lead", "Lead below which no proportional gain is stable"),
+                        Nodes.figure(bend, "Kp the bends need", "Bend floor v/(R G E)"),
+                        Nodes.figure(onset, "Kp where it wiggles, no Kd", "Stability limit of proportional control"),
+                        Nodes.figure(period, "period of that wiggle", "Period at the stability limit")),
+                Nodes.panel("Gains as set", gains),
+                Nodes.panel("To try next", why, use.button()));
+        side.setMinWidth(300);
+        side.setMaxWidth(300);
+        model.pictureProperty().addListener(o -> refresh());
+        refresh();
+        return new StationView(
+                Nodes.row(Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot))), side),
+                List.of(use),
+                () -> {});
+    }
+
+    private void refresh() {
+        kp.show(law().kp());
+        kd.show(law().kd());
+        Optional<GainsPicture> picture = model.pictureProperty().get();
+        use.button().setDisable(picture.flatMap(GainsPicture::advice).isEmpty());
+        picture.ifPresent(this::show);
+    }
+
+    private void show(GainsPicture picture) {
+        plot.show(picture);
+        leastLead.setText(Words.millimetres(picture.report().leastLeadMm()));
+        bend.setText(Words.number(picture.report().bendKp()));
+        onset.setText(picture.report().wiggle().map(w -> Words.number(w.kp())).orElse("at any Kp"));
+        period.setText(picture.report()
+                .wiggle()
+                .map(WiggleOnset::periodS)
+                .map(s -> Words.number(s) + " s")
+                .orElse("none"));
+        why.setText(picture.advice()
+                .map(GainsView::reason)
+                .orElse("No pair keeps clear of wiggling and holds the bends at"
+                        + " this speed. Lower the base command."));
+    }
+
+    private static String reason(GainAdvice advice) {
+        return "Kp " + Words.number(advice.kp()) + " and Kd " + Words.number(advice.kd())
+                + ": a push dies out soonest, to a third in "
+                + Words.number(advice.settlingS(), 2) + " s. It wiggles only at " + Words.number(advice.gainMargin(), 2)
+                + " times these gains, holds the tightest bend " + Words.number(advice.bendMargin(), 2)
+                + " times over, and sensor noise moves the steering by " + Words.percent(advice.shake()) + " of full.";
+    }
+}

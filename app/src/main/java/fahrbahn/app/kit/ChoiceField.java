@@ -1,0 +1,48 @@
+package fahrbahn.app.kit;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+
+/** One of a few words. Choosing sets it; a choice the setup refuses is told and taken back by {@link #show}. */
+public final class ChoiceField<E> extends VBox {
+    private final ComboBox<E> box = new ComboBox<>();
+    private boolean showing;
+
+    /** @param set takes a choice the coach made, never one that was only shown */
+    public ChoiceField(
+            String id, String words, String standardTerm, E[] values, Function<E, String> word, Consumer<E> set) {
+        Label label = Nodes.label(words, "caption");
+        label.setLabelFor(box);
+        label.setTooltip(new Tooltip(standardTerm));
+        box.setId(id);
+        box.setAccessibleText(words);
+        box.getItems().setAll(values);
+        box.setConverter(new Spoken<>(word));
+        box.valueProperty().addListener((o, before, after) -> {
+            if (!showing && after != null) {
+                set.accept(after);
+            }
+        });
+        getChildren().addAll(label, box);
+        getStyleClass().add("choice-field");
+    }
+
+    /** Other values to choose from. */
+    public void offer(List<E> values, E value) {
+        showing = true;
+        box.getItems().setAll(values);
+        box.setValue(value);
+        showing = false;
+    }
+
+    public void show(E value) {
+        showing = true;
+        box.setValue(value);
+        showing = false;
+    }
+}

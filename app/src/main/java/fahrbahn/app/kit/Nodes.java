@@ -1,0 +1,62 @@
+package fahrbahn.app.kit;
+
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Small pieces every view is made of. */
+public final class Nodes {
+    private Nodes() {}
+
+    public static Label label(String words, String... styleClasses) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll(styleClasses);
+        return label;
+    }
+
+    public static HBox row(Node... children) {
+        HBox row = new HBox(children);
+        row.getStyleClass().add("row");
+        return row;
+    }
+
+    public static VBox column(Node... children) {
+        VBox column = new VBox(children);
+        column.getStyleClass().add("column");
+        return column;
+    }
+
+    /** A titled panel. */
+    public static VBox panel(String title, Node... children) {
+        VBox panel = new VBox(label(title, "panel-title"));
+        panel.getChildren().addAll(children);
+        panel.getStyleClass().add("panel");
+        return panel;
+    }
+
+    public static Region spring() {
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        return spring;
+    }
+
+    public static <N extends Node> N grow(N node) {
+        HBox.setHgrow(node, Priority.ALWAYS);
+        VBox.setVgrow(node, Priority.ALWAYS);
+        return node;
+    }
+
+    /** A word, its number in large figures, and what it means in a tooltip for those who want the standard term. */
+    public static VBox figure(Label value, String caption, String standardTerm) {
+        value.getStyleClass().add("figure");
+        Label below = label(caption, "caption");
+        below.setTooltip(new Tooltip(standardTerm));
+        VBox box = new VBox(value, below);
+        box.getStyleClass().add("figure-box");
+        return box;
+    }
+}

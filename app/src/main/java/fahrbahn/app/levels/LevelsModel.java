@@ -1,0 +1,200 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.measure.MeasureModel;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.season.StationModel;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.levels.Levels;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import javafx.beans.InvalidationListener;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/** Levels from the newest dark and light captures, and putting them on the robot. */
+public final class LevelsModel extends StationModel {
+    /** Above this a robot that decides a hundred times a second errs once in ten seconds. */
+    private static final double MANY_MISREADS = 1e-3;
+
+    /** Numbers of the robot this close to the captured ones, in noise sigmas, count as the same. */
+    private static final double SAME_SIGMAS = 1;
+
+    private final SeasonModel season;
+    private final MeasureModel measure;
+    private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
+
+    private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
+
+    public LevelsModel(SeasonModel season, MeasureModel measure) {
+        this.season = season;
+        this.measure = measure;
+        season.captures().addListener((InvalidationListener) o -> update());
+        season.setupProperty().addListener(o -> update());
+        measure.freshnessProperty().addListener(o -> update());
+        update();
+    }
+
+    public ObservableList<SensorLevels> sensors() {
+        return shown;
+    }
+
+    private void update() {
+        Optional<Capture> dark = measure.latest(Capture.DARK);
+        Optional<Capture> light = measure.latest(Capture.LIGHT);
+        List<SensorLevels> found = dark.isPresent() && light.isPresent() ? levels(dark.get(), light.get()) : List.of();
+        sensors.setAll(found);
+        if (found.isEmpty()) {
+            say(
+                    Verdict.open("Levels need light and dark. Go to Measure and capture both."),
+                    Freshness.missing("no captures")
+                            .repairedBy("capture light and dark: L, D", Station.MEASURE, "Capture"));
+        } else {
+            say(verdict(found), freshness());
+        }
+    }
+
+    private static List<SensorLevels> levels(Capture dark, Capture light) {
+        List<SensorLevels> found = new ArrayList<>();
+        for (String sensor : light.sensors()) {
+            if (!dark.sensors().contains(sensor)) {
+                continue;
+            }
+            double[] onDark = dark.values(sensor);
+            double[] onLight = light.values(sensor);
+            double step =
+                    SurfaceStats.smallestStep(DoubleStream.concat(DoubleStream.of(onDark), DoubleStream.of(onLight))
+                            .toArray());
+            try {
+                Levels levels = new Levels(SurfaceStats.of(onDark, step), SurfaceStats.of(onLight, step));
+                found.add(new SensorLevels(sensor, levels, onDark, onLight, step));
+            } catch (BadValueException noContrast) {
+                // The verdict of Measure names the sensor whose surfaces are alike.
+            }
+        }
+        return found;
+    }
+
+    private static Verdict verdict(List<SensorLevels> found) {
+        SensorLevels worst = found.get(0);
+        StringBuilder all = new StringBuilder();
+        for (SensorLevels sensor : found) {
+            all.append(all.isEmpty() ? "" : ", ")
+                    .append(sensor.sensor())
+                    .append(' ')
+                    .append(Words.exact(sensor.roundedLevel()));
+            worst = sensor.misread() > worst.misread() ? sensor : worst;
+        }
+        String misreads = Words.oneIn(worst.misread());
+        if (!worst.levels().bandHolds()) {
+            return Verdict.stop("Level " + all + ", but dark and light of " + worst.sensor() + " overlap: it misreads "
+                    + misreads + ". Lower the sensor or shade it, then capture again.");
+        }
+        if (worst.misread() > MANY_MISREADS) {
+            return Verdict.care("Level " + all + ": " + worst.sensor() + " misreads " + misreads
+                    + ", too often for a single level. Use the band of two levels.");
+        }
+        double midpoint = worst.levels().midpoint();
+        boolean midpointDoes = worst.levels().misread(midpoint) <= Math.max(1e-6, 10 * worst.misread());
+        return Verdict.good("Level " + all + ": misreads " + misreads + ". The midpoint "
+                + (midpointDoes
+                        ? "does as well here."
+                        : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + "."));
+    }
+
+    /** Stale with the captures, or while the robot has other numbers. */
+    private Freshness freshness() {
+        Freshness captures = measure.freshnessProperty().get();
+        if (captures.mark() == Freshness.Mark.STALE) {
+            return new Freshness(captures.mark(), "from captures that are: " + captures.reason(), captures.repair());
+        }
+        return onRobot().repairedBy("use these levels on the robot: U", Station.LEVELS, "U");
+    }
+
+    private Freshness onRobot() {
+        Optional<Setup> setup = season.setupProperty().get();
+        if (setup.isEmpty()) {
+            return Freshness.stale("not used on the robot yet");
+        }
+        for (int i = 0; i < setup.get().robot().sensors().size(); i++) {
+            Sensor sensor = setup.get().robot().sensors().get(i);
+            Optional<SensorLevels> measured = measured(sensor, i);
+            if (measured.isPresent() && differs(sensor, measured.get().levels())) {
+                return Freshness.stale("sensor " + sensor.name() + " still has dark " + Words.number(sensor.dark())
+                        + ", light " + Words.number(sensor.light()));
+            }
+        }
+        return Freshness.FRESH;
+    }
+
+    private static boolean differs(Sensor sensor, Levels levels) {
+        return Math.abs(sensor.dark() - levels.dark().mean())
+                        > SAME_SIGMAS * levels.dark().sd()
+                || Math.abs(sensor.light() - levels.light().mean())
+                        > SAME_SIGMAS * levels.light().sd();
+    }
+
+    /** By name, else by place from the left. */
+    private Optional<SensorLevels> measured(Sensor sensor, int place) {
+        Optional<SensorLevels> named =
+                sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
+        boolean noneNamed = named.isEmpty() && place < sensors.size();
+        return noneNamed
+                        && season.setupOrGuess().robot().sensors().stream()
+                                .noneMatch(
+                                        s -> s.name().equals(sensors.get(place).sensor()))
+                ? Optional.of(sensors.get(place))
+                : named;
+    }
+
+    /** True when there is something to put on the robot. */
+    public boolean canUse() {
+        return !sensors.isEmpty();
+    }
+
+    /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
+    public void useOnRobot() {
+        if (canUse()) {
+            season.changeSetup(this::withMeasured);
+        }
+    }
+
+    private Setup withMeasured(Setup setup) {
+        Robot robot = setup.robot();
+        for (int i = 0; i < robot.sensors().size(); i++) {
+            Sensor sensor = robot.sensors().get(i);
+            Optional<SensorLevels> measured = measured(sensor, i);
+            if (measured.isPresent()) {
+                Levels levels = measured.get().levels();
+                double noise = Math.hypot(levels.dark().sd(), levels.light().sd()) / Math.sqrt(2);
+                robot = robot.withSensor(
+                        i,
+                        sensor.withSurfaces(
+                                rounded(levels.dark().mean()),
+                                rounded(levels.light().mean()),
+                                rounded(noise)));
+            }
+        }
+        Setup changed = setup.withRobot(robot);
+        Optional<SensorLevels> first = measured(robot.sensors().get(0), 0);
+        return setup.law().scale() == Scale.RAW && first.isPresent()
+                ? changed.withLaw(setup.law().withTarget(first.get().roundedLevel()))
+                : changed;
+    }
+
+    /** Four digits: more than any mean of a capture is worth. */
+    private static double rounded(double value) {
+        return Double.parseDouble(Words.number(value, 4));
+    }
+}

@@ -1,0 +1,76 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.StationView;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.levels.Levels;
+import java.util.List;
+import javafx.beans.InvalidationListener;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** One histogram a sensor with its levels, and the numbers beside it. */
+public final class LevelsView {
+    /** Misreads this rare are the usual limit for a margin: one reading in a thousand. */
+    private static final double MARGIN_CHANCE = 1e-3;
+
+    private final LevelsModel model;
+    private final VBox sensors = Nodes.column();
+
+    private LevelsView(LevelsModel model) {
+        this.model = model;
+    }
+
+    public static StationView of(LevelsModel model) {
+        return new LevelsView(model).build();
+    }
+
+    private StationView build() {
+        Action use = new Action("useLevels", "Use these on the robot", KeyCode.U, model::useOnRobot);
+        model.sensors().addListener((InvalidationListener) o -> refresh(use));
+        refresh(use);
+        ScrollPane scroll = new ScrollPane(sensors);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        VBox content = Nodes.column(Nodes.row(use.button()), Nodes.grow(scroll));
+        return new StationView(content, List.of(use), () -> {});
+    }
+
+    private void refresh(Action use) {
+        use.button().setDisable(!model.canUse());
+        sensors.getChildren()
+                .setAll(model.sensors().stream().map(LevelsView::sensor).toList());
+        if (model.sensors().isEmpty()) {
+            sensors.getChildren().add(Nodes.label("No dark and light captures yet.", "caption"));
+        }
+    }
+
+    private static HBox sensor(SensorLevels sensor) {
+        LevelsPlot plot = new LevelsPlot();
+        plot.show(sensor);
+        Levels levels = sensor.levels();
+        Label level = new Label(Words.exact(sensor.roundedLevel()));
+        level.setId("level-" + sensor.sensor());
+        VBox numbers = Nodes.column(
+                Nodes.figure(level, "best level, rounded", "Threshold where the two densities cross"),
+                Nodes.figure(new Label(Words.number(levels.midpoint(), 4)), "midpoint", "Mean of the two means"),
+                Nodes.figure(
+                        new Label(Words.oneIn(sensor.misread())),
+                        "misread at the level",
+                        "Misclassification probability"),
+                Nodes.figure(
+                        new Label(Words.number(levels.bandDark(), 4) + " to " + Words.number(levels.bandLight(), 4)),
+                        levels.bandHolds() ? "band of two levels" : "band: the surfaces overlap",
+                        "Hysteresis thresholds"),
+                Nodes.figure(
+                        new Label(Words.number(levels.shiftMargin(sensor.roundedLevel(), MARGIN_CHANCE), 2)),
+                        "all readings may shift by",
+                        "Shift that raises misreads to 1 in 1000"));
+        numbers.setMinWidth(220);
+        return Nodes.row(Nodes.grow(Nodes.panel("Sensor " + sensor.sensor(), Nodes.grow(plot))), numbers);
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * The Levels station: distributions on dark and light, and the levels between them.
+ */
+package fahrbahn.app.levels;

@@ -1,0 +1,50 @@
+package fahrbahn.app.live;
+
+import fahrbahn.core.readings.Reading;
+import fahrbahn.link.LinkListener;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+
+/**
+ * What one link delivers until the next frame; written by the link's thread, emptied by the window's. A link that has been replaced
+ * writes into an inbox nobody reads.
+ */
+final class Inbox implements LinkListener {
+    /** Some thirty seconds at a thousand readings a second; beyond it the newest are dropped and counted. */
+    private static final int MOST_WAITING = 1 << 15;
+
+    /** One reading and the columns it came under. */
+    record Tick(List<String> columns, Reading reading) {}
+
+    final BlockingQueue<Tick> ticks = new LinkedBlockingQueue<>(MOST_WAITING);
+    volatile long brokenLines;
+    volatile long dropped;
+    volatile int interruptions;
+    volatile String away;
+    volatile String lost;
+    int toldInterruptions;
+
+    @Override
+    public void reading(List<String> columns, Reading reading) {
+        if (!ticks.offer(new Tick(columns, reading))) {
+            dropped++; // only the link's thread writes it
+        }
+    }
+
+    @Override
+    public void broken(long lines) {
+        brokenLines = lines;
+    }
+
+    @Override
+    public void away(String why) {
+        interruptions++; // only the link's thread writes it
+        away = why;
+    }
+
+    @Override
+    public void lost(String why) {
+        lost = why;
+    }
+}

@@ -1,0 +1,241 @@
+package fahrbahn.app.live;
+
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.readings.Reading;
+import fahrbahn.link.BenchLink;
+import fahrbahn.link.BenchRobot;
+import fahrbahn.link.FileLink;
+import fahrbahn.link.Link;
+import fahrbahn.link.LinkListener;
+import fahrbahn.link.SerialLink;
+import fahrbahn.link.TcpLink;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.LongSupplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/**
+ * The connected robot. A link's thread drops readings into a bounded queue; {@link #drain}, called once a frame, takes them
+ * out, so the window never waits for the link nor the link for the window.
+ */
+public final class LiveModel {
+    /** Baud rates to choose from, the most common first. */
+    public static final List<Integer> SERIAL_RATES = SerialLink.RATES;
+
+    /** Without a reading for so long the robot counts as silent. */
+    private static final long SILENT_NS = 1_500_000_000L;
+
+    /** How the connection stands. */
+    public enum Phase {
+        NONE,
+        WAITING,
+        LIVE,
+        /** The link stands, but nothing comes. */
+        SILENT,
+        /** The link is interrupted and tries to come back. */
+        AWAY
+    }
+
+    /**
+     * @param source where readings come from, in words; empty without a link
+     * @param readings received on this link so far
+     * @param dropped readings that came faster than the window could take them
+     * @param interruptions times the robot was unplugged or went away
+     */
+    public record Status(Phase phase, String source, long readings, long brokenLines, long dropped, int interruptions) {
+        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0);
+    }
+
+    private final LongSupplier nanoClock;
+    private final Consumer<String> told;
+    private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NONE);
+    private final ReadOnlyObjectWrapper<double[]> latest = new ReadOnlyObjectWrapper<>(new double[0]);
+    private final ObservableList<String> sensors = FXCollections.observableArrayList();
+    private final ObservableList<String> shownSensors = FXCollections.unmodifiableObservableList(sensors);
+    private final ObservableList<Consumer<Reading>> hearers = FXCollections.observableArrayList();
+    private final LiveTrace trace = new LiveTrace();
+    private final ObservableList<String> shownColumns = FXCollections.observableArrayList();
+    private final ObservableList<String> readColumns = FXCollections.unmodifiableObservableList(shownColumns);
+    private ColumnMap map = ColumnMap.AS_NAMED;
+    private List<String> robotSensors = List.of();
+    private List<String> columns = List.of();
+    private ColumnMap.Picker picker;
+    private Inbox inbox;
+    private Link link;
+    private BenchRobot benchRobot;
+    private long lastReadingNs;
+
+    /** @param told hears, on the interface thread, when a link is lost and why */
+    public LiveModel(LongSupplier nanoClock, Consumer<String> told) {
+        this.nanoClock = nanoClock;
+        this.told = told;
+    }
+
+    public void connectToBenchRobot(BenchRobot robot) {
+        connect(listener -> BenchLink.open(robot, listener));
+        benchRobot = robot;
+        begun();
+    }
+
+    public void connectTo(String host, int port) {
+        connect(listener -> TcpLink.open(host, port, listener));
+        begun();
+    }
+
+    /** @param port as the system calls it */
+    public void connectToSerial(String port, int baud) {
+        connect(listener -> SerialLink.open(port, baud, listener));
+        begun();
+    }
+
+    /** Reads a file that another program writes, as it grows. */
+    public void connectToFile(Path file) {
+        connect(listener -> FileLink.open(file, listener));
+        begun();
+    }
+
+    private void connect(Function<LinkListener, Link> open) {
+        disconnect();
+        inbox = new Inbox();
+        link = open.apply(inbox);
+    }
+
+    private void begun() {
+        lastReadingNs = nanoClock.getAsLong();
+        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0, 0));
+    }
+
+    public void disconnect() {
+        if (link != null) {
+            link.close();
+            link = null;
+        }
+        inbox = null;
+        benchRobot = null;
+        columns = List.of();
+        picker = null;
+        shownColumns.clear();
+        sensors.clear();
+        latest.set(new double[0]);
+        trace.clear();
+        status.set(Status.NONE);
+    }
+
+    /** What each column of the stream is taken for; another map holds from the next reading on. */
+    public void map(ColumnMap newMap, List<String> newRobotSensors) {
+        if (!newMap.equals(map) || !newRobotSensors.equals(robotSensors)) {
+            map = newMap;
+            robotSensors = List.copyOf(newRobotSensors);
+            columns = List.of();
+        }
+    }
+
+    /** The columns of the stream as the robot names them. */
+    public ObservableList<String> columns() {
+        return readColumns;
+    }
+
+    /** Takes in what has come since the last frame. */
+    public void drain() {
+        Inbox box = inbox;
+        if (box == null) {
+            return;
+        }
+        Status before = status.get();
+        long readings = before.readings();
+        Reading last = null;
+        long now = nanoClock.getAsLong();
+        for (Inbox.Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
+            if (!columns.equals(tick.columns())) {
+                follow(tick.columns());
+            }
+            readings++;
+            last = picker.pick(tick.reading());
+            trace.add(last, now);
+            for (Consumer<Reading> hearer : hearers) {
+                hearer.accept(last);
+            }
+        }
+        if (last != null) {
+            lastReadingNs = now;
+            latest.set(last.values());
+        }
+        tellNews(box, last != null);
+        status.set(new Status(
+                phase(box, readings, now), before.source(), readings, box.brokenLines, box.dropped, box.interruptions));
+        if (box.lost != null) {
+            String why = box.lost;
+            disconnect();
+            told.accept(why);
+        }
+    }
+
+    private void follow(List<String> newColumns) {
+        columns = newColumns;
+        shownColumns.setAll(newColumns);
+        picker = map.picker(newColumns, robotSensors);
+        sensors.setAll(picker.sensors());
+        trace.begin(picker.sensors().size());
+    }
+
+    /** Says once that the link is interrupted, and takes the words back when readings come again. */
+    private void tellNews(Inbox box, boolean heard) {
+        String away = box.away;
+        if (away != null && box.toldInterruptions < box.interruptions) {
+            box.toldInterruptions = box.interruptions;
+            told.accept(away);
+        } else if (away != null && heard && box.ticks.isEmpty()) {
+            box.away = null;
+        }
+    }
+
+    private Phase phase(Inbox box, long readings, long now) {
+        if (box.away != null) {
+            return Phase.AWAY;
+        }
+        if (readings == 0) {
+            return Phase.WAITING;
+        }
+        return now - lastReadingNs > SILENT_NS ? Phase.SILENT : Phase.LIVE;
+    }
+
+    /** Hears every reading from now on, on the interface thread. */
+    public void addHearer(Consumer<Reading> hearer) {
+        hearers.add(hearer);
+    }
+
+    public ReadOnlyObjectProperty<Status> statusProperty() {
+        return status.getReadOnlyProperty();
+    }
+
+    /** The newest value of each sensor; empty without a link. */
+    public ReadOnlyObjectProperty<double[]> latestProperty() {
+        return latest.getReadOnlyProperty();
+    }
+
+    public ObservableList<String> sensors() {
+        return shownSensors;
+    }
+
+    /** The last seconds of every sensor. */
+    public LiveTrace trace() {
+        return trace;
+    }
+
+    /** The robot inside this program, when that is the one connected. */
+    public BenchRobot benchRobot() {
+        return benchRobot;
+    }
+
+    /** Sends a line to the robot, if there is one. */
+    public void send(String line) {
+        if (link != null) {
+            link.send(line);
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.quality.CaptureReport;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.readings.Capture;
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Live values, captures by key, and at once what is wrong with the newest. */
+final class CapturePage {
+    private final MeasureModel model;
+    private final LiveTraceView trace;
+    private final VBox newest = Nodes.column();
+    private final Label doing = Nodes.label("", "strong");
+
+    CapturePage(MeasureModel model) {
+        this.model = model;
+        this.trace = new LiveTraceView(model.live());
+    }
+
+    Pages.Page page() {
+        List<Action> actions = new ArrayList<>(List.of(
+                new Action("captureLight", "Light", KeyCode.L, () -> model.capture(Capture.LIGHT)),
+                new Action("captureDark", "Dark", KeyCode.D, () -> model.capture(Capture.DARK)),
+                new Action("captureEdge", "Edge", KeyCode.E, () -> model.capture(Capture.EDGE)),
+                new Action("captureSweep", "Sweep", KeyCode.W, () -> model.toggle(Capture.SWEEP)),
+                new Action("captureSlide", "Slide", KeyCode.S, () -> model.toggle(Capture.SLIDE)),
+                new Action("captureAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR))));
+        HBox keys = Nodes.row();
+        actions.forEach(action -> keys.getChildren().add(action.button()));
+        Action importFile = new Action("importFile", "Import a file", KeyCode.I, this::choose);
+        Action paste = new Action("pasteReadings", "Paste", KeyCode.V, this::paste);
+        TextField name = new TextField();
+        name.setId("surfaceName");
+        name.setPromptText("another surface");
+        name.setPrefColumnCount(9);
+        name.setOnAction(e -> model.capture(name.getText()));
+        Action named = new Action("captureNamed", "Named", KeyCode.G, () -> model.capture(name.getText()));
+        actions.addAll(List.of(importFile, paste, named));
+        ProgressBar progress = new ProgressBar();
+        progress.progressProperty().bind(model.progressProperty());
+        progress.visibleProperty().bind(model.capturingProperty().isNotEmpty());
+        doing.setId("capturing");
+        model.capturingProperty().addListener(o -> sayDoing());
+        newest.setId("newestFindings");
+        model.surveyProperty().addListener(o -> refresh());
+        refresh();
+        VBox content = Nodes.column(
+                keys,
+                Nodes.row(name, named.button(), progress, doing, Nodes.spring(), importFile.button(), paste.button()),
+                Nodes.label(
+                        "Motors off and wheels up or still while you measure. For a sweep or a slide press its key again at the"
+                                + " end.",
+                        "caution"),
+                Nodes.grow(Nodes.panel("The last seconds", Nodes.grow(trace))),
+                Nodes.panel("The newest capture", newest),
+                new HereAndNow(model).build());
+        return new Pages.Page("Capture", content, actions, trace::refresh);
+    }
+
+    private void sayDoing() {
+        String surface = model.capturingProperty().get();
+        doing.setText(
+                surface.isEmpty()
+                        ? ""
+                        : surface.equals(Capture.SWEEP)
+                                ? "Move it over dark and light, then press W."
+                                : surface.equals(Capture.SLIDE)
+                                        ? "Slide it across the line, then press S."
+                                        : "Capturing " + surface + ": hold still.");
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A file of readings");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Readings (CSV)", "*.csv", "*.txt"));
+        File file = chooser.showOpenDialog(newest.getScene().getWindow());
+        if (file != null) {
+            model.importFile(file.toPath());
+        }
+    }
+
+    private void paste() {
+        String text = Clipboard.getSystemClipboard().getString();
+        if (text == null || text.isBlank()) {
+            model.tell("There is no text on the clipboard. Copy rows of readings, header line first, then paste.");
+        } else {
+            model.paste(text);
+        }
+    }
+
+    private void refresh() {
+        newest.getChildren().clear();
+        List<CaptureReport> reports = model.surveyProperty().get().captures();
+        if (reports.isEmpty()) {
+            newest.getChildren().add(Nodes.label("Nothing yet.", "caption"));
+            return;
+        }
+        CaptureReport report = reports.get(reports.size() - 1);
+        Capture capture = report.capture();
+        newest.getChildren()
+                .add(new Label(CaptureWords.title(capture) + ": "
+                        + capture.readings().size() + " readings of " + String.join(", ", capture.sensors()) + "."));
+        if (report.findings().isEmpty()) {
+            newest.getChildren().add(Nodes.label("Nothing odd about it.", "caption"));
+        }
+        report.findings().stream()
+                .limit(4)
+                .forEach(finding -> newest.getChildren().add(line(finding)));
+        if (report.findings().size() > 4) {
+            newest.getChildren()
+                    .add(Nodes.label((report.findings().size() - 4) + " more on the page Captured.", "caption"));
+        }
+    }
+
+    /** A finding with its weight by shape and word. */
+    static Label line(Finding finding) {
+        String mark = switch (finding.weight()) {
+            case NOTE -> "\u2022 ";
+            case CARE -> "\u25b2 Care: ";
+            case STOP -> "\u25a0 Stop: ";
+        };
+        Label label = Nodes.label(mark + FindingWords.of(finding), "finding");
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+}

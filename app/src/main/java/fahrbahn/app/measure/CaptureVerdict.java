@@ -1,0 +1,51 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.quality.CaptureReport;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.quality.SurfacePair;
+import fahrbahn.core.quality.Survey;
+import fahrbahn.core.readings.Capture;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** The one sentence about dark and light: the worst that was found, else the weakest contrast. */
+final class CaptureVerdict {
+    /** Contrast this many times the noise is more than any law asks for. */
+    private static final double PLENTY = 30;
+
+    private CaptureVerdict() {}
+
+    static Verdict of(Survey known, Capture dark, Capture light) {
+        List<CaptureReport> judged = known.captures().stream()
+                .filter(r ->
+                        r.capture().id().equals(dark.id()) || r.capture().id().equals(light.id()))
+                .toList();
+        if (judged.size() < 2) {
+            return Verdict.open("Judging the captures.");
+        }
+        if (known.pairs().isEmpty()) {
+            return Verdict.stop("The captures of dark and light share no sensor (" + String.join(", ", dark.sensors())
+                    + " and " + String.join(", ", light.sensors()) + "). Capture both with the same robot.");
+        }
+        Optional<Finding> worst = Stream.concat(
+                        known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))
+                .max(Comparator.comparing(Finding::weight));
+        if (worst.isPresent() && worst.get().weight() == Finding.Weight.STOP) {
+            return Verdict.stop(FindingWords.of(worst.get()));
+        }
+        SurfacePair weakest = known.pairs().values().stream()
+                .min(Comparator.comparingDouble(p -> p.contrast() / p.noise()))
+                .orElseThrow();
+        String numbers = "Sensor " + weakest.sensor() + " has the least contrast for its noise: "
+                + Words.number(weakest.contrast()) + " against " + Words.number(weakest.noise(), 2) + ".";
+        if (worst.isPresent() && worst.get().weight() == Finding.Weight.CARE) {
+            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers);
+        }
+        boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
+        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " Go on to Levels.");
+    }
+}

@@ -1,0 +1,85 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.core.quality.CaptureQuality;
+import fahrbahn.core.readings.Reading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiConsumer;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/** Collects live readings into one capture: a surface by number, a sweep or a slide until it is told to stop. */
+final class Capturer {
+    /** A minute and a half at two hundred a second: more than any sweep needs, and little memory. */
+    private static final int MOST_READINGS = 20_000;
+
+    private final BiConsumer<String, List<Reading>> finished;
+    private final ReadOnlyStringWrapper capturing = new ReadOnlyStringWrapper("");
+    private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(0);
+    private final List<Reading> collected = new ArrayList<>();
+    private int wanted;
+
+    /** @param finished takes the surface and its readings; called before anything else can be captured */
+    Capturer(BiConsumer<String, List<Reading>> finished) {
+        this.finished = finished;
+    }
+
+    /** The surface being captured; empty when none is. */
+    ReadOnlyStringProperty capturingProperty() {
+        return capturing.getReadOnlyProperty();
+    }
+
+    /** 0 to 1; below 0 for one that has no known end. */
+    ReadOnlyDoubleProperty progressProperty() {
+        return progress.getReadOnlyProperty();
+    }
+
+    void begin(String surface) {
+        start(surface, CaptureQuality.ENOUGH);
+        progress.set(0);
+    }
+
+    void beginOpen(String surface) {
+        start(surface, MOST_READINGS);
+        progress.set(-1);
+    }
+
+    private void start(String surface, int readings) {
+        collected.clear();
+        wanted = readings;
+        capturing.set(surface);
+    }
+
+    void hear(Reading reading) {
+        if (capturing.get().isEmpty()) {
+            return;
+        }
+        collected.add(reading);
+        if (wanted < MOST_READINGS) {
+            progress.set((double) collected.size() / wanted);
+        }
+        if (collected.size() == wanted) {
+            finish();
+        }
+    }
+
+    /** Takes what there is. @return how many readings there were */
+    int finish() {
+        List<Reading> readings = List.copyOf(collected);
+        String surface = capturing.get();
+        stop();
+        if (readings.size() >= 2) {
+            finished.accept(surface, readings);
+        }
+        return readings.size();
+    }
+
+    /** Forgets what there is. */
+    void stop() {
+        collected.clear();
+        capturing.set("");
+        progress.set(0);
+    }
+}

@@ -1,0 +1,111 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.words.Words;
+import fahrbahn.core.quality.Agreement;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.quality.RoomLight;
+
+/** What the core finds about readings, as a coach would be told. */
+public final class FindingWords {
+    private FindingWords() {}
+
+    public static String of(Finding finding) {
+        String sensor = "Sensor " + finding.sensor() + " ";
+        if (finding instanceof Finding.Outliers f) {
+            return sensor + "jumped " + Words.count(f.count(), "time", "times") + ", "
+                    + (f.count() == 1 ? at(f.firstS()) : "between " + at(f.firstS()) + " and " + at(f.lastS()))
+                    + "; left out.";
+        }
+        if (finding instanceof Finding.Burst f) {
+            return sensor + "was off by " + Words.number(f.size(), 2) + " from " + at(f.fromS()) + " to " + at(f.toS())
+                    + ": a crease, glare or a hand? " + f.count() + " readings left out.";
+        }
+        if (finding instanceof Finding.Drift f) {
+            return sensor + "drifts by " + Words.number(f.perTenMinutes(), 2) + " in ten minutes ("
+                    + Words.number(f.low(), 2) + " to " + Words.number(f.high(), 2) + "), "
+                    + Words.percent(f.share()) + " of its contrast. Let the lamp warm up, then capture again.";
+        }
+        if (finding instanceof Finding.Saturated f) {
+            return sensor + "is at the end of its range, " + Words.exact(f.end()) + ", in " + Words.percent(f.share())
+                    + " of the readings. Raise it, or dim its lamp.";
+        }
+        if (finding instanceof Finding.Stuck f) {
+            return sensor + "says " + Words.exact(f.value())
+                    + " on dark and on light: stuck, unplugged or on another port.";
+        }
+        if (finding instanceof Finding.Unmoved f) {
+            return sensor + "says " + Words.exact(f.value()) + " all along: it rounds coarsely, or it is stuck.";
+        }
+        if (finding instanceof Finding.TooFew f) {
+            return sensor + "has too few readings, " + f.have() + " of " + f.needed()
+                    + (Double.isNaN(f.moreS())
+                            ? ": capture longer."
+                            : ": " + Words.number(f.moreS(), 2) + " more seconds.");
+        }
+        if (finding instanceof Finding.TooAlike f) {
+            return sensor + "has only " + Words.number(f.contrast()) + " between dark and light, with a noise of "
+                    + Words.number(f.noise(), 2) + ". Check its height, its lamp and where it stood.";
+        }
+        if (finding instanceof Finding.FewSteps f) {
+            return sensor + "has " + Words.number(f.steps(), 2)
+                    + " steps from dark to light: the error jumps. Lower it, or use its finer numbers.";
+        }
+        return between(finding, sensor);
+    }
+
+    private static String between(Finding finding, String sensor) {
+        if (finding instanceof Finding.Swapped f) {
+            return "Sensors " + f.sensor() + " and " + f.other()
+                    + " met the line in the other order: swap their plugs or their names, unless the ruler counted to the right.";
+        }
+        if (finding instanceof Finding.SurfacesSwapped) {
+            return sensor
+                    + "reads the other way round than the robot says: were dark and light captured in the wrong order?"
+                    + " Capture both again, or mend the robot's numbers.";
+        }
+        if (finding instanceof Finding.Disagree f) {
+            return "On " + f.surface() + ", " + f.other() + " reads " + Words.number(Math.abs(f.percent()), 2) + " % "
+                    + (f.percent() > 0 ? "lighter" : "darker") + " than " + f.sensor()
+                    + " even when scaled: check both heights.";
+        }
+        if (finding instanceof Finding.AirLooksLike f) {
+            return sensor + "reads in the air as on " + f.surface() + ": the program cannot tell a lifted robot from "
+                    + f.surface() + ".";
+        }
+        throw new IllegalArgumentException("no words for " + finding);
+    }
+
+    private static String at(double tS) {
+        return Words.number(tS, 2) + " s";
+    }
+
+    /** Two sensors over the same paper. */
+    public static String of(Agreement agreement) {
+        return "Over the same paper " + agreement.second() + " reads " + signed(agreement.rawOnLight())
+                + " on light and "
+                + signed(agreement.rawOnDark()) + " on dark against " + agreement.first() + ", "
+                + Words.number(agreement.rawPercent(), 2)
+                + " % of the contrast. Scaled by their own dark and light they agree to "
+                + Words.number(agreement.noisePercent(), 2) + " %, their noise.";
+    }
+
+    private static String signed(double value) {
+        return (value < 0 ? "" : "+") + Words.number(value);
+    }
+
+    /** Whether the light of the room matters to a sensor. */
+    public static String of(String sensor, RoomLight room) {
+        String share = Words.number(100 * Math.abs(room.share()), 2) + " % (give or take "
+                + Words.number(196 * room.standardError(), 1) + ")";
+        if (room.matters()) {
+            return "Sensor " + sensor + " takes " + share
+                    + " of its contrast from the room: twice the light there would move its level by "
+                    + Words.number(room.leastShiftPercent(), 2) + " % or more. Shade it, and calibrate in every hall.";
+        }
+        if (room.harmless()) {
+            return "Sensor " + sensor + " takes " + share
+                    + " of its contrast from the room: another hall will not move it.";
+        }
+        return "Sensor " + sensor + " takes " + share + " of its contrast from the room: not sure yet, capture again.";
+    }
+}

@@ -1,0 +1,104 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.season.SeasonModel;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Where and with what the team works now: noted with whatever is measured, and watched for change. */
+final class HereAndNow {
+    private final MeasureModel model;
+    private final SeasonModel season;
+    private final TextField venue = new TextField();
+    private final TextField wheels = new TextField();
+    private final NumberField battery;
+    private final NumberField height;
+    private final ChoiceField<Lamp> lamp;
+
+    HereAndNow(MeasureModel model) {
+        this.model = model;
+        this.season = model.season();
+        battery = new NumberField(
+                "battery",
+                "battery, V",
+                "Volts of the pack, at rest",
+                v -> season.changeConditions(c -> c.withBatteryV(v)));
+        height = new NumberField(
+                "heightNow",
+                "sensors up, mm",
+                "Height of the sensors above the table",
+                v -> season.changeSetup(s ->
+                        s.withRobot(s.robot().withChassis(s.robot().chassis().withSensorHeightMm(v)))));
+        lamp = new ChoiceField<>(
+                "lampNow", "sensors' lamps", "Whether the sensors' own lamps are lit", Lamp.values(), Lamp::word, l -> {
+                    if (l != season.conditionsProperty().get().lamp()) {
+                        model.switchLamps();
+                    }
+                });
+    }
+
+    Region build() {
+        season.conditionsProperty().addListener(o -> refresh());
+        season.setupProperty().addListener(o -> refresh());
+        refresh();
+        return Nodes.panel(
+                "Here and now, noted with each capture",
+                Nodes.row(
+                        text("venue", "venue", venue, Conditions::withVenue),
+                        lamp,
+                        height,
+                        battery,
+                        text("wheelsNow", "wheels", wheels, Conditions::withWheels),
+                        caution()));
+    }
+
+    private static Label caution() {
+        Label caution = Nodes.label(
+                "Packs: charge in sight on a fireproof place, never a swollen one; the venue's rules come first.",
+                "caution");
+        caution.setWrapText(true);
+        caution.setMaxWidth(240);
+        return caution;
+    }
+
+    private interface With {
+        Conditions apply(Conditions conditions, String text);
+    }
+
+    private Node text(String id, String words, TextField field, With with) {
+        field.setId(id);
+        field.setAccessibleText(words);
+        field.setPrefColumnCount(11);
+        UnaryOperator<Conditions> change = c -> with.apply(c, field.getText());
+        Runnable commit = () -> {
+            Conditions before = season.conditionsProperty().get();
+            if (!change.apply(before).equals(before)) {
+                season.changeConditions(change);
+            }
+        };
+        field.setOnAction(e -> commit.run());
+        field.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                commit.run();
+            }
+        });
+        return new VBox(Nodes.label(words, "caption"), field);
+    }
+
+    private void refresh() {
+        Conditions now = season.conditionsProperty().get();
+        venue.setText(now.venue());
+        wheels.setText(now.wheels());
+        lamp.show(now.lamp());
+        battery.show(now.batteryV());
+        height.show(season.setupOrGuess().robot().chassis().sensorHeightMm());
+    }
+}

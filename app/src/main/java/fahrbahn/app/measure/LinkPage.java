@@ -1,0 +1,178 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Spoken;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.link.BenchRobot;
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.beans.InvalidationListener;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Ways to a robot, how the link stands, and which column is which sensor. */
+final class LinkPage {
+    private final MeasureModel model;
+    private final LiveModel live;
+    private final Label state = Nodes.label("", "strong");
+    private final Label counts = Nodes.label("", "caption");
+    private final ComboBox<String> ports = new ComboBox<>();
+    private final GridPane columns = new GridPane();
+
+    LinkPage(MeasureModel model) {
+        this.model = model;
+        this.live = model.live();
+    }
+
+    Pages.Page page() {
+        Button bench = new Button("Bench robot");
+        bench.setId("linkBench");
+        bench.setOnAction(e -> live.connectToBenchRobot(new BenchRobot(System.nanoTime())));
+        Button file = new Button("A file that grows");
+        file.setId("linkFile");
+        file.setOnAction(e -> chooseFile());
+        Button off = new Button("Disconnect");
+        off.setOnAction(e -> live.disconnect());
+        state.setId("linkState");
+        columns.getStyleClass().add("table");
+        columns.setId("columnMap");
+        live.statusProperty().addListener(o -> refreshState());
+        live.columns().addListener((InvalidationListener) o -> refreshColumns());
+        model.season().columnsProperty().addListener(o -> refreshColumns());
+        model.season().setupProperty().addListener(o -> refreshColumns());
+        refreshState();
+        refreshColumns();
+        VBox content = Nodes.column(
+                Nodes.panel(
+                        "The link",
+                        state,
+                        counts,
+                        Nodes.row(bench, file, off),
+                        serial(),
+                        CapturedPage.wrapped(
+                                "Over a network: type its address and port in the strip below, like 127.0.0.1:5801. An"
+                                        + " interrupted link comes back by itself; what was broken or dropped is counted, never guessed.")),
+                Nodes.panel("Which column is which sensor", columns));
+        return new Pages.Page("Link", content, List.of());
+    }
+
+    private Region serial() {
+        ports.setId("serialPort");
+        ports.setEditable(true);
+        ports.setPromptText("port");
+        ports.setPrefWidth(210);
+        ComboBox<Integer> rate = new ComboBox<>();
+        rate.setId("serialRate");
+        rate.getItems().setAll(LiveModel.SERIAL_RATES);
+        rate.setValue(LiveModel.SERIAL_RATES.get(0));
+        Button look = new Button("Look for ports");
+        look.setId("lookForPorts");
+        look.setOnAction(e -> model.findPorts(found -> {
+            ports.getItems().setAll(found);
+            if (found.isEmpty()) {
+                model.tell("No serial port was found. Plug the robot in, wait a moment, then look again.");
+            } else {
+                ports.setValue(found.get(0));
+            }
+        }));
+        Button connect = new Button("Connect by serial");
+        connect.setId("connectSerial");
+        connect.setOnAction(e -> {
+            String port = ports.getEditor().getText().strip();
+            if (port.isEmpty()) {
+                model.tell("No serial port is chosen. Look for ports, or type the port's name.");
+            } else {
+                live.connectToSerial(port, rate.getValue());
+            }
+        });
+        return Nodes.row(ports, rate, Nodes.label("baud", "caption"), look, connect);
+    }
+
+    private void chooseFile() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A file another program writes readings into");
+        File file = chooser.showOpenDialog(state.getScene().getWindow());
+        if (file != null) {
+            live.connectToFile(file.toPath());
+        }
+    }
+
+    private void refreshState() {
+        LiveModel.Status status = live.statusProperty().get();
+        state.setText(
+                switch (status.phase()) {
+                    case NONE -> "No robot is connected.";
+                    case WAITING ->
+                        status.brokenLines() == 0
+                                ? "Waiting for the first line from " + status.source() + "."
+                                : "Nothing from " + status.source()
+                                        + " can be understood. Over serial, try another baud rate; else look at what its program"
+                                        + " prints.";
+                    case LIVE -> "Live from " + status.source() + ".";
+                    case SILENT ->
+                        status.source() + " is silent: the link stands, but nothing comes. Is its program running?";
+                    case AWAY -> status.source() + " is away; the link comes back by itself.";
+                });
+        counts.setText(
+                status.phase() == LiveModel.Phase.NONE
+                        ? ""
+                        : "%d readings, %d broken lines skipped, %d dropped because they came too fast, %d interruptions"
+                                .formatted(
+                                        status.readings(),
+                                        status.brokenLines(),
+                                        status.dropped(),
+                                        status.interruptions()));
+    }
+
+    private void refreshColumns() {
+        columns.getChildren().clear();
+        if (live.columns().isEmpty()) {
+            columns.add(Nodes.label("Columns show here once readings come.", "caption"), 0, 0);
+            return;
+        }
+        columns.addRow(
+                0,
+                Nodes.label("column", "caption"),
+                Nodes.label("is sensor", "caption"),
+                Nodes.label("found", "caption"));
+        int row = 1;
+        for (ColumnMap.Match match : model.matches()) {
+            columns.addRow(
+                    row,
+                    Nodes.label(match.column(), "strong"),
+                    choice(match, row),
+                    new Label(match.how().words()));
+            row++;
+        }
+    }
+
+    private ComboBox<String> choice(ColumnMap.Match match, int row) {
+        ComboBox<String> box = new ComboBox<>();
+        box.setId("column-" + (row - 1));
+        List<String> sensors = new ArrayList<>(model.season().setupOrGuess().robot().sensors().stream()
+                .map(Sensor::name)
+                .toList());
+        if (!sensors.contains(match.sensor()) && !match.sensor().isEmpty()) {
+            sensors.add(match.sensor());
+        }
+        sensors.add(ColumnMap.NONE);
+        box.getItems().setAll(sensors);
+        box.setConverter(new Spoken<>(s -> s.isEmpty() ? "(no sensor)" : s));
+        box.setValue(match.sensor());
+        box.setOnAction(e -> {
+            if (box.getValue() != null && !box.getValue().equals(match.sensor())) {
+                model.mapColumn(match.column(), box.getValue());
+            }
+        });
+        return box;
+    }
+}

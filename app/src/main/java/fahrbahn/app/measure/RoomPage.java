@@ -1,0 +1,93 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.quality.RoomLight;
+import fahrbahn.core.quality.Survey;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Lamp;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Does the light of the room matter, and what does a lifted robot see: measured, not believed. */
+final class RoomPage {
+    private final MeasureModel model;
+    private final HBox steps = Nodes.row();
+    private final VBox rooms = Nodes.column();
+    private final VBox air = Nodes.column();
+
+    RoomPage(MeasureModel model) {
+        this.model = model;
+    }
+
+    Pages.Page page() {
+        Action lamps = new Action("switchLamps", "Lamps on / off", KeyCode.O, model::switchLamps);
+        Action light = new Action("roomLight", "Light", KeyCode.L, () -> model.capture(Capture.LIGHT));
+        Action dark = new Action("roomDark", "Dark", KeyCode.D, () -> model.capture(Capture.DARK));
+        Action lifted = new Action("roomAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR));
+        rooms.setId("rooms");
+        air.setId("air");
+        model.surveyProperty().addListener(o -> refresh());
+        model.season().conditionsProperty().addListener(o -> refresh());
+        refresh();
+        VBox content = Nodes.column(
+                Nodes.panel(
+                        "Lamp on, lamp off",
+                        CapturedPage.wrapped(
+                                "Capture light and dark with the sensors' lamps on, then with them off, without moving the"
+                                        + " robot to another place. A robot that cannot switch its lamps: cover them with tape."),
+                        Nodes.row(lamps.button(), light.button(), dark.button()),
+                        steps,
+                        rooms),
+                Nodes.panel(
+                        "Lifted off the table",
+                        CapturedPage.wrapped(
+                                "Lift the robot a hand's breadth and capture: a program that takes air for dark drives off"
+                                        + " when someone picks it up."),
+                        Nodes.label("Hold it with both hands, motors off.", "caution"),
+                        Nodes.row(lifted.button()),
+                        air));
+        return new Pages.Page("Room and air", content, List.of(lamps, light, dark, lifted));
+    }
+
+    private void refresh() {
+        Survey survey = model.surveyProperty().get();
+        Lamp now = model.season().conditionsProperty().get().lamp();
+        steps.getChildren().setAll(new Label("Lamps are " + now.word() + "."));
+        for (Lamp lamp : Lamp.values()) {
+            for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {
+                boolean there =
+                        Survey.latest(model.season().captures(), surface, lamp).isPresent();
+                steps.getChildren()
+                        .add(new Label((there ? "\u2713 " : "\u25cb ") + surface + ", lamps " + lamp.word()));
+            }
+        }
+        rooms.getChildren().clear();
+        for (Map.Entry<String, RoomLight> room : survey.rooms().entrySet()) {
+            rooms.getChildren().add(CapturedPage.wrapped(FindingWords.of(room.getKey(), room.getValue())));
+        }
+        if (survey.rooms().isEmpty()) {
+            rooms.getChildren().add(Nodes.label("All four captures tell.", "caption"));
+        }
+        air.getChildren().clear();
+        boolean lifted =
+                Survey.latest(model.season().captures(), Capture.AIR, Lamp.ON).isPresent();
+        List<Finding> alike = survey.between().stream()
+                .filter(Finding.AirLooksLike.class::isInstance)
+                .toList();
+        alike.forEach(finding -> air.getChildren().add(CapturePage.line(finding)));
+        if (alike.isEmpty()) {
+            air.getChildren()
+                    .add(CapturedPage.wrapped(
+                            lifted && !survey.pairs().isEmpty()
+                                    ? "In the air every sensor reads neither as on dark nor as on light: the program can tell."
+                                    : "Not captured yet."));
+        }
+    }
+}

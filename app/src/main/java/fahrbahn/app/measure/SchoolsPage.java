@@ -1,0 +1,134 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.levels.Schools;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.measuring.SlideFit;
+import fahrbahn.core.quality.Survey;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** Spots placed by hand against a sweep, with what each would do; and what a slide says. */
+final class SchoolsPage {
+    private final MeasureModel model;
+    private final VBox schools = Nodes.column();
+    private final VBox slides = Nodes.column();
+
+    SchoolsPage(MeasureModel model) {
+        this.model = model;
+    }
+
+    Pages.Page page() {
+        schools.setId("schools");
+        slides.setId("slides");
+        model.surveyProperty().addListener(o -> refresh());
+        refresh();
+        ScrollPane scroll = new ScrollPane(Nodes.column(
+                Nodes.panel("Two schools: spots by hand, or a sweep", schools),
+                Nodes.panel("The slide across a line", slides)));
+        scroll.setFitToWidth(true);
+        return new Pages.Page("Schools", scroll, List.of());
+    }
+
+    private void refresh() {
+        Survey survey = model.surveyProperty().get();
+        schools.getChildren().setAll(CapturedPage.wrapped(lead(survey)));
+        if (!survey.schools().isEmpty()) {
+            schools.getChildren().add(schools(survey.schools()));
+        }
+        survey.problems().forEach(p -> schools.getChildren().add(CapturedPage.wrapped(p + ".")));
+        slides.getChildren()
+                .setAll(
+                        survey.slides().isEmpty()
+                                ? Nodes.label(
+                                        "No slide yet: press S on the page Capture, slide across one line, press S.",
+                                        "caption")
+                                : slides(survey.slides()));
+    }
+
+    private static String lead(Survey survey) {
+        if (survey.schools().isEmpty()) {
+            return "Capture dark and light by hand, then a sweep (W) over both: here stands what each school would give.";
+        }
+        long apart =
+                survey.schools().values().stream().filter(Schools::disagree).count();
+        return apart == 0
+                ? "Both schools give the same within a twentieth of the contrast; take the spots, whose surfaces you know."
+                : "On " + Words.count(apart, "sensor", "sensors")
+                        + " the schools disagree: the sweep saw something the spots did not, or not enough of one surface."
+                        + " Sweep again, longer over each; if it stays, take the spots.";
+    }
+
+    private static GridPane schools(Map<String, Schools> all) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("table");
+        String[] heads = {"sensor", "school", "level", "misreads", "on an edge it would ride"};
+        for (int i = 0; i < heads.length; i++) {
+            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+        }
+        int row = 1;
+        for (Map.Entry<String, Schools> each : all.entrySet()) {
+            Schools s = each.getValue();
+            row = add(grid, row, each.getKey(), "spots by hand", s.spots(), s);
+            row = add(grid, row, "", "sweep, two surfaces found", s.sweep(), s);
+            row = add(grid, row, "", "sweep, bare extremes", s.bare(), s);
+        }
+        return grid;
+    }
+
+    private static int add(GridPane grid, int row, String sensor, String school, double level, Schools s) {
+        double shift = s.rideShiftMm(level);
+        String ride = Math.abs(shift) < 0.05
+                ? "where it should"
+                : Words.number(Math.abs(shift), 2) + " mm further over "
+                        + (shift
+                                                * (s.levels().light().mean()
+                                                        - s.levels().dark().mean())
+                                        > 0
+                                ? "light"
+                                : "dark");
+        grid.addRow(
+                row,
+                Nodes.label(sensor, "strong"),
+                new Label(school),
+                new Label(Words.number(level, 4)),
+                new Label(Words.oneIn(s.misread(level))),
+                new Label(ride));
+        return row + 1;
+    }
+
+    private static GridPane slides(Map<String, SlideFit> all) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("table");
+        String[] heads = {
+            "sensor", "ground", "line", "spot, mm", "met the middle at, mm", "line's width, mm", "left out"
+        };
+        for (int i = 0; i < heads.length; i++) {
+            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+        }
+        int row = 1;
+        for (Map.Entry<String, SlideFit> each : all.entrySet()) {
+            SlideFit fit = each.getValue();
+            grid.addRow(
+                    row++,
+                    Nodes.label(each.getKey(), "strong"),
+                    new Label(with(fit.ground())),
+                    new Label(with(fit.line())),
+                    new Label(with(fit.sigmaMm())),
+                    new Label(with(fit.centreMm())),
+                    new Label(fit.widthMm().standardError() == 0 ? "the ruler" : with(fit.widthMm())),
+                    new Label(String.valueOf(fit.leftOut())));
+        }
+        return grid;
+    }
+
+    private static String with(Measured measured) {
+        return Words.number(measured.value(), 4) + " \u00b1 " + Words.number(measured.plusMinus(), 2);
+    }
+}

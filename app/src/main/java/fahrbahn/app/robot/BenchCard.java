@@ -1,0 +1,202 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.measuring.Constant;
+import fahrbahn.core.measuring.LoopCount;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.measuring.RollFit;
+import fahrbahn.core.measuring.SpinTurns;
+import fahrbahn.core.measuring.WiggleTiming;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Setup;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** A guided measurement with ruler and stopwatch: what to do, what to type, and what comes of it. */
+public enum BenchCard {
+    ROLL(
+            "Roll a metre",
+            "Let it roll straight at a command until it is at speed, then time it over the ruler. Once at two commands or more, and"
+                    + " the dead zone comes with it. Aside: how far left of straight ahead it ended (right negative).",
+            "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
+            List.of(
+                    new Field("command", 0),
+                    new Field("distance, mm", 1000),
+                    new Field("time, s", 0),
+                    new Field("aside, mm", 0))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            RollFit fit = RollFit.of(
+                    rows.stream()
+                            .map(r -> new RollFit.Roll(r.get(0), r.get(1), r.get(2), r.get(3)))
+                            .toList(),
+                    setup.robot().drive());
+            Map<Constant, Measured> found = new LinkedHashMap<>();
+            boolean line = fit.perCommand().size() > 1;
+            if (line) {
+                found.put(Constant.DEAD_ZONE, fit.deadZoneCommand());
+            }
+            found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
+            double mismatch = fit.mismatchShare().value();
+            String straight = Math.abs(mismatch) <= fit.mismatchShare().plusMinus()
+                    ? " It rolls straight as far as the ruler can tell."
+                    : " It veers: the " + (mismatch > 0 ? "right" : "left") + " wheel is "
+                            + Words.percent(Math.abs(mismatch)) + " faster.";
+            String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
+                    + (line
+                            ? ", standing still up to " + with(fit.deadZoneCommand()) + "."
+                            : ". One command only: roll at another too, and the dead zone comes with it.")
+                    + (fit.crookedShare() > CROOKED
+                            ? " Speed strays up to " + Words.percent(fit.crookedShare())
+                                    + " from a straight line in the command."
+                            : "")
+                    + straight;
+            return new Result(found, words, mismatch);
+        }
+    },
+    SPIN(
+            "Spin ten turns",
+            "Turn on the spot, one wheel forwards and one back at the same command, and time whole turns by a mark on the table.",
+            "Clear the table round it first: parts that stand out sweep a circle.",
+            List.of(new Field("command", 0), new Field("turns", 10), new Field("time, s", 0))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            Drive drive = setup.robot().drive();
+            double command = rows.get(0).get(0);
+            if (rows.stream().anyMatch(r -> r.get(0) != command)) {
+                throw new BadValueException("command", "different in some entries", "the same in all of them");
+            }
+            double speed = drive.speedMmPerS(command);
+            if (!(speed > 0)) {
+                throw new BadValueException("command", command, "above the dead zone");
+            }
+            Measured width = SpinTurns.trackWidthMm(
+                    rows.stream()
+                            .map(r -> new SpinTurns.Spin(r.get(1), r.get(2)))
+                            .toList(),
+                    new Measured(speed, speedShare * speed, 1));
+            return new Result(
+                    Map.of(Constant.TRACK_WIDTH, width),
+                    "It turns as if its wheels were " + with(width) + " mm apart; the ruler says "
+                            + Words.millimetres(drive.trackWidthMm()) + "."
+                            + (width.value() > SCRUBS * drive.trackWidthMm() ? " Its tracks or tyres scrub." : ""),
+                    Double.NaN);
+        }
+    },
+    LOOPS(
+            "Count loops",
+            "Let the program count its loops and print the count after ten seconds. Sensors read, motors commanded at zero, as when it"
+                    + " drives: what the loop leaves out it cannot time.",
+            "Motors off, or wheels up.",
+            List.of(new Field("loops", 0), new Field("in, s", 10))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            Measured period = LoopCount.periodS(rows.stream()
+                    .map(r -> new LoopCount.Count(r.get(0), r.get(1)))
+                    .toList());
+            Measured millis = period.through(s -> 1000 * s);
+            return new Result(Map.of(Constant.LOOP_TIME, period), "A loop takes " + with(millis) + " ms.", Double.NaN);
+        }
+    },
+    WIGGLES(
+            "Wiggle clock",
+            "On a straight line, raise Kp until it wiggles steadily, Kd and Ki at zero. Count whole wiggles, there and back, over as"
+                    + " long a stretch as there is, and time them.",
+            "A wiggling robot leaves its line: keep a hand ready at the table's edge.",
+            List.of(new Field("wiggles", 20), new Field("time, s", 0))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            WiggleTiming timing = WiggleTiming.of(
+                    rows.stream()
+                            .map(r -> new WiggleTiming.Wiggles(r.get(0), r.get(1)))
+                            .toList(),
+                    LoopModel.of(setup));
+            return new Result(
+                    Map.of(Constant.LAG, timing.lagS()),
+                    "One wiggle takes " + with(timing.periodS().through(s -> 1000 * s)) + " ms, so the wheels lag "
+                            + with(timing.lagS().through(s -> 1000 * s)) + " ms.",
+                    Double.NaN);
+        }
+    },
+    SLIDE(
+            "Slide over the line",
+            "Connect the robot. Put it beside the line, press S, slide it across and on to ground again, press S. Steadily, along a ruler"
+                    + " if the robot reports its place; else the line's width is the ruler.",
+            "Motors off.",
+            List.of()) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            throw new BadValueException("rows", rows.size(), "none: a slide is captured live");
+        }
+    };
+
+    /** More than a tape laid by hand is off. */
+    private static final double SCRUBS = 1.03;
+
+    private static final double CROOKED = 0.03;
+
+    /** One number to type. @param usual what stands there to begin with; 0 for nothing */
+    public record Field(String words, double usual) {}
+
+    /**
+     * What entries come to.
+     *
+     * @param found constants with their uncertainty
+     * @param words in one or two sentences
+     * @param mismatchShare wheel mismatch, or NaN when not measured
+     */
+    public record Result(Map<Constant, Measured> found, String words, double mismatchShare) {}
+
+    private final String title;
+    private final String steps;
+    private final String caution;
+    private final List<Field> fields;
+
+    BenchCard(String title, String steps, String caution, List<Field> fields) {
+        this.title = title;
+        this.steps = steps;
+        this.caution = caution;
+        this.fields = fields;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public String steps() {
+        return steps;
+    }
+
+    public String caution() {
+        return caution;
+    }
+
+    public List<Field> fields() {
+        return fields;
+    }
+
+    /**
+     * @param rows at least one, a number for each field
+     * @param speedShare standard error of the robot's speed as a share
+     * @throws BadValueException when the entries cannot be
+     */
+    abstract Result work(List<List<Double>> rows, Setup setup, double speedShare);
+
+    private static String with(Measured measured) {
+        return Words.number(measured.value()) + " \u00b1 " + Words.number(measured.plusMinus(), 2);
+    }
+
+    /** The card that measures a constant. */
+    public static BenchCard measuring(Constant constant) {
+        return switch (constant) {
+            case FREE_SPEED, DEAD_ZONE -> ROLL;
+            case TRACK_WIDTH -> SPIN;
+            case LOOP_TIME -> LOOPS;
+            case LAG, DELAY -> WIGGLES;
+            case SPOT -> SLIDE;
+        };
+    }
+}

@@ -1,0 +1,120 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.setup.Setup;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The robot from above, what its layout means, and its numbers. */
+final class LayoutPage {
+    private final RobotModel model;
+    private final TopView top;
+    private final SensorPanel sensors;
+    private final CurvePlot curve = new CurvePlot();
+    private final LeadPlot lead = new LeadPlot();
+    private final Label curveWords = words("curveWords");
+    private final Label spacingWords = words("spacingWords");
+    private final Label leadWords = words("leadWords");
+    private final Label clearanceWords = words("clearanceWords");
+
+    LayoutPage(RobotModel model) {
+        this.model = model;
+        this.sensors = new SensorPanel(model, this::choose);
+        this.top = new TopView(
+                new TopView.Hand() {
+                    @Override
+                    public void preview(int sensor, double forwardMm, double leftMm) {
+                        model.previewSensor(sensor, forwardMm, leftMm);
+                    }
+
+                    @Override
+                    public void move(int sensor, double forwardMm, double leftMm) {
+                        model.moveSensor(sensor, forwardMm, leftMm);
+                    }
+                },
+                this::choose);
+    }
+
+    private static Label words(String id) {
+        Label label = Nodes.label("", "reason");
+        label.setId(id);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    Pages.Page page() {
+        Action next = new Action("nextSensor", "next sensor", KeyCode.H, () -> {
+            choose((sensors.inHand() + 1)
+                    % model.shownProperty().get().robot().sensors().size());
+            top.requestFocus();
+        });
+        curve.setPrefHeight(170);
+        curve.setMinHeight(150);
+        lead.setPrefHeight(135);
+        lead.setMinHeight(120);
+        VBox left = Nodes.column(
+                Nodes.grow(Nodes.panel(
+                        "From above, to scale",
+                        Nodes.grow(top),
+                        Nodes.row(
+                                Nodes.label("drag a sensor, or arrow keys move it by 1 mm", "caption"),
+                                Nodes.spring(),
+                                next.button()))),
+                Nodes.panel("Error over the line", curve, curveWords));
+        VBox right = Nodes.column(
+                sensors.build(),
+                Nodes.panel("Looking ahead", leadWords, lead),
+                Nodes.panel("On the line, over bumps and ramps", spacingWords, clearanceWords));
+        ScrollPane scroll = new ScrollPane(right);
+        scroll.setFitToWidth(true);
+        scroll.setMinWidth(540);
+        scroll.setPrefWidth(570);
+        model.shownProperty().addListener(o -> refresh());
+        model.insightProperty().addListener(o -> explain());
+        refresh();
+        explain();
+        return new Pages.Page("Layout", Nodes.row(Nodes.grow(left), scroll), List.of(next));
+    }
+
+    private void choose(int sensor) {
+        sensors.showInHand(sensor);
+        top.showInHand(sensor);
+    }
+
+    private void refresh() {
+        Setup setup = model.shownProperty().get();
+        sensors.refresh();
+        top.showInHand(sensors.inHand());
+        top.show(setup);
+    }
+
+    private void explain() {
+        Optional<RobotInsight> insight = model.insightProperty().get();
+        if (insight.isEmpty()) {
+            return;
+        }
+        RobotInsight is = insight.get();
+        curve.show(
+                is.errors(),
+                is.reachMm(),
+                is.setup().line().widthMm(),
+                is.features().orElse(null));
+        lead.show(
+                is.leastLeadPerSpeedS(),
+                is.leadMm(),
+                is.setup().speedMmPerS(),
+                is.setup().robot().drive().freeSpeedMmPerS());
+        curveWords.setText(is.curveWords());
+        spacingWords.setText(is.spacingWords());
+        leadWords.setText(is.leadWords());
+        clearanceWords.setText(is.clearanceWords());
+    }
+}

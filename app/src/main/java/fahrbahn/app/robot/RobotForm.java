@@ -1,0 +1,246 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.setup.Chassis;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.Traits;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+
+/** The numbers of the robot, its line and its law, to type. */
+final class RobotForm {
+    /** A pattern law has no gains and so no lane; it is set up in the file. */
+    private static final Law.Kind[] WITH_AN_ERROR = {
+        Law.Kind.EDGE, Law.Kind.PAIR, Law.Kind.ARRAY_MEAN, Law.Kind.ARRAY_DIFFERENCE
+    };
+
+    private final RobotModel model;
+    private final SetupFields fields;
+
+    RobotForm(RobotModel model) {
+        this.model = model;
+        this.fields = new SetupFields(model);
+    }
+
+    Pages.Page page() {
+        VBox all = Nodes.column(drive(), Nodes.row(Nodes.grow(loop()), Nodes.grow(chassis())), line(), law());
+        ScrollPane scroll = new ScrollPane(all);
+        scroll.setFitToWidth(true);
+        model.shownProperty().addListener(o -> fields.refresh());
+        fields.refresh();
+        return new Pages.Page("Numbers", scroll, List.of());
+    }
+
+    private Node drive() {
+        return SetupFields.group(
+                "Drive",
+                fields.number(
+                        "trackWidth",
+                        "track width, mm",
+                        "Track width between the wheel contacts",
+                        s -> s.robot().drive().trackWidthMm(),
+                        (s, v) -> with(s, d -> d.withTrackWidthMm(v))),
+                fields.number(
+                        "freeSpeed",
+                        "free speed, mm/s",
+                        "Settled speed at full command",
+                        s -> s.robot().drive().freeSpeedMmPerS(),
+                        (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v))),
+                fields.number(
+                        "lag",
+                        "lag, ms",
+                        "Time constant of the first-order wheel response",
+                        s -> millis(s.robot().drive().lagS()),
+                        (s, v) -> with(s, d -> d.withLagS(v / 1000))),
+                fields.number(
+                        "fullCommand",
+                        "full command",
+                        "The command that means full power",
+                        s -> s.robot().drive().fullCommand(),
+                        (s, v) -> with(s, d -> d.withFullCommand(v))),
+                fields.number(
+                        "deadZone",
+                        "dead zone",
+                        "Command up to which a wheel stands still",
+                        s -> s.robot().drive().traits().deadZoneCommand(),
+                        (s, v) -> traits(s, t -> t.withDeadZoneCommand(v))),
+                fields.number(
+                        "scrub",
+                        "scrub",
+                        "Effective over measured track width; above 1 for tracks",
+                        s -> s.robot().drive().traits().scrub(),
+                        (s, v) -> traits(s, t -> t.withScrub(v))),
+                fields.choice(
+                        "mixing",
+                        "steering changes",
+                        "How a steering command reaches the wheels",
+                        Mixing.values(),
+                        m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
+                        s -> s.robot().drive().mixing(),
+                        (s, v) -> with(s, d -> d.withMixing(v))),
+                fields.choice(
+                        "reverse",
+                        "inner wheel may reverse",
+                        "Whether a wheel is ever commanded backwards",
+                        new Boolean[] {true, false},
+                        yes -> yes ? "yes" : "no",
+                        s -> s.robot().drive().traits().mayReverse(),
+                        (s, v) -> traits(s, t -> t.withMayReverse(v))));
+    }
+
+    private static double millis(double seconds) {
+        return Math.round(seconds * 1e9) / 1e6;
+    }
+
+    private static Setup with(Setup setup, UnaryOperator<Drive> change) {
+        return setup.withDrive(change.apply(setup.robot().drive()));
+    }
+
+    private static Setup traits(Setup setup, UnaryOperator<Traits> change) {
+        return with(setup, d -> d.withTraits(change.apply(d.traits())));
+    }
+
+    private Node loop() {
+        return SetupFields.group(
+                "Loop",
+                fields.number(
+                        "loopTime",
+                        "loop time, ms",
+                        "Sampling period of the control loop",
+                        s -> millis(s.robot().loop().periodS()),
+                        (s, v) -> s.withLoop(new Loop(v / 1000, s.robot().loop().delayS()))),
+                fields.number(
+                        "delay",
+                        "delay, ms",
+                        "Dead time from reading to command",
+                        s -> millis(s.robot().loop().delayS()),
+                        (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000))));
+    }
+
+    private Node chassis() {
+        return SetupFields.group(
+                "Stand",
+                fields.choice(
+                        "tracks",
+                        "it runs on",
+                        "Undercarriage",
+                        new Boolean[] {false, true},
+                        tracks -> tracks ? "tracks" : "wheels",
+                        s -> s.robot().chassis().tracks(),
+                        (s, v) -> chassis(s, c -> c.withTracks(v))),
+                fields.number(
+                        "wheelRadius",
+                        "wheel radius, mm",
+                        "Radius of the driven wheels, or of the front of the tracks",
+                        s -> s.robot().chassis().wheelRadiusMm(),
+                        (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v))),
+                fields.number(
+                        "sensorHeight",
+                        "sensors up, mm",
+                        "Height of the sensors above a flat table",
+                        s -> s.robot().chassis().sensorHeightMm(),
+                        (s, v) -> chassis(s, c -> c.withSensorHeightMm(v))),
+                fields.number(
+                        "support",
+                        "third support, mm",
+                        "Where the ball or skid touches, ahead of the turning point; negative behind",
+                        s -> s.robot().chassis().supportForwardMm(),
+                        (s, v) -> chassis(s, c -> c.withSupportForwardMm(v))));
+    }
+
+    private static Setup chassis(Setup setup, UnaryOperator<Chassis> change) {
+        return setup.withRobot(
+                setup.robot().withChassis(change.apply(setup.robot().chassis())));
+    }
+
+    private Node line() {
+        return SetupFields.group(
+                "Line",
+                fields.number(
+                        "lineWidth",
+                        "width, mm",
+                        "Width of the line",
+                        s -> s.line().widthMm(),
+                        (s, v) -> s.withLine(
+                                new Line(v, s.line().polarity(), s.line().tightestRadiusMm()))),
+                fields.number(
+                        "tightest",
+                        "tightest bend, mm",
+                        "Radius of the line's centre in the tightest bend",
+                        s -> s.line().tightestRadiusMm(),
+                        (s, v) ->
+                                s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))),
+                fields.choice(
+                        "polarity",
+                        "the line is",
+                        "Polarity of the line",
+                        Polarity.values(),
+                        p -> p == Polarity.DARK_ON_LIGHT ? "dark on light" : "light on dark",
+                        s -> s.line().polarity(),
+                        (s, v) -> s.withLine(
+                                new Line(s.line().widthMm(), v, s.line().tightestRadiusMm()))));
+    }
+
+    private Node law() {
+        return SetupFields.group(
+                "Law",
+                fields.number(
+                        "base",
+                        "base command",
+                        "Command of both wheels going straight",
+                        s -> s.law().baseCommand(),
+                        (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
+                fields.choice(
+                        "kind",
+                        "it follows with",
+                        "What is made into the error",
+                        WITH_AN_ERROR,
+                        RobotForm::words,
+                        s -> s.law().kind(),
+                        (s, v) -> s.withLaw(s.law().withKind(v))),
+                fields.choice(
+                        "side",
+                        "edge",
+                        "Edge of the line that is ridden",
+                        Side.values(),
+                        Side::word,
+                        s -> s.law().side(),
+                        (s, v) -> s.withLaw(s.law().withSide(v))),
+                fields.choice(
+                        "scale",
+                        "numbers of the program",
+                        "Scale of the readings the law works in",
+                        Scale.values(),
+                        Scale::word,
+                        s -> s.law().scale(),
+                        (s, v) -> s.withLaw(s.law().withScale(v))),
+                fields.number(
+                        "target",
+                        "target (edge only)",
+                        "Set point of the scaled reading",
+                        s -> s.law().target(),
+                        (s, v) -> s.withLaw(s.law().withTarget(v))));
+    }
+
+    private static String words(Law.Kind kind) {
+        return switch (kind) {
+            case EDGE -> "one sensor on an edge";
+            case PAIR -> "a pair astride the line";
+            case ARRAY_MEAN -> "a row, by its mean";
+            case ARRAY_DIFFERENCE -> "a row, by its difference";
+            case PATTERN -> "a row, by its pattern";
+        };
+    }
+}

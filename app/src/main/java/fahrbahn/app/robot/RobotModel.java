@@ -1,0 +1,233 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.season.Background;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.StartingSetup;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.season.StationModel;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.loop.BendFloor;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.measuring.Constant;
+import fahrbahn.core.measuring.Fact;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.SensorPreset;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** The robot: its layout and what that means, and how well its constants are known. */
+public final class RobotModel extends StationModel {
+    private final SeasonModel season;
+    private final Consumer<String> told;
+    private final Background.Slot insightSlot;
+    private final Background.Slot constantsSlot;
+    private final ReadOnlyObjectWrapper<Setup> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Optional<RobotInsight>> insight = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<ConstantState>> constants = new ReadOnlyObjectWrapper<>(List.of());
+    private final BenchModel bench;
+
+    public RobotModel(SeasonModel season, Background background, BenchModel bench, Consumer<String> told) {
+        this.season = season;
+        this.bench = bench;
+        this.told = told;
+        insightSlot = background.new Slot();
+        constantsSlot = background.new Slot();
+        season.setupProperty().addListener(o -> update());
+        season.conditionsProperty().addListener(o -> weigh());
+        season.facts().addListener((InvalidationListener) o -> weigh());
+        update();
+    }
+
+    /** The setup to show: the coach's own, or the starting guess. */
+    public ReadOnlyObjectProperty<Setup> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** What the layout means; empty until it has been worked out. */
+    public ReadOnlyObjectProperty<Optional<RobotInsight>> insightProperty() {
+        return insight.getReadOnlyProperty();
+    }
+
+    /** How well each constant is known, the costliest first; empty until it has been worked out. */
+    public ReadOnlyObjectProperty<List<ConstantState>> constantsProperty() {
+        return constants.getReadOnlyProperty();
+    }
+
+    public SeasonModel season() {
+        return season;
+    }
+
+    public BenchModel bench() {
+        return bench;
+    }
+
+    /** Puts words on the notice line. */
+    public void tell(String words) {
+        told.accept(words);
+    }
+
+    /** Changes the setup; what it refuses is told. @return false when refused */
+    public boolean change(UnaryOperator<Setup> change) {
+        try {
+            season.changeSetup(change);
+            return true;
+        } catch (BadValueException refused) {
+            tell(refused.getMessage() + ".");
+            update(); // what was only shown is not so
+            return false;
+        }
+    }
+
+    /** Moves a sensor to a place, in whole tenths of a millimetre. */
+    public boolean moveSensor(int index, double forwardMm, double leftMm) {
+        return change(setup -> setup.withRobot(setup.robot()
+                .withSensor(index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm)))));
+    }
+
+    /** Shows what moving a sensor would mean, without moving it; a place the setup refuses is not shown. */
+    public void previewSensor(int index, double forwardMm, double leftMm) {
+        Setup setup = season.setupOrGuess();
+        try {
+            Setup moved = setup.withRobot(setup.robot()
+                    .withSensor(
+                            index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm))));
+            shown.set(moved);
+            insightSlot.run("The layout", () -> RobotInsight.of(moved), found -> insight.set(Optional.of(found)));
+        } catch (BadValueException refused) {
+            // On the way past its neighbour a sensor is in nobody's order; where it is let go the reason is told.
+        }
+    }
+
+    private static double tenths(double mm) {
+        return Math.rint(mm * 10) / 10;
+    }
+
+    /** Puts a row of sensors of a kind on the robot, with a law that suits their number. */
+    public void useRow(SensorPreset preset, int count) {
+        change(setup -> {
+            List<Sensor> row = preset.row(count, setup.leadMm(), setup.line().widthMm());
+            Law.Kind kind = setup.law().kind();
+            Law.Kind suited = count == 1
+                    ? Law.Kind.EDGE
+                    : count == 2
+                            ? Law.Kind.PAIR
+                            : kind.array() && kind != Law.Kind.PATTERN ? kind : Law.Kind.ARRAY_MEAN;
+            return new Setup(
+                    setup.robot().withSensors(row),
+                    setup.line(),
+                    setup.law()
+                            .withKind(suited)
+                            .withOptions(setup.law().options().forOtherSensors()));
+        });
+    }
+
+    private void update() {
+        Setup setup = season.setupOrGuess();
+        shown.set(setup);
+        judge();
+        insightSlot.run("The layout", () -> RobotInsight.of(setup), found -> insight.set(Optional.of(found)));
+        weigh();
+    }
+
+    private void weigh() {
+        Setup setup = season.setupOrGuess();
+        List<Optional<Fact>> facts = new ArrayList<>();
+        List<List<String>> stale = new ArrayList<>();
+        for (Constant constant : Constant.values()) {
+            Optional<Fact> fact = Optional.ofNullable(season.facts().get(constant));
+            facts.add(fact);
+            stale.add(fact.map(f -> f.staleSince(
+                            season.conditionsNow(), setup.robot().loop().periodS()))
+                    .orElse(List.of()));
+        }
+        constantsSlot.run("The constants", () -> states(setup, facts, stale), found -> {
+            constants.set(found);
+            judge();
+        });
+    }
+
+    /** A law without an error has no onset to cost. */
+    private static List<ConstantState> states(Setup setup, List<Optional<Fact>> facts, List<List<String>> stale) {
+        Setup guess = StartingSetup.guess();
+        List<ConstantState> states = new ArrayList<>();
+        try {
+            for (Constant constant : Constant.values()) {
+                states.add(ConstantState.of(
+                        setup, guess, constant, facts.get(constant.ordinal()), stale.get(constant.ordinal())));
+            }
+        } catch (BadValueException noLane) {
+            return List.of();
+        }
+        states.sort(Comparator.comparingDouble((ConstantState s) -> s.cost().share())
+                .reversed());
+        return List.copyOf(states);
+    }
+
+    private void judge() {
+        if (season.setupProperty().get().isEmpty()) {
+            say(
+                    Verdict.open("These numbers are guesses. Type your robot's own, beginning with track width and"
+                            + " sensor lead."),
+                    Freshness.missing("nothing typed yet"));
+        } else {
+            say(verdict(shown.get()), freshness());
+        }
+    }
+
+    private Freshness freshness() {
+        for (ConstantState state : constants.get()) {
+            if (!state.stale().isEmpty()) {
+                String word = state.constant().word();
+                return Freshness.stale(state.stale(), word + ": ")
+                        .repairedBy(
+                                "measure the " + word + " again: "
+                                        + BenchCard.measuring(state.constant()).title(),
+                                Station.ROBOT,
+                                "Bench");
+            }
+        }
+        return Freshness.FRESH;
+    }
+
+    private static Verdict verdict(Setup setup) {
+        double lead = setup.leadMm();
+        double least;
+        try {
+            least = LoopModel.of(setup).leastLeadMm();
+        } catch (BadValueException cannot) { // a target off the edge, sensors that never agree
+            return Verdict.stop(cannot.getMessage() + ".");
+        }
+        String speed = Words.number(setup.speedMmPerS()) + " mm/s";
+        if (lead <= least) {
+            return Verdict.stop("The sensors sit " + Words.millimetres(lead) + " ahead; at " + speed
+                    + " any gain wiggles below " + Words.millimetres(least)
+                    + ". Move them forward or lower the base command.");
+        }
+        double drivable = BendFloor.tightestDrivableRadiusMm(setup);
+        if (drivable > setup.line().tightestRadiusMm()) {
+            return Verdict.care("At base command " + Words.exact(setup.law().baseCommand())
+                    + " a wheel is at its limit in bends tighter than " + Words.millimetres(drivable)
+                    + "; the line has "
+                    + Words.millimetres(setup.line().tightestRadiusMm()) + ". Lower the base command.");
+        }
+        String times = Words.number(lead / least, 2);
+        if (lead < 2 * least) {
+            return Verdict.care("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
+                    + Words.millimetres(least) + " that " + speed + " needs: it will ride, with little room for gain.");
+        }
+        return Verdict.good("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
+                + Words.millimetres(least) + " that " + speed + " needs. Go on to Table.");
+    }
+}

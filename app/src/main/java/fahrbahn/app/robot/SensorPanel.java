@@ -1,0 +1,149 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Spoken;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.SensorPreset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntConsumer;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The sensors: which there are, the one in hand with its numbers, and whole rows by kind. */
+final class SensorPanel {
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final RobotModel model;
+    private final IntConsumer choose;
+    private final FlowPane chips = new FlowPane();
+    private final List<Runnable> refreshers = new ArrayList<>();
+    private int inHand;
+
+    SensorPanel(RobotModel model, IntConsumer choose) {
+        this.model = model;
+        this.choose = choose;
+    }
+
+    private interface With {
+        Sensor apply(Sensor sensor, double value);
+    }
+
+    VBox build() {
+        chips.getStyleClass().add("chips");
+        FlowPane fields = new FlowPane(
+                field(
+                        "Lead",
+                        "lead, mm",
+                        "Distance ahead of the turning point",
+                        Sensor::forwardMm,
+                        (s, v) -> s.withPlace(v, s.leftMm())),
+                field(
+                        "Place",
+                        "left, mm",
+                        "Lateral offset, left positive",
+                        Sensor::leftMm,
+                        (s, v) -> s.withPlace(s.forwardMm(), v)),
+                field(
+                        "Spot",
+                        "spot, mm",
+                        "Standard deviation of the Gaussian spot",
+                        Sensor::spotSigmaMm,
+                        Sensor::withSpotSigmaMm),
+                field(
+                        "Dark",
+                        "dark",
+                        "Reading on the dark surface",
+                        Sensor::dark,
+                        (s, v) -> s.withSurfaces(v, s.light(), s.noise())),
+                field(
+                        "Light",
+                        "light",
+                        "Reading on the light surface",
+                        Sensor::light,
+                        (s, v) -> s.withSurfaces(s.dark(), v, s.noise())),
+                field(
+                        "Noise",
+                        "noise",
+                        "Standard deviation of its readings on an even surface",
+                        Sensor::noise,
+                        (s, v) -> s.withSurfaces(s.dark(), s.light(), v)),
+                field("Step", "step", "Smallest change it can report", Sensor::step, Sensor::withStep));
+        fields.getStyleClass().addAll("fields", "narrow");
+        return Nodes.panel("Sensors, left to right", chips, fields, presets());
+    }
+
+    private Node field(String id, String words, String term, ToDoubleFunction<Sensor> get, With with) {
+        NumberField field = new NumberField(
+                "sensor" + id,
+                words,
+                term,
+                v -> model.season()
+                        .changeSetup(setup -> setup.withRobot(setup.robot()
+                                .withSensor(
+                                        inHand,
+                                        with.apply(setup.robot().sensors().get(inHand), v)))));
+        refreshers.add(() -> field.show(get.applyAsDouble(sensors().get(inHand))));
+        return field;
+    }
+
+    private Node presets() {
+        ComboBox<SensorPreset> kind = new ComboBox<>();
+        kind.setId("preset");
+        kind.getItems().setAll(SensorPreset.values());
+        kind.setConverter(new Spoken<>(SensorPreset::words));
+        kind.setValue(SensorPreset.PHOTOTRANSISTOR);
+        ComboBox<Integer> count = new ComboBox<>();
+        count.setId("presetCount");
+        count.getItems().setAll(IntStream.rangeClosed(1, 16).boxed().toList());
+        count.setValue(5);
+        Button use = new Button("Put this row on");
+        use.setId("usePreset");
+        use.setOnAction(e -> model.useRow(kind.getValue(), count.getValue()));
+        use.setMinWidth(Region.USE_PREF_SIZE);
+        kind.setMaxWidth(Double.MAX_VALUE);
+        count.setMinWidth(Region.USE_PREF_SIZE);
+        count.setTooltip(new Tooltip("How many sensors in the row"));
+        use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
+        VBox box = Nodes.column(Nodes.row(count, Nodes.grow(kind), use));
+        box.getStyleClass().add("presets");
+        return box;
+    }
+
+    private List<Sensor> sensors() {
+        return model.shownProperty().get().robot().sensors();
+    }
+
+    void showInHand(int sensor) {
+        inHand = Math.max(0, Math.min(sensor, sensors().size() - 1));
+        refresh();
+    }
+
+    int inHand() {
+        return inHand;
+    }
+
+    void refresh() {
+        inHand = Math.min(inHand, sensors().size() - 1);
+        chips.getChildren().clear();
+        for (int i = 0; i < sensors().size(); i++) {
+            int index = i;
+            Button chip = new Button(sensors().get(i).name());
+            chip.setId("sensor-" + i);
+            chip.getStyleClass().add("chip");
+            chip.pseudoClassStateChanged(CHOSEN, i == inHand);
+            chip.setOnAction(e -> choose.accept(index));
+            chips.getChildren().add(chip);
+        }
+        refreshers.forEach(Runnable::run);
+    }
+}

@@ -1,0 +1,115 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.StationView;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.trials.RunRecord;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+
+/** The log book, newest run first. */
+public final class RunsView {
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
+
+    private final RunsModel model;
+    private final TableView<RunRecord> table = new TableView<>();
+    private final TextField time = new TextField();
+    private final TextField note = new TextField();
+    private final Label problem = Nodes.label("", "problem");
+
+    private RunsView(RunsModel model) {
+        this.model = model;
+    }
+
+    public static StationView of(RunsModel model) {
+        return new RunsView(model).build();
+    }
+
+    private StationView build() {
+        table.setId("runs");
+        table.setPlaceholder(Nodes.label("No runs yet.", "caption"));
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        column("when", 110, run -> TIME.format(run.at()));
+        column("who", 70, run -> run.source() == RunRecord.Source.TWIN ? "twin" : "robot");
+        column("where", 130, RunRecord::course);
+        column("outcome", 100, run -> run.outcome().completed() ? "completed" : "lost");
+        column("time, s", 80, run -> measured(run.outcome().timeS()));
+        column("RMS, mm", 80, run -> measured(run.outcome().rmsMm()));
+        column("Kp", 60, run -> Words.number(run.setup().law().kp()));
+        column("Kd", 60, run -> Words.number(run.setup().law().kd()));
+        column("base", 60, run -> Words.number(run.setup().law().baseCommand()));
+        column("note", 160, RunRecord::note);
+        time.setId("runTime");
+        time.setPromptText("time, s");
+        time.setPrefColumnCount(6);
+        note.setId("runNote");
+        note.setPromptText("note");
+        Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
+        Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
+        model.runs().addListener((InvalidationListener) o -> refresh());
+        refresh();
+        VBox content = Nodes.column(
+                Nodes.row(
+                        Nodes.label("A run on the table:", "caption"),
+                        time,
+                        note,
+                        ran.button(),
+                        lost.button(),
+                        problem),
+                Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
+                Nodes.grow(table));
+        return new StationView(content, List.of(ran, lost), () -> {});
+    }
+
+    private void column(String title, double width, Function<RunRecord, String> text) {
+        TableColumn<RunRecord, String> column = new TableColumn<>(title);
+        column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
+        column.setPrefWidth(width);
+        column.setSortable(false);
+        table.getColumns().add(column);
+    }
+
+    private static String measured(double value) {
+        return Double.isNaN(value) ? "" : Words.number(value);
+    }
+
+    private void log(boolean completed) {
+        String typed = time.getText().strip().replace(',', '.');
+        double timeS = Double.NaN;
+        if (!typed.isEmpty()) {
+            try {
+                timeS = Double.parseDouble(typed);
+            } catch (NumberFormatException notANumber) {
+                timeS = -1;
+            }
+            if (!(timeS > 0 && timeS < Double.POSITIVE_INFINITY)) {
+                problem.setText("The time is '" + typed + "'; it must be seconds above 0, or empty");
+                return;
+            }
+        }
+        problem.setText("");
+        model.logTableRun(completed, timeS, note.getText().strip());
+        time.clear();
+        note.clear();
+    }
+
+    private void refresh() {
+        List<RunRecord> newestFirst = new ArrayList<>(model.runs());
+        Collections.reverse(newestFirst);
+        table.getItems().setAll(newestFirst);
+    }
+}

@@ -1,0 +1,218 @@
+package fahrbahn.app.shell;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.link.BenchRobot;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.beans.InvalidationListener;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The connected robot along the bottom: how the link stands, each sensor's reading, and the bench robot's place on its mat. */
+final class LiveStrip extends HBox {
+    /** All bars together; the more sensors, the narrower each. */
+    private static final double BARS_WIDTH = 620;
+
+    private static final double WIDEST_BAR = 150;
+    private static final double BETWEEN = 12;
+    private static final int CROWDED = 5;
+    private static final long SHOWN_EVERY_NS = 80_000_000;
+
+    private final LiveModel live;
+    private final SeasonModel season;
+    private final Label state = Nodes.label("", "live-state");
+    private final Label counts = Nodes.label("", "caption");
+    private final HBox bars = Nodes.row();
+    private final List<Label> values = new ArrayList<>();
+    private final List<Region> fills = new ArrayList<>();
+    private final TextField address = new TextField();
+    private final Button connect = new Button("Connect");
+    private final Button bench = new Button("Bench robot");
+    private final Button disconnect = new Button("Disconnect");
+    private final VBox place;
+    private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
+    private final Consumer<String> told;
+    private boolean changed;
+    private long shownNs;
+    private double barWidth = WIDEST_BAR;
+
+    LiveStrip(LiveModel live, SeasonModel season, Consumer<String> told) {
+        this.live = live;
+        this.season = season;
+        this.told = told;
+        getStyleClass().add("live-strip");
+        bars.getStyleClass().add("live-bars");
+        address.setId("address");
+        address.setPromptText("127.0.0.1:5801");
+        address.setPrefColumnCount(12);
+        address.setOnAction(e -> connect());
+        connect.setId("connect");
+        connect.setOnAction(e -> connect());
+        bench.setId("connectBench");
+        bench.setOnAction(e -> live.connectToBenchRobot(new BenchRobot(System.nanoTime())));
+        disconnect.setId("disconnect");
+        disconnect.setOnAction(e -> live.disconnect());
+        state.setId("liveState");
+        place = place();
+        VBox link = Nodes.column(Nodes.row(state, counts), Nodes.row(bench, address, connect, disconnect));
+        getChildren().addAll(link, Nodes.grow(bars), place);
+        live.sensors().addListener((InvalidationListener) o -> rebuild());
+        live.statusProperty().addListener(o -> changed = true);
+        live.latestProperty().addListener(o -> changed = true);
+        refresh();
+    }
+
+    /** Called once a frame; shows what is new some twelve times a second, which is as fast as figures can be read. */
+    void frame() {
+        long now = System.nanoTime();
+        if (changed && now - shownNs > SHOWN_EVERY_NS) {
+            shownNs = now;
+            changed = false;
+            refresh();
+            refreshValues();
+        }
+    }
+
+    /** The bench robot's mat: light, the line, and a patch of dark. */
+    private VBox place() {
+        slider.setId("benchPlace");
+        slider.setPrefWidth(230);
+        slider.setAccessibleText("Place of the bench robot across its line, mm");
+        slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
+        VBox box = Nodes.column(
+                Nodes.row(
+                        Nodes.label("put it", "caption"),
+                        command("benchLight", "on light", "light"),
+                        command("benchDark", "on dark", "dark"),
+                        command("benchSweep", "sweep", "sweep"),
+                        command("benchSlide", "slide", "at -60", "slide 60 30"),
+                        command("benchLift", "lift", "lift")),
+                slider);
+        box.managedProperty().bind(box.visibleProperty());
+        return box;
+    }
+
+    private void send(String line) {
+        live.send(line);
+    }
+
+    private Button command(String id, String words, String... lines) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("small");
+        button.setOnAction(e -> List.of(lines).forEach(this::send));
+        return button;
+    }
+
+    private void connect() {
+        String typed = address.getText().strip();
+        int colon = typed.lastIndexOf(':');
+        try {
+            int port = Integer.parseInt(typed.substring(colon + 1));
+            if (colon > 0 && port > 0 && port < 65_536) {
+                live.connectTo(typed.substring(0, colon), port);
+                return;
+            }
+        } catch (NumberFormatException notAPort) {
+            // Told below, with every other way an address can be wrong.
+        }
+        told.accept("The address is '" + typed + "'; it must be a name and a port, like 127.0.0.1:5801.");
+    }
+
+    private void refresh() {
+        LiveModel.Status status = live.statusProperty().get();
+        boolean connected = status.phase() != Phase.NONE;
+        state.setText(
+                switch (status.phase()) {
+                    case NONE -> "No robot connected";
+                    case WAITING -> "Waiting for " + status.source();
+                    case LIVE -> "Live: " + status.source();
+                    case SILENT -> "Silent: " + status.source();
+                    case AWAY -> "Away, trying again: " + status.source();
+                });
+        counts.setText(
+                connected
+                        ? status.readings() + " readings"
+                                + (status.brokenLines() > 0 ? ", " + status.brokenLines() + " broken lines" : "")
+                                + (status.dropped() > 0 ? ", " + status.dropped() + " dropped" : "")
+                                + (status.interruptions() > 0
+                                        ? ", " + Words.count(status.interruptions(), "interruption", "interruptions")
+                                        : "")
+                        : "");
+        for (Region only : List.of(bench, address, connect)) {
+            only.setVisible(!connected);
+            only.setManaged(!connected);
+        }
+        disconnect.setVisible(connected);
+        disconnect.setManaged(connected);
+        place.setVisible(live.benchRobot() != null);
+    }
+
+    private void rebuild() {
+        bars.getChildren().clear();
+        values.clear();
+        fills.clear();
+        int count = Math.max(1, live.sensors().size());
+        barWidth = Math.min(WIDEST_BAR, BARS_WIDTH / count - BETWEEN);
+        bars.pseudoClassStateChanged(PseudoClass.getPseudoClass("crowded"), count > CROWDED);
+        for (String sensor : live.sensors()) {
+            Label value = Nodes.label("", "live-value");
+            value.setId("live-" + sensor);
+            Region fill = new Region();
+            fill.getStyleClass().add("live-fill");
+            Pane bar = new Pane(fill);
+            bar.getStyleClass().add("live-bar");
+            bar.setPrefSize(barWidth, 14);
+            bar.setMinWidth(barWidth);
+            season.setupOrGuess().robot().sensors().stream()
+                    .filter(s -> s.name().equals(sensor))
+                    .findFirst()
+                    .ifPresent(s -> bar.getChildren().addAll(tick("D", s.dark(), s), tick("L", s.light(), s)));
+            values.add(value);
+            fills.add(fill);
+            Label name = Nodes.label(sensor, "caption");
+            bars.getChildren().add(new VBox(count > CROWDED ? new VBox(name, value) : Nodes.row(name, value), bar));
+        }
+    }
+
+    private Label tick(String letter, double reading, Sensor sensor) {
+        Label tick = Nodes.label(letter, "live-tick");
+        tick.setLayoutX(barWidth * share(reading, sensor) - 4);
+        tick.setLayoutY(13);
+        return tick;
+    }
+
+    /** Where a reading stands on a bar that shows dark to light and a fifth of that beyond each. */
+    private static double share(double reading, Sensor sensor) {
+        double low = Math.min(sensor.dark(), sensor.light()) - 0.2 * sensor.contrast();
+        return Math.max(0, Math.min(1, (reading - low) / (1.4 * sensor.contrast())));
+    }
+
+    private void refreshValues() {
+        double[] latest = live.latestProperty().get();
+        for (int i = 0; i < Math.min(latest.length, values.size()); i++) {
+            values.get(i).setText(Words.number(latest[i], 4));
+            String name = live.sensors().get(i);
+            double reading = latest[i];
+            double share = season.setupOrGuess().robot().sensors().stream()
+                    .filter(s -> s.name().equals(name))
+                    .mapToDouble(s -> share(reading, s))
+                    .findFirst()
+                    .orElse(0);
+            fills.get(i).setPrefSize(barWidth * share, 14);
+        }
+    }
+}

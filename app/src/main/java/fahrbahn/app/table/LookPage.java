@@ -1,0 +1,89 @@
+package fahrbahn.app.table;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.table.Pose;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** A robot put anywhere on the table: what each sensor reads there. */
+final class LookPage {
+    private final LookModel model;
+    private final LookCanvas canvas;
+    private final Label where = Nodes.label("", "reason");
+    private final GridPane readings = new GridPane();
+
+    LookPage(LookModel model) {
+        this.model = model;
+        this.canvas = new LookCanvas(model);
+    }
+
+    Pages.Page page() {
+        Action course = new Action("lookOnCourse", "On the course", KeyCode.C, () -> put(false));
+        Action mat = new Action("lookOnMat", "On the mat", KeyCode.M, () -> put(true));
+        Action start = new Action("lookStart", "To the start", KeyCode.S, model::toStart);
+        readings.getStyleClass().add("table");
+        where.setId("lookWhere");
+        where.setWrapText(true);
+        VBox left = Nodes.panel(
+                "Where it stands: drag it; arrow keys roll it on and turn it",
+                Nodes.row(course.button(), mat.button(), start.button()),
+                Nodes.grow(canvas));
+        VBox right = Nodes.panel("What it reads there", where, readings);
+        right.setMinWidth(300);
+        model.poseProperty().addListener(o -> refresh());
+        model.lookoutProperty().addListener(o -> refresh());
+        model.problemProperty().addListener(o -> refresh());
+        refresh();
+        VBox content = Nodes.column(Nodes.grow(Nodes.row(Nodes.grow(left), right)));
+        content.sceneProperty().addListener((o, before, now) -> {
+            if (now != null) {
+                model.look(); // the course or the robot may have changed since
+            }
+        });
+        return new Pages.Page("Read", content, List.of(course, mat, start));
+    }
+
+    private void put(boolean onMat) {
+        model.putOn(onMat);
+        model.toStart();
+        canvas.requestFocus();
+    }
+
+    private void refresh() {
+        Pose pose = model.poseProperty().get();
+        readings.getChildren().clear();
+        canvas.requestLayout();
+        where.setText(
+                model.problemProperty().get().isEmpty()
+                        ? "Turning point at " + Words.number(pose.xMm()) + ", " + Words.number(pose.yMm())
+                                + " mm, facing "
+                                + Words.number(Math.toDegrees(Math.IEEEremainder(pose.headingRad(), 2 * Math.PI)), 2)
+                                + " degrees."
+                        : model.problemProperty().get());
+        Optional<fahrbahn.core.twin.Lookout> lookout = model.lookoutProperty().get();
+        if (lookout.isEmpty()) {
+            return;
+        }
+        double[] values = lookout.get().readings(pose);
+        String[] heads = {"sensor", "reads", "from dark to light"};
+        for (int i = 0; i < heads.length; i++) {
+            readings.add(Nodes.label(heads[i], "caption"), i, 0);
+        }
+        List<Sensor> sensors = lookout.get().setup().robot().sensors();
+        for (int i = 0; i < values.length; i++) {
+            Sensor sensor = sensors.get(i);
+            double share = (values[i] - sensor.dark()) / (sensor.light() - sensor.dark());
+            Label value = Nodes.label(Words.number(values[i], 4), "strong");
+            value.setId("look-" + sensor.name());
+            readings.addRow(i + 1, new Label(sensor.name()), value, new Label(Words.number(100 * share, 2) + " %"));
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package fahrbahn.app.table;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.PartShapes;
+import java.util.function.DoubleFunction;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The numbers of the part in hand. */
+final class PartPanel {
+    private final TableModel model;
+    private final FlowPane fields = new FlowPane();
+    private final Label name = Nodes.label("", "strong");
+
+    PartPanel(TableModel model) {
+        this.model = model;
+    }
+
+    /** @param actions what can be done with the part */
+    VBox build(Node... actions) {
+        fields.getStyleClass().add("fields");
+        name.setId("partName");
+        model.chosenProperty().addListener(o -> refresh());
+        model.draftProperty().addListener(o -> refresh());
+        refresh();
+        HBox row = Nodes.row(name, Nodes.spring());
+        row.getChildren().addAll(actions);
+        fields.setMinHeight(66);
+        return Nodes.panel("Part in hand", row, fields);
+    }
+
+    private void refresh() {
+        fields.getChildren().clear();
+        int chosen = model.chosenProperty().get();
+        if (chosen < 0 || chosen >= model.draftProperty().get().parts().size()) {
+            name.setText("none");
+            return;
+        }
+        Part part = model.draftProperty().get().parts().get(chosen);
+        name.setText((chosen + 1) + " of " + model.draftProperty().get().parts().size() + ": " + word(part));
+        if (part instanceof Part.Bend p) {
+            add("partRadius", "radius, mm", p.radiusMm(), v -> new Part.Bend(v, p.angleRad()));
+            add(
+                    "partAngle",
+                    "turn, deg (left +)",
+                    degrees(p.angleRad()),
+                    v -> new Part.Bend(p.radiusMm(), Math.toRadians(v)));
+        } else if (part instanceof Part.SwingOver p) {
+            add("partRadius", "radius, mm", p.radiusMm(), v -> new Part.SwingOver(v, p.angleRad()));
+            add(
+                    "partAngle",
+                    "turn, deg (left +)",
+                    degrees(p.angleRad()),
+                    v -> new Part.SwingOver(p.radiusMm(), Math.toRadians(v)));
+        } else if (part instanceof Part.RightAngle p) {
+            add("partLength", "arms, mm", p.armMm(), v -> new Part.RightAngle(p.turn(), v));
+        } else if (part instanceof Part.Crossing p) {
+            add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marked()));
+        } else {
+            add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
+            if (part instanceof Part.Bump p) {
+                add("partHeight", "height, mm", p.heightMm(), v -> new Part.Bump(p.lengthMm(), v));
+            } else if (part instanceof Part.Crease p) {
+                add("partHeight", "height, mm", p.heightMm(), v -> new Part.Crease(p.lengthMm(), v));
+            } else if (part instanceof Part.Ramp p) {
+                add(
+                        "partSlope",
+                        "slope, deg (up +)",
+                        degrees(p.slopeRad()),
+                        v -> new Part.Ramp(p.lengthMm(), Math.toRadians(v)));
+            }
+        }
+    }
+
+    private void add(String id, String words, double value, DoubleFunction<Part> with) {
+        NumberField field = new NumberField(id, words, words, v -> {
+            Part reshaped = with.apply(v); // refused here, with the reason at the field
+            model.reshape(reshaped);
+        });
+        field.show(Math.round(value * 1e6) / 1e6);
+        fields.getChildren().add(field);
+    }
+
+    private static double degrees(double rad) {
+        return Math.toDegrees(rad);
+    }
+
+    private static String word(Part part) {
+        if (part instanceof Part.Bend p) {
+            return "bend to the " + (p.angleRad() > 0 ? "left" : "right");
+        }
+        if (part instanceof Part.SwingOver p) {
+            return "S-bend, first to the " + (p.angleRad() > 0 ? "left" : "right");
+        }
+        if (part instanceof Part.RightAngle p) {
+            return "corner to the " + p.turn().word();
+        }
+        if (part instanceof Part.Crossing p) {
+            return "crossing, going " + p.way().word() + (p.marked() ? ", marked" : "");
+        }
+        if (part instanceof Part.Ramp p) {
+            return "ramp " + (p.slopeRad() > 0 ? "up" : "down");
+        }
+        if (part instanceof Part.EntryStrip) {
+            return "shiny strip";
+        }
+        if (part instanceof Part.StopStrip) {
+            return "stop strip";
+        }
+        return part instanceof Part.Gap
+                ? "gap"
+                : part instanceof Part.Bump
+                        ? "bump"
+                        : part instanceof Part.Crease
+                                ? "crease"
+                                : part instanceof Part.End
+                                        ? "end of the line"
+                                        : "straight of " + Words.millimetres(part.lengthMm());
+    }
+}

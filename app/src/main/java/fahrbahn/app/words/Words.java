@@ -1,0 +1,80 @@
+package fahrbahn.app.words;
+
+import fahrbahn.core.table.Part;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Locale;
+import java.util.Map;
+
+/** Numbers as a coach reads them: a decimal point, as many digits as mean something, no exponent. */
+public final class Words {
+    private static final Map<Class<? extends Part>, String> PLACES = Map.of(
+            Part.RightAngle.class, "at the corner",
+            Part.Gap.class, "in the gap",
+            Part.Crossing.class, "at the crossing",
+            Part.Bump.class, "on the bump",
+            Part.Ramp.class, "on the ramp",
+            Part.Crease.class, "at the crease",
+            Part.EntryStrip.class, "at the shiny strip",
+            Part.StopStrip.class, "at the stop strip",
+            Part.End.class, "at the end of the line");
+
+    private Words() {}
+
+    /** Significant digits, without trailing zeros. */
+    public static String number(double value, int digits) {
+        if (!Double.isFinite(value)) {
+            return "none";
+        }
+        if (value == 0) {
+            return "0";
+        }
+        BigDecimal rounded =
+                new BigDecimal(value).round(new MathContext(digits)).stripTrailingZeros();
+        return rounded.toPlainString();
+    }
+
+    /** Three significant digits. */
+    public static String number(double value) {
+        return number(value, 3);
+    }
+
+    /** All the digits it takes to read the same number back. */
+    public static String exact(double value) {
+        return value == Math.rint(value) && Math.abs(value) < 1e15
+                ? String.format(Locale.ROOT, "%.0f", value)
+                : BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+
+    public static String millimetres(double mm) {
+        return number(mm) + " mm";
+    }
+
+    public static String percent(double share) {
+        return number(100 * share, 2) + " %";
+    }
+
+    /** A chance as "1 in so many". */
+    public static String oneIn(double chance) {
+        if (!(chance > 1e-9)) {
+            return "less than 1 in a billion";
+        }
+        double in = 1 / chance;
+        return in < 1e6 ? "1 in " + number(in, 2) : "1 in " + number(in / 1e6, 2) + " million";
+    }
+
+    public static String count(long n, String one, String many) {
+        return n + " " + (n == 1 ? one : many);
+    }
+
+    /** Where on a course, to read after a comma. */
+    public static String where(Part part) {
+        if (part instanceof Part.Bend bend) {
+            return "in the bend of " + millimetres(bend.radiusMm());
+        }
+        if (part instanceof Part.SwingOver swing) {
+            return "in the S of " + millimetres(swing.radiusMm());
+        }
+        return PLACES.getOrDefault(part.getClass(), "on a straight");
+    }
+}

@@ -1,0 +1,82 @@
+package fahrbahn.app.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.app.Flood;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.Test;
+
+/** An hour of sixteen sensors at a thousand readings a second, over a real socket, at least fifty times as fast as a robot would. */
+class EnduranceTest {
+    private static final long HOUR_OF_LINES = 3_600_000;
+    private static final double MOST_S = 3600 / 50.0;
+    private static final long FRAME_NS = 16_000_000;
+
+    /** What the heap may grow by from the first quarter to the end: the inbox's 32768 readings of 16 values weigh some 8 MB. */
+    private static final long GROWTH_BYTES = 24L << 20;
+
+    @Test
+    void anHourAtFiftyTimesTheRateKeepsNothingAndLosesNothingUncounted() throws Exception {
+        LiveModel live = new LiveModel(System::nanoTime, words -> {});
+        AtomicLong heard = new AtomicLong();
+        live.addHearer(reading -> heard.incrementAndGet());
+        long early = 0;
+        long startNs = System.nanoTime();
+        AtomicLong sent = new AtomicLong();
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            live.connectTo("127.0.0.1", server.getLocalPort());
+            try (Socket socket = server.accept()) {
+                Thread robot = new Thread(() -> {
+                    try {
+                        sent.set(Flood.write(socket.getOutputStream(), 16, HOUR_OF_LINES, 0));
+                    } catch (java.io.IOException broken) {
+                        sent.set(-1);
+                    }
+                });
+                robot.start();
+                while (sent.get() == 0 || sent.get() > 0 && taken(live) < sent.get()) {
+                    live.drain();
+                    if (early == 0 && heard.get() > HOUR_OF_LINES / 4) {
+                        early = usedBytes();
+                    }
+                    assertThat((System.nanoTime() - startNs) / 1e9)
+                            .as("seconds for the hour")
+                            .isLessThan(MOST_S);
+                    LockSupport.parkNanos(FRAME_NS);
+                }
+                robot.join();
+            }
+            LiveModel.Status status = live.statusProperty().get();
+            assertThat(sent.get()).isEqualTo(HOUR_OF_LINES);
+            assertThat(status.readings() + status.dropped()).isEqualTo(HOUR_OF_LINES);
+            assertThat(status.readings()).isEqualTo(heard.get());
+            assertThat(status.readings()).as("most are taken").isGreaterThan(HOUR_OF_LINES / 2);
+            assertThat(status.brokenLines()).as("one garbage line in every 500").isEqualTo(HOUR_OF_LINES / 500);
+            assertThat(live.trace().size()).isEqualTo(LiveTrace.CAPACITY);
+            assertThat(usedBytes() - early).as("growth of the heap, bytes").isLessThan(GROWTH_BYTES);
+        } finally {
+            live.disconnect();
+        }
+    }
+
+    private static long taken(LiveModel live) {
+        LiveModel.Status status = live.statusProperty().get();
+        return status.readings() + status.dropped();
+    }
+
+    /** After what can be collected has been. */
+    private static long usedBytes() {
+        List<Long> used = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            System.gc();
+            used.add(Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory());
+        }
+        return used.stream().min(Long::compare).orElseThrow();
+    }
+}

@@ -1,0 +1,208 @@
+package fahrbahn.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.robot.ConstantState;
+import fahrbahn.app.robot.RobotInsight;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.table.TableModel;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.measuring.Constant;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.SensorPreset;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import fahrbahn.store.SeasonFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Robot, Table and the facts of a season without a window: everything runs at once, on the thread of the test. */
+class StationModelsTest {
+    @TempDir
+    private Path folder;
+
+    private final Clock clock = Clock.fixed(Instant.parse("2026-05-04T09:00:00Z"), ZoneOffset.UTC);
+    private Workshop shop;
+
+    @BeforeEach
+    void open() throws Exception {
+        SeasonFile file = SeasonFile.openOrCreate(folder.resolve("s.fahrbahn"), clock);
+        shop = new Workshop(file, Runnable::run, Runnable::run, Runnable::run, clock);
+    }
+
+    @AfterEach
+    void close() {
+        shop.close();
+    }
+
+    private Setup setup() {
+        return shop.season().setupOrGuess();
+    }
+
+    private ConstantState state(Constant constant) {
+        return shop.robot().constantsProperty().get().stream()
+                .filter(s -> s.constant() == constant)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aNewRobotIsAllGuessesTheCostliestFirst() {
+        List<ConstantState> states = shop.robot().constantsProperty().get();
+        assertThat(states).hasSize(Constant.values().length);
+        assertThat(states).allSatisfy(s -> assertThat(s.origin()).isEqualTo(ConstantState.Origin.GUESS));
+        assertThat(states)
+                .isSortedAccordingTo(
+                        (a, b) -> Double.compare(b.cost().share(), a.cost().share()));
+        shop.season().changeSetup(s -> s.withDrive(s.robot().drive().withLagS(0.031)));
+        assertThat(state(Constant.LAG).origin()).isEqualTo(ConstantState.Origin.TYPED);
+        assertThat(state(Constant.LAG).valueWords()).isEqualTo("31 \u00b1 4.1 ms"); // a third of two fifths
+    }
+
+    @Test
+    void loopsCountedBecomeAFactThatOutlivesTheProgram() throws Exception {
+        shop.robot().bench().add(BenchCard.LOOPS, List.of(1250.0, 10.0));
+        shop.robot().bench().add(BenchCard.LOOPS, List.of(1250.0, 10.0));
+        shop.robot().bench().use(BenchCard.LOOPS);
+        assertThat(setup().robot().loop().periodS()).isEqualTo(0.008);
+        assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(ConstantState.Origin.MEASURED);
+        assertThat(state(Constant.LOOP_TIME).uncertainty()).isLessThan(1e-4);
+        shop.close();
+        open();
+        assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(ConstantState.Origin.MEASURED);
+        assertThat(shop.robot().bench().entries(BenchCard.LOOPS)).hasSize(2);
+        AtomicReference<List<?>> history = new AtomicReference<>();
+        shop.season().factHistory(Constant.LOOP_TIME, history::set);
+        assertThat(history.get()).hasSize(1);
+        shop.season().undo();
+        assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(ConstantState.Origin.GUESS);
+        assertThat(setup().robot().loop().periodS()).isEqualTo(0.01);
+    }
+
+    @Test
+    void aLagIsStaleOnceTheLoopTakesLonger() {
+        // At this period the clock finds a lag that the model takes: between the lead's and a quarter turn.
+        shop.robot().bench().add(BenchCard.WIGGLES, List.of(30.0, 18.0));
+        shop.robot().bench().use(BenchCard.WIGGLES);
+        assertThat(state(Constant.LAG).origin()).isEqualTo(ConstantState.Origin.MEASURED);
+        shop.season()
+                .changeSetup(s -> s.withLoop(
+                        new fahrbahn.core.setup.Loop(0.02, s.robot().loop().delayS())));
+        Freshness robot = shop.robot().freshnessProperty().get();
+        assertThat(robot.mark()).isEqualTo(Freshness.Mark.STALE);
+        assertThat(robot.reason()).isEqualTo("lag: the loop takes 20.0 ms and took 10.0");
+        assertThat(robot.repair().orElseThrow().words()).isEqualTo("measure the lag again: Wiggle clock");
+        shop.season().undo();
+        assertThat(shop.robot().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+    }
+
+    @Test
+    void turnsOnTheSpotTellScrubAndLeaveTheRulerAlone() {
+        double track = setup().robot().drive().trackWidthMm();
+        double speed = setup().robot().drive().speedMmPerS(50);
+        double scrubbed = 1.2 * track;
+        double time = 10 * Math.PI * scrubbed / speed;
+        shop.robot().bench().add(BenchCard.SPIN, List.of(50.0, 10.0, time));
+        assertThat(shop.robot().bench().result(BenchCard.SPIN).orElseThrow().words())
+                .contains("scrub");
+        shop.robot().bench().use(BenchCard.SPIN);
+        assertThat(setup().robot().drive().trackWidthMm()).isEqualTo(track);
+        assertThat(setup().robot().drive().traits().scrub()).isCloseTo(1.2, within(1e-9));
+        assertThatThrownBy(() -> shop.robot().bench().add(BenchCard.SPIN, List.of(-5.0, 10.0, 3.0)))
+                .isInstanceOf(BadValueException.class);
+        shop.robot().bench().add(BenchCard.SPIN, List.of(60.0, 10.0, time));
+        assertThat(shop.robot().bench().result(BenchCard.SPIN).orElseThrow().words())
+                .contains("the same in all of them");
+    }
+
+    @Test
+    void gainsAndDriveGoStaleWithTheBattery() {
+        shop.season().changeConditions(c -> c.withBatteryV(8.0).withWheels("soft"));
+        shop.gains().choose(0.3, 0, 0.5);
+        shop.drive().run();
+        assertThat(shop.gains().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+        assertThat(shop.drive().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+        shop.season().changeConditions(c -> c.withBatteryV(7.0).withWheels("hard"));
+        assertThat(shop.gains().freshnessProperty().get().reason())
+                .isEqualTo("the battery has 7 V and had 8, and 1 more");
+        assertThat(shop.drive().freshnessProperty().get().reason()).startsWith("with gains that are: the battery");
+        assertThat(shop.drive().freshnessProperty().get().repair().orElseThrow().station())
+                .isEqualTo(Station.GAINS);
+    }
+
+    @Test
+    void aRowOfSensorsOfEachKindAndSizeFits() {
+        for (int count : new int[] {1, 2, 3, 8, 16}) {
+            shop.robot().useRow(SensorPreset.COLOUR, count);
+            assertThat(setup().robot().sensors()).hasSize(count);
+            assertThat(setup().law().kind() == Law.Kind.EDGE).isEqualTo(count == 1);
+            RobotInsight insight = shop.robot().insightProperty().get().orElseThrow();
+            assertThat(insight.curveWords()).contains("Straight over");
+            assertThat(insight.spacingWords()).contains("Turn marks lie");
+            assertThat(insight.leadWords()).contains("ahead");
+            assertThat(insight.clearanceWords()).contains("bumps up to");
+        }
+        shop.robot().moveSensor(0, 60, -500);
+        assertThat(shop.noticeProperty().get()).as("past its neighbours").contains("listed from left to right");
+    }
+
+    @Test
+    void aCourseIsToldWhatItLacksAndOfferedToTheTwinWhenDone() {
+        TableModel table = shop.table();
+        assertThat(table.freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.MISSING);
+        table.clear();
+        table.add(new Part.Straight(900));
+        table.add(new Part.Bend(250, Math.PI / 2));
+        assertThat(table.freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+        table.add(new Part.Straight(4000));
+        assertThat(table.verdictProperty().get().tone()).isEqualTo(Verdict.Tone.CARE);
+        assertThat(table.verdictProperty().get().sentence()).contains("off the table", "inside the table all along");
+        assertThat(shop.drive().courses()).hasSize(4);
+        table.remove();
+        table.close(200);
+        assertThat(table.draftProperty().get().closed()).isTrue();
+        assertThat(shop.drive().courses()).hasSize(5);
+        table.begin(Draft.of(DemoCourses.rescue()));
+        Freshness tight = table.freshnessProperty().get();
+        assertThat(tight.reason()).contains("bends of 150 mm, the course has 120 mm");
+        table.useRadius();
+        assertThat(setup().line().tightestRadiusMm()).isEqualTo(120);
+        assertThat(table.freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+    }
+
+    @Test
+    void whatCannotBeOpenedIsToldAndTheTableKeepsItsCourse() throws Exception {
+        Draft before = shop.table().draftProperty().get();
+        List<Path> bad = new ArrayList<>();
+        bad.add(Files.writeString(folder.resolve("a.json"), "[]"));
+        bad.add(Files.writeString(folder.resolve("a.svg"), "<svg"));
+        bad.add(folder.resolve("nowhere.json"));
+        for (Path file : bad) {
+            shop.table().open(file);
+            assertThat(shop.noticeProperty().get()).contains(file.getFileName().toString());
+        }
+        shop.table().mat().open(Files.writeString(folder.resolve("b.pdf"), "%PDF-"));
+        assertThat(shop.noticeProperty().get()).contains("b.pdf");
+        assertThat(shop.table().mat().workingProperty().get()).isFalse();
+        shop.table().mat().follow(10, 10);
+        assertThat(shop.noticeProperty().get()).contains("Point at the line and at the ground");
+        assertThat(shop.table().draftProperty().get()).isEqualTo(before);
+    }
+}
