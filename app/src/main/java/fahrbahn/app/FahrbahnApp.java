@@ -2,8 +2,12 @@ package fahrbahn.app;
 
 import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.demo.DemoSeason;
+import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.app.work.Ending;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.link.BenchRobot;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.SeasonFile;
@@ -20,11 +24,12 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 
-/** One window on one season. */
+/** One window: the start page, or a season. */
 public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final long DEMO_SEED = 7;
@@ -32,9 +37,23 @@ public final class FahrbahnApp extends Application {
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
     private final ExecutorService worker = Executors.newFixedThreadPool(2, daemon("worker"));
-    private Season season;
+    private final Errand<Opened> opening =
+            new Errands(worker, Platform::runLater, this::tellStart).errand("Opening the season");
+    private Home home;
+    private Stage stage;
+    private Scene scene;
+    private StartPage startPage;
     private Workshop workshop;
     private MainWindow window;
+
+    /** How a season came to be open. */
+    private enum Manner {
+        WORK,
+        BEGUN,
+        DEMO
+    }
+
+    private record Opened(OpenSeason season, Manner manner) {}
 
     private static ThreadFactory daemon(String name) {
         return work -> {
@@ -44,121 +63,156 @@ public final class FahrbahnApp extends Application {
         };
     }
 
-    /** The season of a start, and why it is not the one that was asked for, if so. */
-    private record Season(SeasonFile file, boolean demo, String refused) {}
-
-    /** Before the window, on a thread of its own: opening a season may take a while, making the demo season does. */
     @Override
-    public void init() throws IOException {
-        if (getParameters() != null) {
-            season = prepare(getParameters().getRaw());
-        }
-    }
-
-    @Override
-    public void start(Stage stage) throws IOException {
-        show(stage);
+    public void start(Stage newStage) throws IOException {
+        start(newStage, getParameters().getRaw());
     }
 
     /** The same with the arguments handed in, for those that drive the window. */
-    void start(Stage stage, List<String> arguments) throws IOException {
-        season = prepare(arguments);
-        show(stage);
-    }
-
-    private Season prepare(List<String> arguments) throws IOException {
-        Home home = Home.open();
+    void start(Stage newStage, List<String> arguments) throws IOException {
+        stage = newStage;
+        home = Home.open();
         home.logHere();
-        Thread.setDefaultUncaughtExceptionHandler((thread, broken) -> {
-            LOG.log(Level.SEVERE, thread.getName(), broken);
-            Platform.runLater(() -> {
-                if (workshop != null) {
-                    workshop.tell(
-                            "Something went wrong that nobody foresaw. Your season is saved; details are in the log.");
-                }
-            });
-        });
-        boolean demo = arguments.contains("demo");
-        try {
-            return new Season(season(home, arguments, demo), demo, "");
-        } catch (BadFileException bad) {
-            return new Season(spare(home), demo, bad.getMessage());
-        }
-    }
-
-    private void show(Stage stage) throws IOException {
-        open(stage, season.file(), season.refused());
-        if (season.demo()) {
-            workshop.live().connectToBenchRobot(new BenchRobot(DEMO_SEED));
-        }
-    }
-
-    private static SeasonFile season(Home home, List<String> arguments, boolean demo)
-            throws BadFileException, IOException {
-        if (demo) {
-            if (arguments.contains("--fresh")) {
-                Files.deleteIfExists(home.demo());
-            }
-            return DemoSeason.open(home.demo(), Clock.systemUTC());
-        }
-        for (String argument : arguments) {
-            return SeasonFile.open(Path.of(argument), Clock.systemUTC());
-        }
-        return SeasonFile.openOrCreate(home.season(), Clock.systemUTC());
-    }
-
-    /** A file that cannot be opened must not keep the coach from working: a new season beside the others. */
-    private static SeasonFile spare(Home home) throws IOException {
-        Path folder = home.season().getParent();
-        for (int i = 1; ; i++) {
-            Path other = folder.resolve("season-" + i + ".fahrbahn");
-            try {
-                return SeasonFile.openOrCreate(other, Clock.systemUTC());
-            } catch (BadFileException inUse) {
-                if (i > 100) {
-                    throw new IOException(inUse.getMessage(), inUse);
-                }
-            }
-        }
-    }
-
-    private void open(Stage stage, SeasonFile file, String refused) throws IOException {
+        Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
         for (String weight : List.of("400", "600", "700")) {
             Font.loadFont(
                     FahrbahnApp.class.getResourceAsStream("fonts/titillium-web-latin-" + weight + "-normal.woff"), 14);
         }
         Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheet());
-        try {
-            workshop = new Workshop(file, writer, worker, Platform::runLater, Clock.systemUTC());
-        } catch (BadFileException damaged) {
-            throw new IOException(damaged.getMessage(), damaged);
-        }
-        if (!refused.isEmpty()) {
-            workshop.tell(refused + ". A season of its own is open instead: "
-                    + file.file().getFileName() + ".");
-        }
-        window = new MainWindow(workshop);
-        Scene scene = new Scene(window, 1280, 800);
-        scene.getStylesheets().add(FahrbahnApp.class.getResource("fahrbahn.css").toExternalForm());
-        stage.setTitle("Fahrbahn: " + file.file().getFileName());
-        stage.setScene(scene);
+        showStart();
         stage.setMinWidth(1080);
         stage.setMinHeight(700);
         stage.show();
-        window.start();
+        if (arguments.contains("demo")) {
+            openDemo(arguments.contains("--fresh"));
+        } else if (!arguments.isEmpty()) {
+            open(Path.of(arguments.get(0)));
+        }
     }
 
-    /** For those that drive the window: the models behind it. */
+    private void unforeseen(Thread thread, Throwable broken) {
+        LOG.log(Level.SEVERE, thread.getName(), broken);
+        Platform.runLater(() -> {
+            if (workshop != null) {
+                workshop.tell(
+                        "Something went wrong that nobody foresaw. Your season is saved; details are in the log.");
+            }
+        });
+    }
+
+    private void show(Parent root, String title) {
+        if (scene == null) {
+            scene = new Scene(root, 1280, 800);
+            scene.getStylesheets()
+                    .add(FahrbahnApp.class.getResource("fahrbahn.css").toExternalForm());
+            stage.setScene(scene);
+        } else {
+            scene.setRoot(root);
+        }
+        stage.setTitle(title);
+        root.requestFocus();
+    }
+
+    private void showStart() {
+        startPage = new StartPage(home.recent(), new StartPage.Choices() {
+            @Override
+            public void open(Path file) {
+                FahrbahnApp.this.open(file);
+            }
+
+            @Override
+            public void begin(String name) {
+                FahrbahnApp.this.begin(name);
+            }
+
+            @Override
+            public void demo() {
+                openDemo(false);
+            }
+        });
+        show(startPage, "Fahrbahn");
+    }
+
+    private void tellStart(String words) {
+        startPage.tell(words);
+    }
+
+    private void open(Path file) {
+        run(() -> SeasonFile.open(file, Clock.systemUTC()), Manner.WORK);
+    }
+
+    private void begin(String name) {
+        run(() -> SeasonFile.create(home.named(name), Clock.systemUTC()), Manner.BEGUN);
+    }
+
+    private void openDemo(boolean fresh) {
+        run(
+                () -> {
+                    try {
+                        if (fresh) {
+                            Files.deleteIfExists(home.demo());
+                        }
+                    } catch (IOException cannot) {
+                        throw new BadFileException(
+                                home.demo() + " cannot be replaced (" + cannot.getMessage() + ")", cannot);
+                    }
+                    return DemoSeason.open(home.demo(), Clock.systemUTC());
+                },
+                Manner.DEMO);
+    }
+
+    private interface Opener {
+        SeasonFile open() throws BadFileException;
+    }
+
+    private void run(Opener opener, Manner manner) {
+        tellStart("Opening.");
+        opening.runToEnd(
+                job -> new Opened(OpenSeason.read(opener.open(), writer, Platform::runLater), manner), ending -> {
+                    if (ending instanceof Ending.Done<Opened> done) {
+                        work(done.result());
+                    } else {
+                        tellStart(Ending.words(ending));
+                    }
+                });
+    }
+
+    private void work(Opened opened) {
+        Path path = opened.season().path();
+        home.used(path);
+        workshop = new Workshop(opened.season(), worker, Platform::runLater, Clock.systemUTC());
+        window = new MainWindow(workshop, this::leave);
+        show(window, "Fahrbahn: " + path.getFileName());
+        window.start();
+        if (opened.manner() == Manner.DEMO) {
+            workshop.live().connectToBenchRobot(new BenchRobot(DEMO_SEED));
+        } else if (opened.manner() == Manner.BEGUN) {
+            window.begin();
+        }
+    }
+
+    /** Closes the season and goes back to the start page. */
+    private void leave() {
+        closeSeason();
+        showStart();
+    }
+
+    private void closeSeason() {
+        if (workshop != null) {
+            window.stop();
+            workshop.close();
+            workshop = null;
+        }
+    }
+
+    /** For those that drive the window: the models behind it; null on the start page. */
     Workshop workshop() {
         return workshop;
     }
 
     @Override
     public void stop() throws InterruptedException {
-        if (workshop != null) {
-            window.stop();
-            workshop.close();
-        }
+        closeSeason();
         worker.shutdownNow();
         writer.shutdown();
         writer.awaitTermination(SECONDS_TO_SAVE, TimeUnit.SECONDS);

@@ -1,14 +1,10 @@
 package fahrbahn.app;
 
 import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.season.Club;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
-import fahrbahn.app.table.MatModel;
-import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Pose;
-import fahrbahn.store.CourseSvg;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -32,16 +28,12 @@ import javax.imageio.ImageIO;
 /** Drives the real window through the stations of a fresh demo season by its keys, and keeps a picture of each. */
 public final class Shots extends Application {
     /** The picture is taken once nothing has moved for this many frames. */
-    private static final int STILL_FRAMES = 90;
+    private static final int STILL_FRAMES = 60;
 
     private static final int MOST_FRAMES = 1800;
 
-    /** @param page its tab, empty for a station of one page @param before what is done there first */
-    private record Step(Station station, String page, Runnable before, BooleanSupplier ready) {
-        String file() {
-            return station.name().toLowerCase(Locale.ROOT) + (page.isEmpty() ? "" : "-" + page) + ".png";
-        }
-    }
+    /** @param file empty for no picture @param go takes the window there @param before what is done there once it is shown */
+    private record Step(String file, Runnable go, Runnable before, BooleanSupplier ready) {}
 
     /** Leaves shown besides the first of each station. */
     private static final Map<Station, List<String>> PAGES = Map.of(
@@ -50,6 +42,7 @@ public final class Shots extends Application {
             Station.MEASURE, List.of("captured", "schools", "room-and-air", "link"));
 
     private final FahrbahnApp app = new FahrbahnApp();
+    private final Deque<Step> steps = new ArrayDeque<>();
 
     public static void main(String[] arguments) {
         Application.launch(Shots.class, arguments);
@@ -59,49 +52,33 @@ public final class Shots extends Application {
     public void start(Stage stage) throws IOException {
         Path folder = Path.of(getParameters().getRaw().get(0));
         Files.createDirectories(folder);
-        Path home = Files.createTempDirectory("fahrbahn-shots");
-        System.setProperty("fahrbahn.home", home.toString());
-        app.start(stage, List.of("demo"));
-        Workshop workshop = app.workshop();
+        System.setProperty(
+                "fahrbahn.home", Files.createTempDirectory("fahrbahn-shots").toString());
+        app.start(stage, List.of());
         Robot robot = new Robot();
-        Deque<Step> steps = new ArrayDeque<>();
+        steps.add(new Step("start.png", () -> {}, () -> {}, () -> true));
+        steps.add(
+                new Step("", () -> robot.keyType(KeyCode.D), () -> {}, () -> app.workshop() != null && robotIsLive()));
+        steps.add(new Step("club.png", () -> robot.keyType(KeyCode.DIGIT0), () -> {}, () -> true));
         for (Station station : Station.values()) {
+            KeyCode key = KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1));
+            Runnable go = () -> robot.keyType(key);
             Runnable before = station == Station.DRIVE ? () -> robot.keyType(KeyCode.SPACE) : () -> {};
-            steps.add(new Step(station, "", before, () -> ready(workshop, station)));
+            String name = station.name().toLowerCase(Locale.ROOT);
+            steps.add(new Step(name + ".png", go, before, () -> ready(app.workshop(), station)));
             for (String page : PAGES.getOrDefault(station, List.of())) {
-                Runnable turn = () -> ((Button) stage.getScene().lookup("#page-" + page)).fire();
-                boolean mat = page.equals("mat");
-                steps.add(new Step(
-                        station,
-                        page,
-                        mat ? () -> importMat(workshop.table().mat(), home, turn) : turn,
-                        mat ? () -> traced(workshop.table().mat()) : () -> ready(workshop, station)));
+                Runnable turn = () -> {
+                    app.workshop().season().club().take(Club.Sort.TABLE, page.equals("mat") ? "mat" : "loop");
+                    ((Button) stage.getScene().lookup("#page-" + page)).fire();
+                };
+                steps.add(new Step(name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station)));
             }
         }
-        play(stage, folder, robot, steps);
+        play(stage, folder);
     }
 
-    /** The club's mat comes as a drawing: the rescue course, saved and read again. */
-    private static void importMat(MatModel mat, Path home, Runnable turn) {
-        turn.run();
-        try {
-            Path file = home.resolve("Quarry mat.svg");
-            Files.writeString(file, CourseSvg.write(Draft.of(DemoCourses.rescue()), 20, true));
-            mat.open(file);
-        } catch (IOException unwritable) {
-            throw new UncheckedIOException(unwritable);
-        }
-    }
-
-    /** Points at line and ground as soon as the mat is there, then has it followed. */
-    private static boolean traced(MatModel mat) {
-        Pose start = DemoCourses.rescue().start();
-        if (mat.importedProperty().get().isPresent() && mat.mat().isEmpty()) {
-            mat.pickLine(start.xMm() + 40, start.yMm());
-            mat.pickGround(start.xMm() + 40, start.yMm() + 60);
-            mat.follow(start.xMm() + 40, start.yMm());
-        }
-        return mat.tracedProperty().get().isPresent();
+    private boolean robotIsLive() {
+        return app.workshop().live().statusProperty().get().phase() == LiveModel.Phase.LIVE;
     }
 
     private static boolean ready(Workshop workshop, Station station) {
@@ -110,11 +87,11 @@ public final class Shots extends Application {
                 && switch (station) {
                     case GAINS -> workshop.gains().pictureProperty().get().isPresent();
                     case DRIVE -> workshop.drive().freshnessProperty().get().mark() == Freshness.Mark.FRESH;
-                    default -> true;
+                    default -> workshop.robot().freshnessProperty().get().mark() != Freshness.Mark.MISSING;
                 };
     }
 
-    private void play(Stage stage, Path folder, Robot robot, Deque<Step> steps) {
+    private void play(Stage stage, Path folder) {
         new AnimationTimer() {
             private int frame;
             private int still;
@@ -123,18 +100,19 @@ public final class Shots extends Application {
             public void handle(long now) {
                 Step step = steps.peek();
                 if (frame++ == 0) {
-                    robot.keyType(
-                            KeyCode.getKeyCode(String.valueOf(step.station().ordinal() + 1)));
-                } else if (frame == STILL_FRAMES / 3) {
+                    step.go().run();
+                } else if (frame == STILL_FRAMES) {
                     step.before().run();
                 }
-                still = step.ready().getAsBoolean() ? still + 1 : 0;
+                still = frame > STILL_FRAMES && step.ready().getAsBoolean() ? still + 1 : 0;
                 if (frame > MOST_FRAMES) {
-                    System.err.println("The view " + step.station().title() + " was never ready.");
+                    System.err.println("The picture " + step.file() + " was never ready.");
                     System.exit(1);
                 }
-                if (frame > STILL_FRAMES && still >= STILL_FRAMES) {
-                    keep(stage, folder.resolve(step.file()));
+                if (still >= STILL_FRAMES) {
+                    if (!step.file().isEmpty()) {
+                        keep(stage, folder.resolve(step.file()));
+                    }
                     steps.remove();
                     frame = 0;
                     still = 0;

@@ -45,7 +45,7 @@ final class TrialsCommand implements Callable<Integer> {
 
     private List<Group> groups() throws BadFileException {
         try (Reader text = Files.newBufferedReader(file)) {
-            return Group.of(TrialsFile.read(text));
+            return TrialsFile.read(text);
         } catch (BadValueException broken) {
             throw new BadFileException(file + ": " + broken.getMessage(), broken);
         } catch (NoSuchFileException missing) {

@@ -3,8 +3,11 @@ package fahrbahn.app;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.store.SeasonFile;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -12,6 +15,7 @@ import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -42,7 +46,31 @@ abstract class InWindow {
 
     @BeforeEach
     void open() throws Exception {
-        open(List.of());
+        Path season = home.resolve("season.fahrbahn");
+        SeasonFile.openOrCreate(season, Clock.systemUTC()).close();
+        open(List.of(season.toString()));
+        untilOpen();
+    }
+
+    /** A season is open and its window styled and laid out, so that the mouse finds its nodes where they are. */
+    void untilOpen() throws Exception {
+        until("the season is open", () -> shop() != null && !scrolls().isEmpty());
+        // The first judgement makes the head taller; what lies below it moves then, and not after.
+        until("it is judged", () -> !text("freshness").equals("Robot: missing"));
+        until(
+                "its window is laid out",
+                () -> scrolls().stream()
+                                .allMatch(s -> s.getSkin() != null
+                                        && s.getContent().getLayoutBounds().getHeight() > 0)
+                        && !robot.lookup("#verdict")
+                                .query()
+                                .getScene()
+                                .getRoot()
+                                .isNeedsLayout());
+    }
+
+    private Set<ScrollPane> scrolls() {
+        return robot.lookup(".scroll-pane").queryAllAs(ScrollPane.class);
     }
 
     void open(List<String> arguments) throws Exception {

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.robot.BenchCard;
-import fahrbahn.app.robot.ConstantState;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
-import fahrbahn.core.measuring.Constant;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -93,11 +93,11 @@ class RobotStationTest extends InWindow {
         robot.clickOn("#useResult");
         until("on the robot", () -> shop().season().facts().containsKey(Constant.FREE_SPEED));
         assertThat(setup().robot().drive().freeSpeedMmPerS()).isCloseTo(500, within(15.0));
-        assertThat(mark(Station.ROBOT)).isEqualTo(Freshness.Mark.FRESH);
+        until("the rest is guessed", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
 
         page("guesses");
-        until("known as measured", () -> origin(Constant.FREE_SPEED) == ConstantState.Origin.MEASURED);
-        assertThat(origin(Constant.LAG)).isEqualTo(ConstantState.Origin.GUESS);
+        until("known as measured", () -> origin(Constant.FREE_SPEED) == Knowledge.Origin.MEASURED);
+        assertThat(origin(Constant.LAG)).isEqualTo(Knowledge.Origin.GUESS);
         assertThat(text("guessLead")).contains("open in the gain at which it wiggles");
         robot.clickOn("#history-FREE_SPEED");
         until(
@@ -117,7 +117,7 @@ class RobotStationTest extends InWindow {
         robot.clickOn("#repair");
         until("the card is up", () -> robot.lookup("#addEntry").tryQuery().isPresent());
         undo();
-        until("fresh again", () -> mark(Station.ROBOT) == Freshness.Mark.FRESH);
+        until("it holds again", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
     }
 
     private void addRoll(String command, String time) {
@@ -129,11 +129,11 @@ class RobotStationTest extends InWindow {
                 .type(KeyCode.ESCAPE);
     }
 
-    private ConstantState.Origin origin(Constant constant) {
+    private Knowledge.Origin origin(Constant constant) {
         return shop().robot().constantsProperty().get().stream()
                 .filter(s -> s.constant() == constant)
                 .findFirst()
-                .map(ConstantState::origin)
+                .map(Knowledge::origin)
                 .orElse(null);
     }
 

@@ -5,14 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
+import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.twin.Lookout;
 import fahrbahn.store.CourseSvg;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -51,12 +55,12 @@ class TableStationTest extends InWindow {
         robot.type(KeyCode.H);
         until("closed", () -> draft().closed());
         assertThat(draft().problem()).isEmpty();
-        assertThat(mark(Station.TABLE)).isEqualTo(Freshness.Mark.FRESH);
+        until("judged", () -> mark(Station.TABLE) == Freshness.Mark.FRESH);
         robot.type(KeyCode.U);
         until(
                 "the robot is set up for it",
                 () -> shop().season().setupOrGuess().line().tightestRadiusMm() == 200);
-        assertThat(shop().drive().courses()).contains(draft().course());
+        assertThat(shop().drive().courses().get(0).ground()).isEqualTo(draft().course());
         undo();
         undo();
         until("open again", () -> !draft().closed() && parts() == 4);
@@ -123,7 +127,7 @@ class TableStationTest extends InWindow {
                 shop().table().open(file);
                 return null;
             });
-            until("opened", () -> draft().name().equals("Harbour errand"));
+            until("opened", () -> draft().name().startsWith("Harbour errand"));
             assertThat(parts()).isEqualTo(DemoCourses.mission().parts().size());
         }
         Path broken = Files.writeString(home.resolve("broken.json"), "{\"format\": \"fahrbahn-course\"}");
@@ -145,33 +149,89 @@ class TableStationTest extends InWindow {
         });
         until(
                 "the mat is there",
-                () -> shop().table().mat().importedProperty().get().isPresent());
+                () -> shop().table().mat().pictureProperty().get().isPresent());
         assertThat(text("matWidth")).isEqualTo("2400");
         robot.clickOn(matPoint(900, 200)).clickOn(matPoint(900, 320)).clickOn(matPoint(900, 200));
-        until("followed", () -> shop().table().mat().tracedProperty().get().isPresent());
-        Traced traced = shop().table().mat().tracedProperty().get().get();
+        until("followed", () -> traced().isPresent());
+        Traced traced = traced().get();
         assertThat(traced.closed()).isTrue();
         assertThat(traced.tightestRadiusMm()).isCloseTo(150, within(7.5));
         assertThat(text("matFound")).contains("A closed line of 5", "tightest bend");
         robot.type(KeyCode.U);
         until("used", () -> Math.abs(shop().season().setupOrGuess().line().tightestRadiusMm() - 150) < 8);
 
+        assertThat(text("verdict")).startsWith("mat: A closed line of 5");
+        until("judged", () -> mark(Station.TABLE) == Freshness.Mark.FRESH);
+
         page("read");
         until(
-                "the course is painted",
+                "the mat is painted",
                 () -> shop().table().look().lookoutProperty().get().isPresent());
-        double onCourse = reading("left");
-        robot.type(KeyCode.M);
-        until(
-                "on the mat",
-                () -> shop().table().look().onMat()
-                        && shop().table().look().lookoutProperty().get().isPresent());
-        robot.type(KeyCode.UP, KeyCode.UP);
-        assertThat(reading("left")).as("astride the same line").isCloseTo(onCourse, within(60.0));
+        double onMat = reading("left");
+        Lookout onCourse =
+                Lookout.on(DemoCourses.workshopLoop(), shop().season().setupOrGuess());
+        assertThat(onMat)
+                .as("astride the same line")
+                .isCloseTo(
+                        onCourse.readings(shop().table().look().poseProperty().get())[0], within(60.0));
         robot.type(KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT);
         until(
                 "turned away, one sees line and the other ground",
                 () -> Math.abs(reading("left") - reading("right")) > 200);
+    }
+
+    private Optional<Traced> traced() {
+        return shop().season().matProperty().get().flatMap(MatSheet::traced);
+    }
+
+    @Test
+    void aMatIsPointedAtByKeysRiddenByTheTwinAndUndone() throws Exception {
+        Path file = Files.writeString(
+                home.resolve("ferry.svg"), CourseSvg.write(Draft.of(DemoCourses.mission()), 20, true));
+        page("mat");
+        onWindow(() -> {
+            shop().table().mat().open(file);
+            return null;
+        });
+        until(
+                "the mat is there",
+                () -> shop().table().mat().pictureProperty().get().isPresent());
+        robot.clickOn(matPoint(300, 218)); // a pixel or two beside the middle
+        until(
+                "line",
+                () -> shop().season()
+                        .matProperty()
+                        .get()
+                        .orElseThrow()
+                        .lineRgb()
+                        .isPresent());
+        robot.press(KeyCode.SHIFT).type(KeyCode.UP, KeyCode.UP, KeyCode.UP).release(KeyCode.SHIFT);
+        robot.type(KeyCode.ENTER);
+        until(
+                "ground",
+                () -> shop().season()
+                        .matProperty()
+                        .get()
+                        .orElseThrow()
+                        .groundRgb()
+                        .isPresent());
+        robot.press(KeyCode.SHIFT)
+                .type(KeyCode.DOWN, KeyCode.DOWN, KeyCode.DOWN)
+                .release(KeyCode.SHIFT);
+        robot.type(KeyCode.P);
+        until("followed", () -> traced().isPresent());
+        assertThat(traced().get().widthMm()).isCloseTo(20, within(0.4));
+
+        go(Station.DRIVE);
+        until(
+                "the twin stands on it",
+                () -> shop().drive().laidProperty().get().orElseThrow().ground() instanceof TracedMat);
+        robot.type(KeyCode.SPACE);
+        until("it has run", () -> shop().drive().canKeep());
+        assertThat(shop().drive().driveProperty().get().orElseThrow().result().sMm())
+                .isGreaterThan(300);
+        undo();
+        until("the line is forgotten", () -> traced().isEmpty());
     }
 
     private double reading(String sensor) {

@@ -7,7 +7,7 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.core.trials.RunRecord;
+import fahrbahn.core.trials.Run;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
@@ -37,8 +37,8 @@ class WholeWayTest extends InWindow {
         capture(KeyCode.L, "light");
         robot.clickOn("#benchDark");
         capture(KeyCode.D, "dark");
-        assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.FRESH);
-        assertThat(mark(Station.LEVELS)).as("captured, not used yet").isEqualTo(Freshness.Mark.STALE);
+        until("judged", () -> mark(Station.MEASURE) == Freshness.Mark.FRESH);
+        until("captured, not used yet", () -> mark(Station.LEVELS) == Freshness.Mark.STALE);
 
         go(Station.LEVELS);
         SensorLevels left = shop().levels().sensors().get(0);
@@ -53,7 +53,7 @@ class WholeWayTest extends InWindow {
         until("the lane is there", () -> shop().gains().pictureProperty().get().isPresent());
         until("advice", () -> !robot.lookup("#useGains").query().isDisabled());
         robot.type(KeyCode.U);
-        until("the gains are chosen", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
+        until("the gains are chosen", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
         until(
                 "the verdict is good",
                 () -> shop().gains().verdictProperty().get().tone() == Verdict.Tone.GOOD);
@@ -65,7 +65,9 @@ class WholeWayTest extends InWindow {
         robot.type(KeyCode.K);
         until("the run is logged", () -> shop().runs().runs().size() == 1);
         robot.clickOn("#course").clickOn("Harbour errand");
-        until("another course is laid", () -> shop().drive().course().name().equals("Harbour errand"));
+        until(
+                "another course is laid",
+                () -> shop().drive().laidProperty().get().orElseThrow().name().equals("Harbour errand"));
         robot.type(KeyCode.M);
         until("the odds are there", () -> shop().drive().oddsProperty().get().isPresent());
         assertThat(text("verdict")).contains("of 200 runs complete");
@@ -75,13 +77,13 @@ class WholeWayTest extends InWindow {
         until("a lost run of the table is logged", () -> shop().runs().runs().size() == 2);
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         until("undo takes it back", () -> shop().runs().runs().size() == 1);
-        RunRecord logged = shop().runs().runs().get(0);
+        Run logged = shop().runs().runs().get(0);
 
         close();
-        open(List.of());
+        open();
         assertThat(shop().runs().runs()).containsExactly(logged);
         assertThat(shop().season().captures()).hasSize(2);
-        assertThat(shop().season().setupOrGuess()).isEqualTo(logged.setup());
+        assertThat(shop().season().setupOrGuess()).isEqualTo(logged.setting().setup());
         robot.clickOn("#station-runs");
         TableView<?> table = robot.lookup("#runs").queryTableView();
         assertThat(table.getItems()).hasSize(1);
@@ -92,7 +94,7 @@ class WholeWayTest extends InWindow {
         go(Station.GAINS);
         until("advice", () -> shop().gains().pictureProperty().get().isPresent());
         type("kp", "0.3");
-        until("chosen", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
+        until("chosen", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
         go(Station.ROBOT);
         robot.clickOn("#page-numbers");
         type("loopTime", "20");
@@ -101,11 +103,11 @@ class WholeWayTest extends InWindow {
         go(Station.GAINS);
         until("a pair worked out anew", () -> !robot.lookup("#useGains").query().isDisabled());
         robot.clickOn("#repair");
-        until("repaired", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
+        until("repaired", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
         robot.clickOn("#undo");
         until("stale again", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
         robot.clickOn("#undo");
-        until("fresh as before", () -> mark(Station.GAINS) == Freshness.Mark.FRESH);
+        until("as before", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
     }
 
     @Test
@@ -143,8 +145,10 @@ class WholeWayTest extends InWindow {
         close();
         Path stranger = Files.writeString(home.resolve("diary.fahrbahn"), "dear diary");
         open(List.of(stranger.toString()));
-        assertThat(text("notice")).contains("diary.fahrbahn: not a season file", "season-1.fahrbahn");
+        until("told", () -> text("startTold").contains("diary.fahrbahn: not a season file"));
         assertThat(Files.readString(stranger)).isEqualTo("dear diary");
+        robot.type(KeyCode.DIGIT1); // the season used last
+        untilOpen();
         robot.clickOn("#page-numbers");
         type("trackWidth", "150");
         until("kept", () -> shop().season().setupProperty().get().isPresent());

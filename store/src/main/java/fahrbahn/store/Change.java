@@ -5,16 +5,17 @@ import java.util.Optional;
 /**
  * What a document becomes.
  *
- * @param kind what sort of fact it is
- * @param id which one of its kind
+ * @param kind what sort of document
+ * @param owner whose it is; empty when it is the season's own
+ * @param id which one of its kind and owner
  * @param body JSON; empty when the document is removed
  */
-public record Change(String kind, String id, Optional<String> body) {
-    public static Change put(String kind, String id, String body) {
-        return new Change(kind, id, Optional.of(body));
+public record Change(String kind, String owner, String id, Optional<String> body) {
+    public static Change put(String kind, String owner, String id, String body) {
+        return new Change(kind, owner, id, Optional.of(body));
     }
 
-    public static Change remove(String kind, String id) {
-        return new Change(kind, id, Optional.empty());
+    public static Change remove(String kind, String owner, String id) {
+        return new Change(kind, owner, id, Optional.empty());
     }
 }

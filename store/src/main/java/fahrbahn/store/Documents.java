@@ -1,10 +1,6 @@
 package fahrbahn.store;
 
 import fahrbahn.core.check.BadValueException;
-import java.io.IOException;
-import java.nio.charset.CharacterCodingException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 
 /** Reading of the open JSON formats: one message for a bad file, naming the file, the field, the value and what was expected. */
@@ -18,15 +14,9 @@ final class Documents {
 
     /** @param what the file should hold, to read after "a" */
     static <T> T read(Path file, String what, Maker<T> maker) throws BadFileException {
+        String text = TextFile.read(file, what);
         try {
-            return parse(Files.readString(file), maker);
-        } catch (NoSuchFileException missing) {
-            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
-        } catch (CharacterCodingException notText) {
-            throw new BadFileException(
-                    file + ": not a text file in UTF-8; a " + what + " in JSON was expected", notText);
-        } catch (IOException unreadable) {
-            throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
+            return parse(text, maker);
         } catch (BadFileException broken) {
             throw new BadFileException(file + ": " + broken.getMessage(), broken);
         }

@@ -54,6 +54,11 @@ public record PictureFile(Picture picture, OptionalDouble widthMm) {
         }
     }
 
+    /** @throws BadFileException when the bytes are no SVG drawing */
+    public static PictureFile drawing(byte[] svg) throws BadFileException {
+        return SvgPicture.read(svg);
+    }
+
     private static PictureFile pixels(Path file) throws IOException, BadFileException {
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);

@@ -3,19 +3,21 @@ package fahrbahn.store;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Deque;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
+import org.jdbi.v3.core.statement.PreparedBatch;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -25,27 +27,10 @@ import org.sqlite.SQLiteException;
  * time has the file. Thread-safe: calls wait for each other.
  */
 public final class SeasonFile implements AutoCloseable {
-    /** Each entry brings a file one version up; what has been released is never edited, only followed by another. */
-    private static final List<List<String>> MIGRATIONS = List.of(List.of(
-            """
-            CREATE TABLE revision (
-              number INTEGER PRIMARY KEY AUTOINCREMENT,
-              step   INTEGER NOT NULL, -- changes made at once share a step
-              at     TEXT    NOT NULL,
-              cause  TEXT    NOT NULL CHECK (cause IN ('edit', 'undo', 'redo')),
-              kind   TEXT    NOT NULL,
-              id     TEXT    NOT NULL,
-              body   TEXT              -- NULL: removed
-            )""",
-            "CREATE INDEX revision_of_document ON revision (kind, id, number)",
-            "CREATE INDEX revision_of_step ON revision (step)"));
-
     private final Path file;
     private final Clock clock;
     private final Connection connection;
     private final Handle database;
-    private final Deque<Integer> undoable = new ArrayDeque<>();
-    private final Deque<Integer> redoable = new ArrayDeque<>();
     private int lastStep;
 
     private SeasonFile(Path file, Clock clock, Connection connection) {
@@ -62,7 +47,7 @@ public final class SeasonFile implements AutoCloseable {
 
     /** @throws BadFileException when it is not a season file, is in use or cannot be read */
     public static SeasonFile open(Path file, Clock clock) throws BadFileException {
-        SeasonHeader.check(file, MIGRATIONS.size());
+        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
         return connect(file, clock);
     }
 
@@ -122,138 +107,167 @@ public final class SeasonFile implements AutoCloseable {
         database.execute("BEGIN EXCLUSIVE");
         int version =
                 database.createQuery("PRAGMA user_version").mapTo(Integer.class).one();
-        for (int next = version; next < MIGRATIONS.size(); next++) {
-            MIGRATIONS.get(next).forEach(database::execute);
+        for (int next = version; next < SeasonSchema.MIGRATIONS.size(); next++) {
+            SeasonSchema.MIGRATIONS.get(next).forEach(database::execute);
         }
-        if (version < MIGRATIONS.size()) {
+        if (version < SeasonSchema.MIGRATIONS.size()) {
             database.execute("PRAGMA application_id = " + SeasonHeader.APPLICATION_ID);
-            database.execute("PRAGMA user_version = " + MIGRATIONS.size());
+            database.execute("PRAGMA user_version = " + SeasonSchema.MIGRATIONS.size());
         }
         database.execute("COMMIT");
-        replaySteps();
-    }
-
-    private void replaySteps() {
-        database.createQuery("SELECT DISTINCT step, cause FROM revision ORDER BY step")
-                .map((row, context) -> Map.entry(row.getInt("step"), row.getString("cause")))
-                .forEach(step -> note(step.getKey(), step.getValue()));
-    }
-
-    /** Keeps the two stacks of what can be undone and redone, by step. */
-    private void note(int step, String cause) {
-        lastStep = step;
-        switch (cause) {
-            case "undo" -> redoable.push(undoable.pop());
-            case "redo" -> undoable.push(redoable.pop());
-            default -> {
-                undoable.push(step);
-                redoable.clear();
-            }
-        }
+        lastStep = database.createQuery("SELECT COALESCE(MAX(number), 0) FROM step")
+                .mapTo(Integer.class)
+                .one();
     }
 
     public Path file() {
         return file;
     }
 
-    /** The documents of a kind as they are now, by id, in the order they were first made. */
-    public synchronized Map<String, String> documents(String kind) {
-        Map<String, String> current = new LinkedHashMap<>();
-        database.createQuery("""
-                        SELECT id, body FROM revision AS r
-                        WHERE kind = :kind AND body IS NOT NULL AND number =
-                          (SELECT MAX(number) FROM revision WHERE kind = r.kind AND id = r.id)
-                        ORDER BY (SELECT MIN(number) FROM revision WHERE kind = r.kind AND id = r.id)""")
-                .bind("kind", kind)
-                .map((row, context) -> Map.entry(row.getString("id"), row.getString("body")))
-                .forEach(document -> current.put(document.getKey(), document.getValue()));
-        return current;
+    /** Every document as it is now, in the order they were first made. */
+    public synchronized List<Change> documents() {
+        return database.createQuery("""
+                        SELECT r.kind, r.owner, r.id, r.body
+                        FROM (SELECT MAX(number) AS last, MIN(number) AS first FROM revision GROUP BY kind, owner, id) AS d
+                        JOIN revision AS r ON r.number = d.last
+                        WHERE r.body IS NOT NULL ORDER BY d.first""").map((row, context) -> change(row)).list();
     }
 
-    /** Every state a document has been in, oldest first: what was known when. */
-    public synchronized List<Revision> history(String kind, String id) {
-        return database.createQuery("SELECT at, body FROM revision WHERE kind = :kind AND id = :id ORDER BY number")
+    private static Change change(ResultSet row) throws SQLException {
+        return new Change(
+                row.getString("kind"),
+                row.getString("owner"),
+                row.getString("id"),
+                Optional.ofNullable(row.getString("body")));
+    }
+
+    /** Every state a document has been in, with when it came to be, oldest first: what was known when. */
+    public synchronized List<Map.Entry<Instant, Change>> history(String kind, String owner, String id) {
+        return database.createQuery("""
+                        SELECT s.at, r.kind, r.owner, r.id, r.body FROM revision AS r JOIN step AS s ON s.number = r.step
+                        WHERE r.kind = :kind AND r.owner = :owner AND r.id = :id ORDER BY r.number""")
                 .bind("kind", kind)
+                .bind("owner", owner)
                 .bind("id", id)
-                .map((row, context) ->
-                        new Revision(Instant.parse(row.getString("at")), Optional.ofNullable(row.getString("body"))))
+                .map((row, context) -> Map.entry(Instant.parse(row.getString("at")), change(row)))
                 .list();
     }
 
-    /** Makes all changes together, as one step of undo. */
-    public synchronized void apply(List<Change> changes) throws BadFileException {
-        if (!changes.isEmpty()) {
-            write(changes, "edit");
-        }
+    /** What a document is now; empty when there is none. */
+    public synchronized Optional<String> body(String kind, String owner, String id) {
+        return bodyBefore(kind, owner, id, Integer.MAX_VALUE);
     }
 
-    /** Takes back the latest step; empty when there is none. Returns what the documents are now. */
-    public synchronized List<Change> undo() throws BadFileException {
-        return undoable.isEmpty() ? List.of() : write(before(undoable.peek()), "undo");
-    }
-
-    /** Makes the step last taken back again; empty when there is none. Returns what the documents are now. */
-    public synchronized List<Change> redo() throws BadFileException {
-        return redoable.isEmpty() ? List.of() : write(during(redoable.peek()), "redo");
-    }
-
-    public synchronized boolean canUndo() {
-        return !undoable.isEmpty();
-    }
-
-    public synchronized boolean canRedo() {
-        return !redoable.isEmpty();
-    }
-
-    private List<Change> before(int step) {
-        List<Change> earlier = new ArrayList<>();
-        for (Change change : during(step)) {
-            Optional<String> body = database.createQuery("""
-                            SELECT body FROM revision WHERE kind = :kind AND id = :id AND step < :step
-                            ORDER BY number DESC LIMIT 1""")
-                    .bind("kind", change.kind())
-                    .bind("id", change.id())
-                    .bind("step", step)
-                    .map((row, context) -> Optional.ofNullable(row.getString("body")))
-                    .findFirst()
-                    .orElse(Optional.empty());
-            earlier.add(new Change(change.kind(), change.id(), body));
-        }
-        return earlier;
-    }
-
-    private List<Change> during(int step) {
-        return database.createQuery("SELECT kind, id, body FROM revision WHERE step = :step ORDER BY number")
+    private Optional<String> bodyBefore(String kind, String owner, String id, int step) {
+        return database.createQuery("""
+                        SELECT body FROM revision WHERE kind = :kind AND owner = :owner AND id = :id AND step < :step
+                        ORDER BY number DESC LIMIT 1""")
+                .bind("kind", kind)
+                .bind("owner", owner)
+                .bind("id", id)
                 .bind("step", step)
-                .map((row, context) -> new Change(
-                        row.getString("kind"), row.getString("id"), Optional.ofNullable(row.getString("body"))))
-                .list();
+                .map((row, context) -> Optional.ofNullable(row.getString("body")))
+                .findFirst()
+                .orElse(Optional.empty());
     }
 
-    private List<Change> write(List<Change> changes, String cause) throws BadFileException {
-        int step = lastStep + 1;
-        String at = clock.instant().toString();
+    /**
+     * What undoing and redoing would do: the newest steps that can be undone with what their documents were before, and those that
+     * can be redone with what they were after.
+     *
+     * @param undo next to be undone last
+     * @param redo next to be redone last
+     */
+    public record Steps(List<FileStep> undo, List<FileStep> redo) {}
+
+    /** @param most steps of either sort */
+    public synchronized Steps steps(int most) {
+        Deque<Integer> undoable = new ArrayDeque<>();
+        Deque<Integer> redoable = new ArrayDeque<>();
+        database.createQuery("SELECT number, cause FROM step ORDER BY number")
+                .map((row, context) -> Map.entry(row.getInt("number"), FileStep.Cause.of(row.getString("cause"))))
+                .forEach(step -> {
+                    switch (step.getValue()) {
+                        case UNDO -> move(undoable, redoable);
+                        case REDO -> move(redoable, undoable);
+                        case EDIT -> {
+                            undoable.push(step.getKey());
+                            redoable.clear();
+                        }
+                        case NOTE -> {}
+                    }
+                });
+        return new Steps(
+                newest(undoable, most).stream().map(n -> step(n, true)).toList(),
+                newest(redoable, most).stream().map(n -> step(n, false)).toList());
+    }
+
+    private static void move(Deque<Integer> from, Deque<Integer> to) {
+        if (!from.isEmpty()) {
+            to.push(from.pop());
+        }
+    }
+
+    private static List<Integer> newest(Deque<Integer> stack, int most) {
+        List<Integer> newest = new ArrayList<>(stack).subList(0, Math.min(most, stack.size()));
+        List<Integer> lastOnTop = new ArrayList<>(newest);
+        Collections.reverse(lastOnTop);
+        return lastOnTop;
+    }
+
+    private FileStep step(int number, boolean before) {
+        List<Change> after = database.createQuery(
+                        "SELECT kind, owner, id, body FROM revision WHERE step = :step ORDER BY number")
+                .bind("step", number)
+                .map((row, context) -> change(row))
+                .list();
+        List<Change> changes = before
+                ? after.stream()
+                        .map(c -> new Change(
+                                c.kind(), c.owner(), c.id(), bodyBefore(c.kind(), c.owner(), c.id(), number)))
+                        .toList()
+                : after;
+        return database.createQuery("SELECT at, label FROM step WHERE number = :step")
+                .bind("step", number)
+                .map((row, context) -> new FileStep(
+                        Instant.parse(row.getString("at")), FileStep.Cause.EDIT, row.getString("label"), changes))
+                .one();
+    }
+
+    public Instant now() {
+        return clock.instant();
+    }
+
+    /** Makes all changes of a step together. */
+    public synchronized void write(FileStep step) throws BadFileException {
+        int number = lastStep + 1;
         try {
             database.useTransaction(transaction -> {
-                for (Change change : changes) {
-                    transaction
-                            .createUpdate("""
-                                    INSERT INTO revision (step, at, cause, kind, id, body)
-                                    VALUES (:step, :at, :cause, :kind, :id, :body)""")
-                            .bind("step", step)
-                            .bind("at", at)
-                            .bind("cause", cause)
+                transaction.execute(
+                        "INSERT INTO step (number, at, cause, label) VALUES (?, ?, ?, ?)",
+                        number,
+                        step.at().toString(),
+                        step.cause().word(),
+                        step.label());
+                PreparedBatch batch = transaction.prepareBatch("""
+                                INSERT INTO revision (step, kind, owner, id, body)
+                                VALUES (:step, :kind, :owner, :id, :body)""");
+                for (Change change : step.changes()) {
+                    batch.bind("step", number)
                             .bind("kind", change.kind())
+                            .bind("owner", change.owner())
                             .bind("id", change.id())
                             .bind("body", change.body().orElse(null))
-                            .execute();
+                            .add();
+                }
+                if (batch.size() > 0) {
+                    batch.execute();
                 }
             });
         } catch (JdbiException broken) {
             throw new BadFileException(file + ": the change could not be saved: " + reason(broken), broken);
         }
-        note(step, cause);
-        return changes;
+        lastStep = number;
     }
 
     @Override

@@ -3,6 +3,8 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
@@ -83,7 +85,7 @@ class OptionsJsonTest {
         Setup full = row(Law.Kind.ARRAY_MEAN, EVERYTHING);
         Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
         assertThat(SetupDifference.between(full, plain))
-                .extracting(SetupDifference::setting)
+                .extracting(Cause::what)
                 .containsExactly(
                         "weights",
                         "steps",
@@ -95,8 +97,7 @@ class OptionsJsonTest {
         Drive weak =
                 full.robot().drive().withTraits(full.robot().drive().traits().withBatteryShare(0.8));
         assertThat(SetupDifference.between(full, full.withDrive(weak)))
-                .extracting(SetupDifference::toString)
-                .containsExactly("battery (share) 0.95 to 0.8");
+                .containsExactly(new Cause(Aspect.DRIVE, "battery (share)", 0.95, 0.8));
     }
 
     @ParameterizedTest

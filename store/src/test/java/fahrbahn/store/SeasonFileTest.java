@@ -10,7 +10,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -29,45 +28,66 @@ class SeasonFileTest {
         file = folder.resolve("a season.fahrbahn");
     }
 
+    private static FileStep step(FileStep.Cause cause, Change... changes) {
+        return new FileStep(CLOCK.instant(), cause, "a label", List.of(changes));
+    }
+
+    private static FileStep edit(Change... changes) {
+        return step(FileStep.Cause.EDIT, changes);
+    }
+
     @Test
     void everyChangeIsThereAfterReopening() throws Exception {
+        Change last = Change.put("run", "r", "b", "{\"n\":3}");
+        Change other = Change.put("run", "s", "b", "{\"n\":2}");
         try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
-            season.apply(List.of(Change.put("run", "b", "{\"n\":1}"), Change.put("run", "a", "{\"n\":2}")));
-            season.apply(List.of(Change.put("run", "b", "{\"n\":3}")));
+            season.write(edit(Change.put("run", "r", "b", "{\"n\":1}"), other));
+            season.write(edit(last));
         }
         try (SeasonFile season = SeasonFile.open(file, CLOCK)) {
-            assertThat(season.documents("run"))
-                    .containsExactly(Map.entry("b", "{\"n\":3}"), Map.entry("a", "{\"n\":2}"));
-            assertThat(season.history("run", "b"))
-                    .extracting(Revision::body)
+            assertThat(season.documents())
+                    .as("in the order they were first made")
+                    .containsExactly(last, other);
+            assertThat(season.history("run", "r", "b"))
+                    .extracting(e -> e.getValue().body())
                     .containsExactly(Optional.of("{\"n\":1}"), Optional.of("{\"n\":3}"));
+            assertThat(season.body("run", "r", "b")).contains("{\"n\":3}");
+            assertThat(season.body("run", "q", "b")).isEmpty();
         }
     }
 
     @Test
-    void undoAndRedoWalkTheStepsAlsoAfterReopening() throws Exception {
+    void stepsThatCanBeUndoneAndRedoneAreToldWithWhatTheyPutInPlace() throws Exception {
         try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
-            season.apply(List.of(Change.put("k", "x", "1"), Change.put("k", "y", "1")));
-            season.apply(List.of(Change.put("k", "x", "2")));
-            season.apply(List.of(Change.remove("k", "y")));
-            season.undo();
-            assertThat(season.documents("k")).containsEntry("x", "2").containsEntry("y", "1");
+            season.write(edit(Change.put("k", "", "x", "1")));
+            season.write(edit(Change.put("k", "", "x", "2"), Change.put("k", "", "y", "1")));
+            season.write(step(FileStep.Cause.NOTE, Change.put("hand", "", "h", "9")));
+            season.write(edit(Change.remove("k", "", "y")));
+            season.write(step(FileStep.Cause.UNDO, Change.put("k", "", "y", "1")));
         }
         try (SeasonFile season = SeasonFile.open(file, CLOCK)) {
-            season.undo();
-            assertThat(season.documents("k")).containsEntry("x", "1");
-            season.redo();
-            season.redo();
-            assertThat(season.documents("k")).containsOnlyKeys("x").containsEntry("x", "2");
-            assertThat(season.canRedo()).isFalse();
-            season.undo();
-            season.apply(List.of(Change.put("k", "z", "9")));
-            assertThat(season.redo()).isEmpty();
-            season.undo();
-            season.undo();
-            season.undo();
-            assertThat(season.documents("k")).isEmpty();
-            assertThat(season.canUndo()).isFalse();
+            SeasonFile.Steps steps = season.steps(10);
+            assertThat(steps.undo()).hasSize(2);
+            assertThat(steps.undo().get(1).changes())
+                    .containsExactly(Change.put("k", "", "x", "1"), Change.remove("k", "", "y"));
+            assertThat(steps.redo()).hasSize(1);
+            assertThat(steps.redo().get(0).changes()).containsExactly(Change.remove("k", "", "y"));
+            assertThat(season.steps(1).undo()).as("the newest only").hasSize(1);
+            season.write(edit(Change.put("k", "", "z", "1")));
+            assertThat(season.steps(10).redo()).isEmpty();
+        }
+    }
+
+    @Test
+    void aStepIsWrittenWholeOrNotAtAll() throws Exception {
+        try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
+            Change broken = new Change("k", null, "x", Optional.of("1")); // the table wants an owner
+            assertThatThrownBy(() -> season.write(edit(Change.put("k", "", "a", "1"), broken)))
+                    .isInstanceOf(BadFileException.class)
+                    .hasMessageContaining("could not be saved");
+            assertThat(season.documents()).isEmpty();
+            season.write(edit(Change.put("k", "", "a", "2")));
+            assertThat(season.steps(5).undo()).hasSize(1);
         }
     }
 
@@ -94,8 +114,8 @@ class SeasonFileTest {
     void aSecondWindowIsToldAtOnce() throws Exception {
         try (SeasonFile first = SeasonFile.create(file, CLOCK)) {
             assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).hasMessageContaining("open in another window");
-            first.apply(List.of(Change.put("k", "x", "1")));
-            assertThat(first.documents("k")).hasSize(1);
+            first.write(edit(Change.put("k", "", "x", "1")));
+            assertThat(first.documents()).hasSize(1);
         }
     }
 

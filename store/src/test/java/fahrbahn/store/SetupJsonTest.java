@@ -4,14 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.trials.RunRecord;
-import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class SetupJsonTest {
-    private static final String SETUP = """
+    static final String SETUP = """
             {"format": "fahrbahn-setup", "version": 1, "club": "ours",
              "robot": {"name": "Wren", "colour": "green",
                "drive": {"trackWidthMm": 118, "freeSpeedMmPerS": 480, "lagS": 0.04, "mixing": "inner-wheel", "fullCommand": 100},
@@ -56,19 +54,5 @@ class SetupJsonTest {
         assertThatThrownBy(() -> SetupJson.parse(broken))
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining(named);
-    }
-
-    @Test
-    void aRunComesBackAsItWas() throws Exception {
-        RunRecord run = new RunRecord(
-                "r1",
-                Instant.parse("2026-05-04T09:00:00Z"),
-                RunRecord.Source.TABLE,
-                "table",
-                SetupJson.parse(SETUP),
-                new RunRecord.Outcome(false, 12.5, Double.NaN),
-                "fresh battery");
-        assertThat(RunJson.parse("r1", RunJson.write(run))).isEqualTo(run);
-        assertThatThrownBy(() -> RunJson.parse("r2", "{\"at\": \"yesterday\"}")).hasMessageContaining("run r2");
     }
 }

@@ -1,6 +1,8 @@
 package fahrbahn.app.chart;
 
-import java.util.function.Consumer;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import javafx.collections.FXCollections;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -8,13 +10,31 @@ import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
 import javafx.scene.paint.Paint;
 
-/** Axes and grid of a chart whose content is painted. Subclasses set the range and paint in data coordinates. */
-public abstract class Plot extends XYChart<Number, Number> {
-    private static final double TICKS = 6;
+/** A chart on the screen: axes and grid round a canvas that a pen paints. */
+public final class Plot extends XYChart<Number, Number> {
+    /** What charts draw in; the style sheet has their colours. */
+    private static final List<String> INKS = List.of(
+            "ink-road",
+            "ink-edge",
+            "ink-middle",
+            "ink-curve",
+            "ink-robot",
+            "ink-advice",
+            "ink-text",
+            "ink-zero",
+            "ink-dark",
+            "ink-light",
+            "ink-band",
+            "ink-best",
+            "ink-left",
+            "ink-right");
 
     private final Canvas canvas = new Canvas();
+    private final Map<String, Ink> inks = new HashMap<>();
+    private Chart shown;
+    private double cursor = Double.NaN;
 
-    protected Plot(String xLabel, String yLabel) {
+    public Plot(String xLabel, String yLabel) {
         super(axis(xLabel), axis(yLabel));
         setData(FXCollections.observableArrayList()); // a chart without data is not laid out
         setAnimated(false);
@@ -23,6 +43,13 @@ public abstract class Plot extends XYChart<Number, Number> {
         setVerticalZeroLineVisible(false);
         getStyleClass().add("plot");
         getPlotChildren().add(canvas);
+        // All at once: a child added while the chart is laid out would never be laid out itself.
+        for (String name : INKS) {
+            Ink ink = new Ink(name);
+            ink.fillProperty().addListener(o -> requestChartLayout());
+            inks.put(name, ink);
+            getPlotChildren().add(ink);
+        }
         setMinSize(120, 90);
     }
 
@@ -35,58 +62,30 @@ public abstract class Plot extends XYChart<Number, Number> {
         return axis;
     }
 
-    protected final Ink ink(String styleClass) {
-        Ink ink = new Ink(styleClass);
-        ink.fillProperty().addListener(o -> requestChartLayout());
-        getPlotChildren().add(ink);
-        return ink;
-    }
-
-    protected final void range(double lowX, double highX, double lowY, double highY) {
-        range((NumberAxis) getXAxis(), lowX, highX);
-        range((NumberAxis) getYAxis(), lowY, highY);
+    public void show(Chart chart) {
+        shown = chart;
+        setAccessibleText(chart.title());
+        set((NumberAxis) getXAxis(), chart.xLabel(), chart.x());
+        set((NumberAxis) getYAxis(), chart.yLabel(), chart.y());
         requestChartLayout();
     }
 
-    private static void range(NumberAxis axis, double low, double high) {
-        double span = high > low ? high - low : 1;
-        double raw = span / TICKS;
-        double power = Math.pow(10, Math.floor(Math.log10(raw)));
-        double unit = power * (raw / power < 1.5 ? 1 : raw / power < 3.5 ? 2 : raw / power < 7.5 ? 5 : 10);
-        // Whole ticks at both ends: an axis that ends on 83.2 reads badly.
-        axis.setLowerBound(unit * Math.floor(low / unit + 1e-9));
-        axis.setUpperBound(unit * Math.ceil((low + span) / unit - 1e-9));
-        axis.setTickUnit(unit);
+    private static void set(NumberAxis axis, String label, Chart.Range range) {
+        Chart.Range whole = Scale.whole(range);
+        axis.setLabel(label);
+        axis.setLowerBound(whole.low());
+        axis.setUpperBound(whole.high());
+        axis.setTickUnit(Scale.tick(range));
     }
 
-    protected final double px(double x) {
-        return getXAxis().getDisplayPosition(x);
+    /** An upright line at a value of the x axis; NaN for none. */
+    public void cursor(double x) {
+        cursor = x;
+        requestChartLayout();
     }
 
-    protected final double py(double y) {
-        return getYAxis().getDisplayPosition(y);
-    }
-
-    protected final double plotWidth() {
-        return canvas.getWidth();
-    }
-
-    protected final double plotHeight() {
-        return canvas.getHeight();
-    }
-
-    /** Paints everything; the canvas is empty before. */
-    protected abstract void paint(GraphicsContext g);
-
-    protected final void line(
-            GraphicsContext g, Paint colour, double width, double[] dashes, Consumer<GraphicsContext> path) {
-        g.setStroke(colour);
-        g.setLineWidth(width);
-        g.setLineDashes(dashes);
-        g.beginPath();
-        path.accept(g);
-        g.stroke();
-        g.setLineDashes();
+    private Paint paint(String ink) {
+        return inks.getOrDefault(ink, inks.get("ink-text")).paint();
     }
 
     @Override
@@ -96,7 +95,15 @@ public abstract class Plot extends XYChart<Number, Number> {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         g.setFont(TextFont.of(this));
-        paint(g);
+        if (shown != null) {
+            Pen pen = new CanvasPen(g, this::paint);
+            Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());
+            shown.draw(pen, scale);
+            if (!Double.isNaN(cursor)) {
+                double x = scale.px(cursor);
+                pen.line(new Pen.Stroke("ink-middle", 2), x, 0, x, scale.height());
+            }
+        }
     }
 
     @Override

@@ -1,18 +1,17 @@
 package fahrbahn.app.demo;
 
-import fahrbahn.core.measuring.Constant;
-import fahrbahn.core.measuring.Fact;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.measuring.LoopCount;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.RollFit;
-import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.store.Change;
-import fahrbahn.store.EntriesJson;
-import fahrbahn.store.FactJson;
-import java.time.Instant;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Put;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
 
@@ -20,10 +19,17 @@ import java.util.stream.Collectors;
 final class DemoBench {
     private static final double[] COMMANDS = {90, 90, 160, 160, 255, 255};
 
+    /** Standard errors of careful bench work, as shares of the value. */
+    private static final Map<Constant, Double> CAREFUL = Map.of(
+            Constant.FREE_SPEED, 0.006,
+            Constant.TRACK_WIDTH, 0.008,
+            Constant.LAG, 0.04,
+            Constant.SPOT, 0.015);
+
     private DemoBench() {}
 
-    /** Entries of two cards, and the loop time as a fact. The demo robot keeps the numbers it has. */
-    static List<Change> measured(Setup setup, Instant at, Conditions conditions) {
+    /** Entries of two cards, and the constants as facts. The demo robot keeps the numbers it has. */
+    static List<Put<?>> measured(String robot, Setup setup, Basis basis) {
         Random thumb = new Random(11);
         List<List<Double>> rolls = new ArrayList<>();
         for (double command : COMMANDS) {
@@ -38,17 +44,26 @@ final class DemoBench {
         Measured loopTime = LoopCount.periodS(loops.stream()
                 .map(row -> new LoopCount.Count(row.get(0), row.get(1)))
                 .toList());
-        Fact fact = new Fact(
+        List<Put<?>> puts = new ArrayList<>();
+        puts.add(Put.of(Kinds.ENTRIES, robot, "ROLL", rolls));
+        puts.add(Put.of(Kinds.ENTRIES, robot, "LOOPS", loops));
+        puts.add(fact(
+                robot,
                 Constant.LOOP_TIME,
                 new Measured(period, loopTime.standardError(), loopTime.entries()),
-                at,
-                loops.stream().map(DemoBench::words).toList(),
-                conditions,
-                period);
-        return List.of(
-                Change.put("entries", "ROLL", EntriesJson.write(rolls)),
-                Change.put("entries", "LOOPS", EntriesJson.write(loops)),
-                Change.put("fact", Constant.LOOP_TIME.word(), FactJson.write(fact)));
+                loops,
+                basis));
+        CAREFUL.forEach((constant, share) -> {
+            double value = constant.of(setup);
+            puts.add(fact(robot, constant, new Measured(value, share * value, 3), List.of(), basis));
+        });
+        return puts;
+    }
+
+    private static Put<?> fact(
+            String robot, Constant constant, Measured measured, List<List<Double>> entries, Basis basis) {
+        List<String> words = entries.stream().map(DemoBench::words).toList();
+        return Put.of(Kinds.FACT, robot, constant.word(), new Fact(constant, measured, words, basis));
     }
 
     private static String words(List<Double> row) {

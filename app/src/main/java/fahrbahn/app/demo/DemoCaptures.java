@@ -4,10 +4,13 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.link.BenchRobot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 
 /** Captures of every kind, taken with the bench robot. */
 final class DemoCaptures {
@@ -32,6 +35,31 @@ final class DemoCaptures {
         DemoCaptures demo = new DemoCaptures(new BenchRobot(seed), now, conditions);
         demo.take();
         return List.copyOf(demo.captures);
+    }
+
+    /** Spots of dark and light as the sensors of a setup would report them: their numbers, noise and rounding. */
+    static List<Capture> spots(String name, Setup setup, long seed, Instant now, Conditions conditions) {
+        Random random = new Random(seed);
+        List<Capture> spots = new ArrayList<>();
+        for (String surface : List.of(Capture.DARK, Capture.LIGHT)) {
+            List<Reading> readings = new ArrayList<>();
+            for (int i = 0; i < SPOT_READINGS; i++) {
+                double[] values = setup.robot().sensors().stream()
+                        .mapToDouble(s -> reported(s, surface.equals(Capture.DARK) ? s.dark() : s.light(), random))
+                        .toArray();
+                readings.add(new Reading(i * setup.robot().loop().periodS(), surface, Double.NaN, values));
+            }
+            List<String> sensors =
+                    setup.robot().sensors().stream().map(Sensor::name).toList();
+            spots.add(new Capture(
+                    "demo-" + name + "-" + surface, surface, now, "bench robot", sensors, readings, conditions));
+        }
+        return spots;
+    }
+
+    private static double reported(Sensor sensor, double even, Random random) {
+        double noisy = even + sensor.noise() * random.nextGaussian();
+        return sensor.step() > 0 ? Math.rint(noisy / sensor.step()) * sensor.step() : noisy;
     }
 
     private void take() {

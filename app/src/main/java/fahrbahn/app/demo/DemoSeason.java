@@ -1,98 +1,205 @@
 package fahrbahn.app.demo;
 
-import fahrbahn.core.readings.Capture;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.mat.LineFollower;
+import fahrbahn.core.mat.Mat;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.Picture;
+import fahrbahn.core.mat.Traced;
+import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.season.Hand;
+import fahrbahn.core.season.Listing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.trials.RunRecord;
-import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.TickSink;
-import fahrbahn.core.twin.Track;
-import fahrbahn.core.twin.Twin;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.table.Raster;
 import fahrbahn.store.BadFileException;
-import fahrbahn.store.CaptureJson;
-import fahrbahn.store.Change;
-import fahrbahn.store.ConditionsJson;
-import fahrbahn.store.CourseJson;
-import fahrbahn.store.RunJson;
+import fahrbahn.store.CourseSvg;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Ledger;
+import fahrbahn.store.PictureFile;
+import fahrbahn.store.PicturePack;
+import fahrbahn.store.Put;
+import fahrbahn.store.Scribe;
 import fahrbahn.store.SeasonFile;
-import fahrbahn.store.SetupJson;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import fahrbahn.store.Shared;
+import fahrbahn.store.TablePrints;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** Makes the demo season. Captures come from the bench robot and runs from the twin, so every number is computed, none typed. */
+/**
+ * Makes the demo season: a made-up club's teams, robots, tables and venues. Captures come from the bench robot and runs from the twin,
+ * so every number is computed, none typed.
+ */
 public final class DemoSeason {
-    /** Where the made-up club works. */
-    private static final Conditions HALL = new Conditions("Old boathouse", Lamp.ON, Double.NaN, 7.9, "soft, 56 mm");
+    private static final String HOME = "boathouse";
+    private static final String HALL = "exchange";
+    private static final String KESTREL = "kestrel";
+    private static final String HERON = "heron";
+    private static final String OTTER = "otter";
+    private static final String LOOP = "loop";
+    private static final String RESCUE = "rescue";
+    private static final String MAT = "mat";
+    private static final Conditions SOFT_WHEELS = new Conditions("", Lamp.ON, Double.NaN, 7.9, "soft, 56 mm");
 
+    /** Kept by the bench robot for its noise. */
     private static final long SEED = 20;
 
-    private DemoSeason() {}
+    private final Ledger ledger;
+    private final Instant now;
+    private final Course loop = DemoCourses.workshopLoop();
+    private final Course rescue = DemoCourses.rescue();
 
-    /** Opens the demo season, or makes it when it is not there yet. */
-    public static SeasonFile open(Path file, Clock clock) throws BadFileException {
-        if (Files.exists(file)) {
-            return SeasonFile.open(file, clock);
-        }
-        SeasonFile season = SeasonFile.create(file, clock);
-        Setup setup = setup();
-        List<Change> changes = new ArrayList<>(List.of(
-                Change.put("conditions", "main", ConditionsJson.write(HALL)),
-                Change.put("setup", "main", SetupJson.write(setup)),
-                Change.put("chosen-for", "main", SetupJson.write(setup)),
-                Change.put("chosen-under", "main", ConditionsJson.write(noted(setup))),
-                Change.put("course", "main", CourseJson.write(DemoCourses.workshopLoop()))));
-        for (Capture capture : DemoCaptures.of(SEED, clock.instant(), noted(setup))) {
-            changes.add(Change.put("capture", capture.id(), CaptureJson.write(capture)));
-        }
-        season.apply(changes);
-        season.apply(DemoBench.measured(setup, clock.instant().minusSeconds(3600), noted(setup)));
-        season.apply(runs(setup, clock.instant()));
-        return season;
+    private DemoSeason(Ledger ledger, Instant now) {
+        this.ledger = ledger;
+        this.now = now;
     }
 
-    /** The demo robot: two eyes astride the line, a little slow to answer. */
-    public static Setup setup() throws BadFileException {
-        try (InputStream json = DemoSeason.class.getResourceAsStream("/fahrbahn/app/demo.setup.json")) {
-            return SetupJson.parse(new String(json.readAllBytes(), StandardCharsets.UTF_8));
-        } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
+    /** Opens the demo season, or makes it when it is not there yet, which takes a second or two. */
+    public static SeasonFile open(Path file, Clock clock) throws BadFileException {
+        if (!Files.exists(file)) {
+            Ledger ledger = Ledger.open(
+                    SeasonFile.create(file, clock),
+                    new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
+            new DemoSeason(ledger, clock.instant()).make();
+            ledger.close();
         }
+        return SeasonFile.open(file, clock);
+    }
+
+    private void make() throws BadFileException {
+        Setup kestrel = DemoRobots.kestrel();
+        Setup heron = DemoRobots.heron();
+        Setup otter = DemoRobots.otter();
+        ledger.change("the club", club());
+        TracedMat mat = mat();
+        robot(KESTREL, "larks", kestrel, kestrel, DemoCaptures.of(SEED, now, noted(kestrel)));
+        robot(HERON, "larks", heron, DemoRobots.heronBegun(), List.of());
+        robot(OTTER, "shift", otter, otter, List.of());
+        addSpots(HERON, heron, 2);
+        addSpots(OTTER, otter, 3);
+        ledger.change(
+                "constants measured on " + kestrel.robot().name(),
+                DemoBench.measured(KESTREL, kestrel, basis(kestrel, now.minus(Duration.ofHours(1)))));
+        weeks(kestrel, heron, otter, mat);
+        ledger.note(List.of(Put.of(Kinds.HAND, "", new Hand(KESTREL, LOOP, HOME))));
+    }
+
+    private List<Put<?>> club() {
+        return List.of(
+                Put.of(Kinds.TEAM, "", "larks", Listing.PLAIN.withName("Skylarks")),
+                Put.of(Kinds.TEAM, "", "shift", Listing.PLAIN.withName("Night shift")),
+                Put.of(Kinds.VENUE, "", HOME, Listing.PLAIN.withName("Old boathouse")),
+                Put.of(Kinds.VENUE, "", HALL, Listing.PLAIN.withName("Corn hall")),
+                Put.of(Kinds.COURSE, LOOP, Draft.of(loop)),
+                Put.of(Kinds.COURSE, RESCUE, Draft.of(rescue)));
+    }
+
+    private void robot(
+            String id, String team, Setup setup, Setup begun, List<fahrbahn.core.readings.Capture> captures) {
+        List<Put<?>> puts = new ArrayList<>(List.of(
+                Put.of(Kinds.ROBOT, id, Listing.PLAIN.withTeam(team)),
+                Put.of(Kinds.SETUP, id, setup),
+                Put.of(Kinds.CONDITIONS, id, SOFT_WHEELS),
+                Put.of(Kinds.CHOSEN, id, basis(setup, now.minus(Duration.ofMinutes(30))))));
+        if (begun != setup) {
+            puts.add(Put.of(Kinds.BEGUN, id, begun));
+        }
+        captures.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, id, c.id(), c)));
+        ledger.change("the robot " + setup.robot().name(), puts);
+    }
+
+    private void addSpots(String robot, Setup setup, long seed) {
+        List<Put<?>> puts = new ArrayList<>();
+        DemoCaptures.spots(robot, setup, seed, now.minus(Duration.ofDays(3)), noted(setup))
+                .forEach(c -> puts.add(Put.of(Kinds.CAPTURE, robot, c.id(), c)));
+        ledger.change("captures of " + setup.robot().name(), puts);
+    }
+
+    private Basis basis(Setup setup, Instant at) {
+        return Basis.of(at, noted(setup))
+                .withSetting(Shared.setting(setup))
+                .withTable(TablePrints.of(LOOP, Draft.of(loop)));
     }
 
     private static Conditions noted(Setup setup) {
-        return HALL.withSensorHeightMm(setup.robot().chassis().sensorHeightMm());
+        return SOFT_WHEELS
+                .withVenue(HOME)
+                .withSensorHeightMm(setup.robot().chassis().sensorHeightMm());
     }
 
-    /** Three laps with softer gains, then two as they are set now. */
-    private static List<Change> runs(Setup setup, Instant now) {
-        Setup softer = setup.withLaw(setup.law().withGains(0.12, 0, 0.2));
-        List<Change> changes = new ArrayList<>();
-        Course course = DemoCourses.workshopLoop();
-        for (int i = 0; i < 5; i++) {
-            Setup used = i < 3 ? softer : setup;
-            RunResult result = Twin.run(Track.of(course, used), Start.noisy(0, SEED + i), TickSink.NONE);
-            RunRecord run = new RunRecord(
-                    "demo-run-" + (i + 1),
-                    now.minusSeconds(70 - 10L * i),
-                    RunRecord.Source.TWIN,
-                    course.name(),
-                    used,
-                    new RunRecord.Outcome(result.completed(), result.timeS(), result.rmsMm()),
-                    i < 3 ? "first try, soft" : "");
-            changes.add(Change.put("run", run.id(), RunJson.write(run)));
-        }
-        return changes;
+    /** The mat of this season as it was printed: a drawing of a mission course, read again and followed. */
+    private TracedMat mat() throws BadFileException {
+        Course mission = DemoCourses.mission();
+        byte[] drawing = CourseSvg.write(Draft.of(mission), 19, true).getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        PictureFile read = PictureFile.drawing(drawing);
+        PicturePack pack = PicturePack.of(read.picture());
+        Picture picture = pack.picture();
+        double width = read.widthMm().orElse(mission.widthMm());
+        Pose on = mission.start().ahead(60);
+        int line = Mat.colourAt(picture, width, on.xMm(), on.yMm());
+        int ground = Mat.colourAt(picture, width, on.xMm(), on.yMm() + 60);
+        Mat printed = new Mat("Harbour mat", picture, width, line, ground);
+        Raster raster = printed.raster();
+        Traced traced = LineFollower.from(raster.blurred(1.2 * raster.cellMm()), on.xMm(), on.yMm(), Job.UNWATCHED);
+        MatSheet sheet = new MatSheet(
+                printed.name(),
+                pack.id(),
+                picture.columns(),
+                picture.rows(),
+                width,
+                true,
+                Optional.of(line),
+                Optional.of(ground),
+                Optional.of(traced));
+        ledger.change(
+                "the mat " + sheet.name(),
+                List.of(Put.of(Kinds.PICTURE, "", pack.id(), pack.packed()), Put.of(Kinds.MAT, MAT, sheet)));
+        return new TracedMat(printed, traced);
+    }
+
+    /** Four weeks: soft gains at first, then those of now; the last evening in the other hall, on the mat. */
+    private void weeks(Setup kestrel, Setup heron, Setup otter, TracedMat mat) {
+        runs(KESTREL, softer(kestrel), 24, LOOP, loop, HOME, 8, "first try, soft");
+        runs(KESTREL, kestrel, 17, LOOP, loop, HOME, 10, "");
+        runs(KESTREL, kestrel, 9, RESCUE, rescue, HOME, 6, "the gap is the hard part");
+        runs(KESTREL, kestrel, 2, MAT, mat, HALL, 6, "another hall, another mat");
+        runs(KESTREL, kestrel, 0, LOOP, loop, HOME, 10, "");
+        runs(HERON, softer(heron), 23, LOOP, loop, HOME, 6, "");
+        runs(HERON, heron, 10, LOOP, loop, HOME, 8, "");
+        runs(OTTER, otter, 16, LOOP, loop, HOME, 8, "");
+        runs(OTTER, otter, 8, MAT, mat, HALL, 8, "");
+    }
+
+    private static Setup softer(Setup setup) {
+        return setup.withLaw(
+                setup.law().withGains(setup.law().kp() / 5, 0, setup.law().kd() / 9));
+    }
+
+    private void runs(
+            String robot, Setup setup, int daysAgo, String table, Ground ground, String venue, int count, String note) {
+        Instant at = now.minus(Duration.ofDays(daysAgo)).minus(Duration.ofMinutes(40));
+        String print = ledger.get(Kinds.MAT, table)
+                .map(sheet -> TablePrints.of(table, sheet))
+                .orElseGet(() ->
+                        TablePrints.of(table, ledger.get(Kinds.COURSE, table).orElseThrow()))
+                .print();
+        DemoRuns.Evening evening =
+                new DemoRuns.Evening(at, table, ground.name(), print, ground, SOFT_WHEELS.withVenue(venue));
+        ledger.change(
+                count + " runs of " + setup.robot().name(),
+                DemoRuns.evening(robot, setup, evening, count, SEED + daysAgo, note));
     }
 }

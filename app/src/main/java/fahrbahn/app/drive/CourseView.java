@@ -3,7 +3,12 @@ package fahrbahn.app.drive;
 import fahrbahn.app.chart.Ink;
 import fahrbahn.app.drive.DriveModel.Drive;
 import fahrbahn.app.kit.CanvasRegion;
+import fahrbahn.app.kit.Pictures;
+import fahrbahn.core.mat.Picture;
+import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
@@ -12,13 +17,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
 
 /** The table from above with the line, the way the robot went and the robot itself. */
 final class CourseView extends CanvasRegion {
     /** Drawn round each piece, in its own colour, so that no seam shows between two; what is filled is narrower by as much. */
     private static final double RIM_MM = 2;
 
-    private Course course;
+    private Ground course = DemoCourses.workshopLoop();
+    private Image printed;
+    private Picture printedOf;
     private List<Outline> outlines = List.of();
     private final Ink table = ink("ink-table");
     private final Ink line = ink("ink-line");
@@ -29,9 +37,8 @@ final class CourseView extends CanvasRegion {
     private double lineWidthMm = 20;
     private int tick;
 
-    CourseView(Course course) {
+    CourseView() {
         super("The twin on its course", 200);
-        this.course = course;
         for (Outline.Kind kind : Outline.Kind.values()) {
             inks.put(
                     kind,
@@ -40,7 +47,7 @@ final class CourseView extends CanvasRegion {
     }
 
     /** Another course, bare. */
-    void lay(Course newCourse) {
+    void lay(Ground newCourse) {
         course = newCourse;
         showLine(lineWidthMm);
         show(null, 0);
@@ -48,7 +55,7 @@ final class CourseView extends CanvasRegion {
 
     void showLine(double newLineWidthMm) {
         lineWidthMm = newLineWidthMm;
-        outlines = Outline.of(course, Math.max(RIM_MM, lineWidthMm) - RIM_MM);
+        outlines = course instanceof Course laid ? Outline.of(laid, Math.max(RIM_MM, lineWidthMm) - RIM_MM) : List.of();
         requestLayout();
     }
 
@@ -67,10 +74,26 @@ final class CourseView extends CanvasRegion {
         g.scale(scale, -scale); // table frame: y to the left of x, so upwards on screen
         g.setFill(table.paint());
         g.fillRoundRect(0, 0, course.widthMm(), course.heightMm(), 40, 40);
+        if (course instanceof TracedMat mat) {
+            paintMat(g, mat);
+        }
         paintLine(g);
         if (drive != null && drive.trace().size() > 0) {
             paintRun(g, drive.trace(), Math.min(tick, drive.trace().size() - 1));
         }
+        g.restore();
+    }
+
+    /** The picture lies with its top at the far side of the table. */
+    private void paintMat(GraphicsContext g, TracedMat mat) {
+        if (printedOf != mat.mat().picture()) {
+            printedOf = mat.mat().picture();
+            printed = Pictures.image(printedOf);
+        }
+        g.save();
+        g.translate(0, mat.heightMm());
+        g.scale(1, -1);
+        g.drawImage(printed, 0, 0, mat.widthMm(), mat.heightMm());
         g.restore();
     }
 

@@ -1,22 +1,21 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.gains.GainsModel;
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
-import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.job.CancelledException;
-import fahrbahn.core.job.Job;
+import fahrbahn.app.work.Ending;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupDifference;
-import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.trials.RunRecord;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
@@ -24,101 +23,126 @@ import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
-import java.time.Clock;
+import fahrbahn.store.TablePrints;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
-/** The twin on a course of our own: one run with its trace, or many with the odds. */
+/** The twin on the table in hand, or another course: one run with its trace, or many with the odds. */
 public final class DriveModel extends StationModel {
-    private final SeasonModel season;
-    private final GainsModel gains;
-    private final Clock clock;
-    private final Background.Slot slot;
-    private final ReadOnlyObjectWrapper<Course> course = new ReadOnlyObjectWrapper<>(DemoCourses.workshopLoop());
-    private final ReadOnlyObjectWrapper<Optional<Odds>> odds = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(false);
-    private long nextSeed = 1;
-    private Watched job = new Watched();
-
     /** Runs of which the odds are told: enough for an interval of some 7 % to each side. */
     private static final int MANY = 200;
 
-    /** One finished run. */
-    public record Drive(Setup setup, Course course, long seed, RunResult result, Trace trace) {}
+    private final Season season;
+    private final Supplier<Optional<Ground>> tableInHand;
+    private final Supplier<Map<Constant, Double>> known;
+    private final Errand<Drive> oneErrand;
+    private final Errand<Odds> manyErrand;
+    private final BooleanBinding running;
+    private final ReadOnlyObjectWrapper<Optional<Laid>> laid = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Odds>> odds = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private String lastTable = "";
+    private long nextSeed = 1;
 
-    /** Many finished runs. */
-    public record Odds(Setup setup, Course course, Ensemble runs) {}
-
-    /** What came of some work: a result, or why there is none. */
-    private record Attempt<T>(Optional<T> result, String problem) {}
-
-    /** Followed by the window's frames, stopped by its button. */
-    private static final class Watched implements Job {
-        private volatile boolean cancelled;
-        private volatile double share;
-
-        @Override
-        public boolean cancelled() {
-            return cancelled;
-        }
-
-        @Override
-        public void progress(int done, int of) {
-            share = (double) done / of;
+    /** A table the twin can drive, and how results remember it. */
+    public record Laid(TablePrint print, Ground ground) {
+        public String name() {
+            return print.name();
         }
     }
 
-    public DriveModel(SeasonModel season, GainsModel gains, Background background, Clock clock) {
+    /** One finished run. */
+    public record Drive(Basis basis, Ground ground, long seed, RunResult result, Trace trace) {
+        public Setup setup() {
+            return basis.setup().orElseThrow();
+        }
+    }
+
+    /** Many finished runs. */
+    public record Odds(Basis basis, Ground ground, Ensemble runs) {}
+
+    /**
+     * @param tableInHand what the twin can ride of it; empty while it is not ready
+     * @param known how well constants are known
+     */
+    public DriveModel(
+            Season season,
+            Errands errands,
+            Supplier<Optional<Ground>> tableInHand,
+            Supplier<Map<Constant, Double>> known) {
         this.season = season;
-        this.gains = gains;
-        this.clock = clock;
-        this.slot = background.new Slot();
+        this.tableInHand = tableInHand;
+        this.known = known;
+        this.oneErrand = errands.errand("The run");
+        this.manyErrand = errands.errand("The runs");
+        this.running = Bindings.or(oneErrand.runningProperty(), manyErrand.runningProperty());
         season.setupProperty().addListener(o -> judge());
-        season.courseProperty().addListener(o -> judge());
-        gains.freshnessProperty().addListener(o -> judge());
+        takeTable();
         judge();
     }
 
-    /** Courses to choose from. */
-    public List<Course> courses() {
-        List<Course> all = new ArrayList<>();
-        // The coach's own first, once it is finished.
-        season.courseProperty()
-                .get()
-                .filter(draft -> draft.problem().isEmpty())
-                .ifPresent(draft -> all.add(draft.course()));
+    /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
+    public List<Laid> courses() {
+        List<Laid> all = new ArrayList<>();
+        inHand().ifPresent(all::add);
+        season.courses().forEach((id, draft) -> {
+            if (draft.problem().isEmpty()
+                    && all.stream().noneMatch(l -> l.print().id().equals(id))) {
+                all.add(new Laid(TablePrints.of(id, draft), draft.course()));
+            }
+        });
         DemoCourses.all().stream()
                 .filter(c -> all.stream().noneMatch(mine -> mine.name().equals(c.name())))
-                .forEach(all::add);
+                .forEach(c -> all.add(new Laid(TablePrints.of("", Draft.of(c)), c)));
         return List.copyOf(all);
     }
 
-    public ReadOnlyObjectProperty<Course> courseProperty() {
-        return course.getReadOnlyProperty();
+    private Optional<Laid> inHand() {
+        return tableInHand.get().map(ground -> new Laid(season.tableNow(), ground));
     }
 
-    public Course course() {
-        return course.get();
+    /** What the twin drives; empty while the table in hand is not ready and no other was chosen. */
+    public ReadOnlyObjectProperty<Optional<Laid>> laidProperty() {
+        return laid.getReadOnlyProperty();
+    }
+
+    /** Lays the table in hand, as it is now. */
+    public void takeTable() {
+        lay(inHand());
     }
 
     /** Lays another course; what was driven on the one before is put away. */
-    public void choose(Course newCourse) {
-        if (!newCourse.equals(course.get())) {
+    public void choose(Laid other) {
+        lay(Optional.of(other));
+    }
+
+    private void lay(Optional<Laid> other) {
+        if (other.map(Laid::print).equals(laid.get().map(Laid::print))) {
+            return;
+        }
+        // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
+        String table = other.map(l -> l.print().id()).orElse(lastTable);
+        if (!table.equals(lastTable) || table.isEmpty()) {
             cancel();
             drive.set(Optional.empty());
             odds.set(Optional.empty());
-            course.set(newCourse);
-            judge();
         }
+        lastTable = table;
+        laid.set(other);
+        judge();
+    }
+
+    /** What the latest result rests on; empty without one. */
+    public Optional<Basis> basis() {
+        return odds.get().map(Odds::basis).or(() -> drive.get().map(Drive::basis));
     }
 
     /** The odds of the latest many runs. */
@@ -128,10 +152,10 @@ public final class DriveModel extends StationModel {
 
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
-        return job.share;
+        return manyErrand.progress();
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -140,102 +164,86 @@ public final class DriveModel extends StationModel {
         return drive.getReadOnlyProperty();
     }
 
-    public ReadOnlyBooleanProperty runningProperty() {
-        return running.getReadOnlyProperty();
+    public BooleanBinding runningProperty() {
+        return running;
+    }
+
+    private Basis basisOn(Laid on) {
+        return season.basisNow().withTable(on.print()).withKnown(known.get());
     }
 
     /** One run with the setup as it is; each has noise of its own. */
     public void run() {
-        Setup setup = season.setupOrGuess();
-        Course on = course();
-        long seed = nextSeed++;
-        job = new Watched(); // the bar does not stand where the runs before left it
-        begin(
-                () -> attempt(() -> {
-                    Trace trace = new Trace();
-                    RunResult result = Twin.run(Track.of(on, setup), Start.noisy(0, seed), trace);
-                    return new Drive(setup, on, seed, result, trace);
-                }),
-                result -> {
-                    odds.set(Optional.empty());
-                    drive.set(Optional.of(result));
-                });
+        laid.get().ifPresent(on -> {
+            Basis basis = basisOn(on);
+            long seed = nextSeed++;
+            oneErrand.runToEnd(
+                    job -> {
+                        Trace trace = new Trace();
+                        Track track = Track.of(on.ground(), basis.setup().orElseThrow());
+                        RunResult result = Twin.run(track, Start.noisy(0, seed), trace);
+                        return new Drive(basis, on.ground(), seed, result, trace);
+                    },
+                    ending -> {
+                        if (ending instanceof Ending.Done<Drive> done) {
+                            odds.set(Optional.empty());
+                            drive.set(Optional.of(done.result()));
+                        }
+                        tell(ending);
+                    });
+        });
     }
 
     /** Many runs, which differ as runs of a table evening do. */
     public void runMany() {
-        Setup setup = season.setupOrGuess();
-        Course on = course();
-        long seed = nextSeed++;
-        Watched watched = new Watched();
-        job = watched;
-        begin(
-                () -> attempt(() -> new Odds(
-                        setup,
-                        on,
-                        Ensemble.drive(Track.of(on, setup), Spread.TYPICAL, 0, MANY, seed, Workers.all(), watched))),
-                result -> odds.set(Optional.of(result)));
+        laid.get().ifPresent(on -> {
+            Basis basis = basisOn(on);
+            long seed = nextSeed++;
+            manyErrand.runToEnd(
+                    job -> {
+                        Track track = Track.of(on.ground(), basis.setup().orElseThrow());
+                        return new Odds(
+                                basis,
+                                on.ground(),
+                                Ensemble.drive(track, Spread.TYPICAL, 0, MANY, seed, Workers.all(), job));
+                    },
+                    ending -> {
+                        if (ending instanceof Ending.Done<Odds> done) {
+                            odds.set(Optional.of(done.result()));
+                        }
+                        tell(ending);
+                    });
+        });
     }
 
     /** Stops the work at hand; its result, if any, is not shown. */
     public void cancel() {
-        job.cancelled = true;
-        slot.forget();
-        running.set(false);
+        oneErrand.stop();
+        manyErrand.stop();
     }
 
-    private <T> void begin(Supplier<Attempt<T>> work, Consumer<T> show) {
-        running.set(true);
-        slot.run(
-                "The run",
-                work,
-                attempt -> {
-                    running.set(false);
-                    if (attempt.result().isPresent()) {
-                        show.accept(attempt.result().get());
-                        judge();
-                    } else {
-                        say(Verdict.stop(attempt.problem() + "."), Freshness.missing("no run"));
-                    }
-                },
-                () -> running.set(false));
-    }
-
-    private static <T> Attempt<T> attempt(Supplier<T> work) {
-        try {
-            return new Attempt<>(Optional.of(work.get()), "");
-        } catch (BadValueException | CancelledException cannot) {
-            return new Attempt<>(Optional.empty(), cannot.getMessage());
+    private void tell(Ending<?> ending) {
+        String problem = Ending.words(ending);
+        if (problem.isEmpty()) {
+            judge();
+        } else {
+            say(Verdict.stop(problem));
         }
     }
 
     private void judge() {
-        if (odds.get().isPresent()) {
-            Odds last = odds.get().get();
-            say(DriveWords.odds(last), freshness(last.setup(), last.course()));
-        } else if (drive.get().isEmpty()) {
-            say(
-                    Verdict.open("Press Space: the twin drives the " + course().name() + " once with the gains as set."
-                            + " M drives it " + MANY + " times for the odds."),
-                    Freshness.missing("no run"));
+        if (laid.get().isEmpty()) {
+            say(Verdict.open(
+                    "The table in hand is not ready to be driven. Finish it in Table, or choose another course."));
+        } else if (odds.get().isPresent()) {
+            say(DriveWords.odds(odds.get().get()));
+        } else if (drive.get().isPresent()) {
+            say(DriveWords.verdict(drive.get().get()));
         } else {
-            Drive last = drive.get().get();
-            say(DriveWords.verdict(last), freshness(last.setup(), last.course()));
+            say(Verdict.open(
+                    "Press Space: the twin drives the " + laid.get().get().name()
+                            + " once with the gains as set. M drives it " + MANY + " times for the odds."));
         }
-    }
-
-    /** Stale when it drove with another setup or on another course, or with gains that are stale themselves. */
-    private Freshness freshness(Setup drivenWith, Course drivenOn) {
-        List<String> reasons = new ArrayList<>();
-        SetupDifference.between(drivenWith, season.setupOrGuess()).forEach(d -> reasons.add(d.toString()));
-        if (courses().stream().noneMatch(drivenOn::equals)) {
-            reasons.add("the course has been changed");
-        }
-        Freshness chosen = gains.freshnessProperty().get();
-        if (reasons.isEmpty() && chosen.mark() == Freshness.Mark.STALE) {
-            return new Freshness(chosen.mark(), "with gains that are: " + chosen.reason(), chosen.repair());
-        }
-        return Freshness.stale(reasons, "").repairedBy("drive again: Space", Station.DRIVE, "Space");
     }
 
     /** True when there is a run to keep. */
@@ -247,14 +255,14 @@ public final class DriveModel extends StationModel {
     public void keep() {
         drive.get().ifPresent(last -> {
             RunResult result = last.result();
-            season.logRun(new RunRecord(
+            Outcome outcome = Outcome.of(result.completed(), result.timeS()).withRmsMm(result.rmsMm());
+            season.logRun(new Run(
                     UUID.randomUUID().toString(),
-                    clock.instant(),
-                    RunRecord.Source.TWIN,
-                    last.course().name(),
-                    last.setup(),
-                    new RunRecord.Outcome(result.completed(), result.timeS(), result.rmsMm()),
-                    result.completed() ? "" : "lost at " + Words.number(result.sMm() / 1000, 2) + " m"));
+                    Run.Source.TWIN,
+                    season.handProperty().get().robot(),
+                    last.basis().withAt(season.now()),
+                    result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
+                    DriveWords.lostNote(result)));
         });
     }
 }

@@ -1,13 +1,14 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.TracePlot;
+import fahrbahn.app.chart.Plot;
+import fahrbahn.app.chart.TraceChart;
 import fahrbahn.app.drive.DriveModel.Drive;
+import fahrbahn.app.drive.DriveModel.Laid;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.table.Course;
 import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
@@ -23,10 +24,13 @@ public final class DriveView {
     /** The picture runs faster than the robot would: a coach has five minutes. */
     private static final double TIMES_REAL = 3;
 
+    private static final String OFFSET = "off path, mm";
+    private static final String STEERING = "steering, in commands";
+
     private final DriveModel model;
     private final CourseView course;
-    private final TracePlot offset = new TracePlot("off path, mm", "ink-left");
-    private final TracePlot steering = new TracePlot("steering", "ink-right");
+    private final Plot offset = new Plot("time, s", OFFSET);
+    private final Plot steering = new Plot("time, s", STEERING);
     private final ProgressBar progress = new ProgressBar(0);
     private final Label size = Nodes.label("", "panel-title");
     private final Label outcome = new Label("none");
@@ -39,7 +43,7 @@ public final class DriveView {
 
     private DriveView(DriveModel model) {
         this.model = model;
-        this.course = new CourseView(model.course());
+        this.course = new CourseView();
     }
 
     public static StationView of(DriveModel model) {
@@ -56,16 +60,18 @@ public final class DriveView {
         stop.button().disableProperty().bind(model.runningProperty().not());
         progress.setId("driveProgress");
         progress.visibleProperty().bind(model.runningProperty());
-        ChoiceField<Course> choice = new ChoiceField<>(
+        ChoiceField<Laid> choice = new ChoiceField<>(
                 "course",
                 "course",
                 "Course the twin drives",
-                model.courses().toArray(Course[]::new),
-                Course::name,
+                model.courses().toArray(Laid[]::new),
+                Laid::name,
                 model::choose);
-        choice.show(model.course());
-        model.season().courseProperty().addListener(o -> choice.offer(model.courses(), model.course()));
-        model.courseProperty().addListener(o -> layCourse());
+        choice.show(model.laidProperty().get().orElse(null));
+        model.laidProperty().addListener(o -> {
+            choice.offer(model.courses(), model.laidProperty().get().orElse(null));
+            layCourse();
+        });
         outcome.setId("driveOutcome");
         HBox figures = Nodes.row(
                 Nodes.figure(outcome, "outcome", "Run completed or lost"),
@@ -91,9 +97,13 @@ public final class DriveView {
     }
 
     private void layCourse() {
-        course.lay(model.course());
-        size.setText(Words.number(model.course().path().lengthMm() / 1000) + " m, bends down to "
-                + Words.millimetres(model.course().path().tightestRadiusMm()));
+        model.laidProperty().get().ifPresent(laid -> {
+            course.lay(laid.ground());
+            size.setText(Words.number(laid.ground().path().lengthMm() / 1000) + " m, "
+                    + (Double.isInfinite(laid.ground().tightestRadiusMm())
+                            ? "without a bend"
+                            : "bends down to " + Words.millimetres(laid.ground().tightestRadiusMm())));
+        });
     }
 
     private double lineWidthMm() {
@@ -112,8 +122,8 @@ public final class DriveView {
     private void show(Drive drive) {
         Trace trace = drive.trace();
         double periodS = drive.setup().robot().loop().periodS();
-        offset.show(trace.size(), periodS, trace::offsetMm);
-        steering.show(trace.size(), periodS, trace::steering);
+        offset.show(new TraceChart(OFFSET, "ink-left", trace.size(), periodS, trace::offsetMm));
+        steering.show(new TraceChart(STEERING, "ink-right", trace.size(), periodS, trace::steering));
         outcome.setText(drive.result().completed() ? "completed" : "lost");
         time.setText(Words.number(drive.result().timeS(), 4) + " s");
         rms.setText(Words.millimetres(drive.result().rmsMm()));

@@ -41,22 +41,22 @@ final class DriveWords {
                 .toArray();
         double middle = Sample.of(places).median();
         return Words.number(middle / 1000, 2) + " m along, "
-                + Words.where(last.course().path().partAt(middle));
+                + Words.where(last.ground().path().partAt(middle));
     }
 
     static Verdict verdict(Drive last) {
         RunResult result = last.result();
         String at = Words.number(result.sMm() / 1000, 2) + " m, "
-                + Words.where(last.course().path().partAt(result.sMm())) + ", after "
+                + Words.where(last.ground().path().partAt(result.sMm())) + ", after "
                 + Words.number(result.timeS(), 3) + " s";
         return switch (result.end()) {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE ->
                 Verdict.stop("Lost the line at " + at + ". Go back to Gains"
                         + (last.setup().line().tightestRadiusMm()
-                                        > last.course().path().tightestRadiusMm()
+                                        > last.ground().tightestRadiusMm()
                                 ? ": the course has bends of "
-                                        + Words.millimetres(last.course().path().tightestRadiusMm())
+                                        + Words.millimetres(last.ground().tightestRadiusMm())
                                         + ", tighter than the robot was set up for."
                                 : " and compare Kp with the lane."));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains.");
@@ -75,5 +75,10 @@ final class DriveWords {
                 ? Verdict.care(
                         figures + " The peak is more than half the line's width: little is left before it is lost.")
                 : Verdict.good(figures + " Press K to keep it in Runs.");
+    }
+
+    /** For the log book. */
+    static String lostNote(RunResult result) {
+        return result.completed() ? "" : "lost at " + Words.number(result.sMm() / 1000, 2) + " m";
     }
 }

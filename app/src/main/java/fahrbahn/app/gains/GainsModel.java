@@ -1,24 +1,25 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.chart.ChartFile;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.check.BadValueException;
+import fahrbahn.app.work.Ending;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
+import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
-import fahrbahn.core.readings.Conditions.Matter;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupDifference;
-import java.util.ArrayList;
-import java.util.List;
+import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -26,13 +27,17 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class GainsModel extends StationModel {
     private static final int LANE_POINTS = 72;
 
-    private final SeasonModel season;
-    private final Background.Slot slot;
+    private final Season season;
+    private final Errand<GainsPicture> errand;
+    private final Errand<String> saveErrand;
+    private final Consumer<String> told;
+    private final Supplier<Map<Constant, Double>> known;
+    private String problem = "";
     private final ReadOnlyObjectWrapper<Optional<GainsPicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /** All that was computed for one setup. */
     public record GainsPicture(Setup setup, LaneReport report, Lane lane, Optional<GainAdvice> advice) {
-        static GainsPicture of(Setup setup) {
+        public static GainsPicture of(Setup setup) {
             Law law = setup.law();
             double ratio = law.kp() > 0 ? law.kd() / law.kp() : 0;
             return new GainsPicture(
@@ -48,17 +53,17 @@ public final class GainsModel extends StationModel {
         }
     }
 
-    public GainsModel(SeasonModel season, Background background) {
+    public GainsModel(Season season, Errands errands, Supplier<Map<Constant, Double>> known) {
         this.season = season;
-        this.slot = background.new Slot();
+        this.errand = errands.errand("The lane");
+        this.saveErrand = errands.errand("Saving the picture");
+        this.told = errands.tell();
+        this.known = known;
         season.setupProperty().addListener(o -> compute());
-        season.gainsChosenForProperty().addListener(o -> judge());
-        season.gainsChosenUnderProperty().addListener(o -> judge());
-        season.conditionsProperty().addListener(o -> judge());
         compute();
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -69,49 +74,20 @@ public final class GainsModel extends StationModel {
 
     private void compute() {
         Setup setup = season.setupOrGuess();
-        slot.run("The lane", () -> attempt(setup), found -> {
-            picture.set(found.picture());
-            problem = found.problem();
+        errand.runToEnd(job -> GainsPicture.of(setup), ending -> {
+            picture.set(
+                    ending instanceof Ending.Done<GainsPicture> done ? Optional.of(done.result()) : Optional.empty());
+            problem = Ending.words(ending);
             judge();
         });
     }
 
-    private record Attempt(Optional<GainsPicture> picture, String problem) {}
-
-    private String problem = "";
-
-    /** A target off the edge and the like are the coach's to mend, not failures of the program. */
-    private static Attempt attempt(Setup setup) {
-        try {
-            return new Attempt(Optional.of(GainsPicture.of(setup)), "");
-        } catch (BadValueException cannot) {
-            return new Attempt(Optional.empty(), cannot.getMessage());
-        }
-    }
-
     private void judge() {
-        if (picture.get().isEmpty()) {
-            say(
-                    problem.isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(problem + "."),
-                    Freshness.missing("no lane"));
+        if (picture.get().isPresent()) {
+            say(verdict(picture.get().get()));
         } else {
-            say(verdict(picture.get().get()), freshness());
+            say(problem.isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(problem));
         }
-    }
-
-    private Freshness freshness() {
-        Optional<Setup> chosenFor = season.gainsChosenForProperty().get();
-        if (chosenFor.isEmpty()) {
-            return Freshness.missing("no gains chosen");
-        }
-        List<String> reasons = new ArrayList<>();
-        season.gainsChosenUnderProperty()
-                .get()
-                .ifPresent(then -> then.changesTo(season.conditionsNow()).stream()
-                        .filter(c -> c.matter() == Matter.BATTERY || c.matter() == Matter.WHEELS)
-                        .forEach(c -> reasons.add(c.words())));
-        SetupDifference.physical(chosenFor.get(), season.setupOrGuess()).forEach(d -> reasons.add(d.toString()));
-        return Freshness.stale(reasons, "").repairedBy("take the pair worked out anew: U", Station.GAINS, "U");
     }
 
     private static Verdict verdict(GainsPicture picture) {
@@ -160,8 +136,24 @@ public final class GainsModel extends StationModel {
                 .ifPresent(a -> choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
     }
 
+    /** Saves the lane as a drawing: SVG when the name ends in .svg, else PDF. */
+    public void savePicture(Path file) {
+        Optional<GainsPicture> shown = picture.get();
+        if (shown.isEmpty()) {
+            told.accept("There is no lane to save yet.");
+            return;
+        }
+        LaneChart chart = new LaneChart(shown.get());
+        saveErrand.run(
+                job -> {
+                    ChartFile.write(chart, file);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                told);
+    }
+
     /** Sets gains by hand; they count as chosen for the robot as it is now. */
     public void choose(double kp, double ki, double kd) {
-        season.chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)));
+        season.chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.app.gains;
 
+import fahrbahn.app.chart.Plot;
 import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
@@ -9,6 +10,7 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
+import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
@@ -16,11 +18,12 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 
 /** The lane, the limits it is made of, the gains as set and the pair to try next. */
 public final class GainsView {
     private final GainsModel model;
-    private final LanePlot plot = new LanePlot();
+    private final Plot plot = new Plot("speed, mm/s", "Kp");
     private final Label leastLead = new Label();
     private final Label onset = new Label();
     private final Label period = new Label();
@@ -65,14 +68,26 @@ public final class GainsView {
                         Nodes.figure(period, "period of that wiggle", "Period at the stability limit")),
                 Nodes.panel("Gains as set", gains),
                 Nodes.panel("To try next", why, use.button()));
+        Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);
+        side.getChildren().add(save.button());
         side.setMinWidth(300);
         side.setMaxWidth(300);
         model.pictureProperty().addListener(o -> refresh());
         refresh();
         return new StationView(
                 Nodes.row(Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot))), side),
-                List.of(use),
+                List.of(use, save),
                 () -> {});
+    }
+
+    private void savePicture() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("lane.pdf");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"));
+        File file = chooser.showSaveDialog(plot.getScene().getWindow());
+        if (file != null) {
+            model.savePicture(file.toPath());
+        }
     }
 
     private void refresh() {
@@ -84,7 +99,7 @@ public final class GainsView {
     }
 
     private void show(GainsPicture picture) {
-        plot.show(picture);
+        plot.show(new LaneChart(picture));
         leastLead.setText(Words.millimetres(picture.report().leastLeadMm()));
         bend.setText(Words.number(picture.report().bendKp()));
         onset.setText(picture.report().wiggle().map(w -> Words.number(w.kp())).orElse("at any Kp"));

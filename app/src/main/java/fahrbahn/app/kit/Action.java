@@ -34,7 +34,7 @@ public final class Action {
     }
 
     /** Its key works although its button is not on the screen. */
-    void alwaysThere() {
+    public void alwaysThere() {
         alwaysThere = true;
     }
 

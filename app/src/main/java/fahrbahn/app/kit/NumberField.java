@@ -2,6 +2,7 @@ package fahrbahn.app.kit;
 
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
@@ -60,13 +61,12 @@ public final class NumberField extends VBox {
             refuse("");
             return;
         }
-        double value;
-        try {
-            value = Double.parseDouble(typed.replace(',', '.'));
-        } catch (NumberFormatException notANumber) {
+        OptionalDouble number = Words.parse(typed);
+        if (number.isEmpty()) {
             refuse("'" + typed + "' is not a number; type one like 12.5");
             return;
         }
+        double value = number.getAsDouble();
         try {
             set.accept(value);
             refuse("");

@@ -3,6 +3,7 @@ package fahrbahn.app.kit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
@@ -42,6 +43,18 @@ public final class Pages {
 
     public static String tabId(String title) {
         return "page-" + title.toLowerCase(Locale.ROOT).replace(' ', '-');
+    }
+
+    /** The same; a page that the model asks for is turned to. */
+    public StationView view(ReadOnlyStringProperty wanted) {
+        wanted.addListener(o -> {
+            for (int i = 0; i < pages.size(); i++) {
+                if (pages.get(i).title().equals(wanted.get())) {
+                    turnTo(i);
+                }
+            }
+        });
+        return view();
     }
 
     public StationView view() {

@@ -1,16 +1,17 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.measure.MeasureModel;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
@@ -31,18 +32,17 @@ public final class LevelsModel extends StationModel {
     /** Numbers of the robot this close to the captured ones, in noise sigmas, count as the same. */
     private static final double SAME_SIGMAS = 1;
 
-    private final SeasonModel season;
+    private final Season season;
     private final MeasureModel measure;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
 
-    public LevelsModel(SeasonModel season, MeasureModel measure) {
+    public LevelsModel(Season season, MeasureModel measure) {
         this.season = season;
         this.measure = measure;
         season.captures().addListener((InvalidationListener) o -> update());
         season.setupProperty().addListener(o -> update());
-        measure.freshnessProperty().addListener(o -> update());
         update();
     }
 
@@ -56,12 +56,9 @@ public final class LevelsModel extends StationModel {
         List<SensorLevels> found = dark.isPresent() && light.isPresent() ? levels(dark.get(), light.get()) : List.of();
         sensors.setAll(found);
         if (found.isEmpty()) {
-            say(
-                    Verdict.open("Levels need light and dark. Go to Measure and capture both."),
-                    Freshness.missing("no captures")
-                            .repairedBy("capture light and dark: L, D", Station.MEASURE, "Capture"));
+            say(Verdict.open("Levels need light and dark. Go to Measure and capture both."));
         } else {
-            say(verdict(found), freshness());
+            say(verdict(found));
         }
     }
 
@@ -113,29 +110,29 @@ public final class LevelsModel extends StationModel {
                         : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + "."));
     }
 
-    /** Stale with the captures, or while the robot has other numbers. */
-    private Freshness freshness() {
-        Freshness captures = measure.freshnessProperty().get();
-        if (captures.mark() == Freshness.Mark.STALE) {
-            return new Freshness(captures.mark(), "from captures that are: " + captures.reason(), captures.repair());
-        }
-        return onRobot().repairedBy("use these levels on the robot: U", Station.LEVELS, "U");
-    }
-
-    private Freshness onRobot() {
+    /** How the robot's numbers differ from those captured; empty when they do not. */
+    public Optional<Cause> onRobot() {
         Optional<Setup> setup = season.setupProperty().get();
         if (setup.isEmpty()) {
-            return Freshness.stale("not used on the robot yet");
+            return Optional.empty();
         }
         for (int i = 0; i < setup.get().robot().sensors().size(); i++) {
             Sensor sensor = setup.get().robot().sensors().get(i);
             Optional<SensorLevels> measured = measured(sensor, i);
             if (measured.isPresent() && differs(sensor, measured.get().levels())) {
-                return Freshness.stale("sensor " + sensor.name() + " still has dark " + Words.number(sensor.dark())
-                        + ", light " + Words.number(sensor.light()));
+                Levels levels = measured.get().levels();
+                return Optional.of(new Cause(
+                        Aspect.CAPTURES,
+                        "sensor " + sensor.name(),
+                        surfaces(sensor.dark(), sensor.light()),
+                        surfaces(levels.dark().mean(), levels.light().mean())));
             }
         }
-        return Freshness.FRESH;
+        return Optional.empty();
+    }
+
+    private static String surfaces(double dark, double light) {
+        return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
     }
 
     private static boolean differs(Sensor sensor, Levels levels) {
@@ -195,6 +192,6 @@ public final class LevelsModel extends StationModel {
 
     /** Four digits: more than any mean of a capture is worth. */
     private static double rounded(double value) {
-        return Double.parseDouble(Words.number(value, 4));
+        return Rounding.significant(value, 4);
     }
 }

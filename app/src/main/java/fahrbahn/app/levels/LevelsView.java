@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
@@ -50,8 +51,9 @@ public final class LevelsView {
     }
 
     private static HBox sensor(SensorLevels sensor) {
-        LevelsPlot plot = new LevelsPlot();
-        plot.show(sensor);
+        Plot plot = new Plot("reading", "times seen");
+        plot.setMinHeight(150);
+        plot.show(LevelsChart.of(sensor));
         Levels levels = sensor.levels();
         Label level = new Label(Words.exact(sensor.roundedLevel()));
         level.setId("level-" + sensor.sensor());

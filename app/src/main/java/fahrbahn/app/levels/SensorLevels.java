@@ -1,6 +1,6 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.words.Words;
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.Levels;
 
 /**
@@ -12,7 +12,7 @@ public record SensorLevels(String sensor, Levels levels, double[] darkReadings, 
     /** The best level as a program takes it: a whole step of the sensor, or four digits when it has none. */
     public double roundedLevel() {
         double best = levels.bestLevel();
-        return step > 0 ? Math.rint(best / step) * step : Double.parseDouble(Words.number(best, 4));
+        return step > 0 ? Math.rint(best / step) * step : Rounding.significant(best, 4);
     }
 
     /** Chance of a misread at the rounded level: what is typed is what is judged. */

@@ -6,6 +6,7 @@ import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.function.UnaryOperator;
 
 /** A capture named for a coach. */
 final class CaptureWords {
@@ -19,10 +20,10 @@ final class CaptureWords {
     }
 
     /** When, from where and under which circumstances. */
-    static String noted(Capture capture) {
+    static String noted(Capture capture, UnaryOperator<String> venueName) {
         Conditions c = capture.conditions();
         return TIME.format(capture.at()) + " from " + capture.source()
-                + (c.venue().isEmpty() ? "" : ", " + c.venue())
+                + (c.venue().isEmpty() ? "" : ", " + venueName.apply(c.venue()))
                 + (Double.isNaN(c.sensorHeightMm()) ? "" : ", " + Words.number(c.sensorHeightMm()) + " mm up")
                 + (Double.isNaN(c.batteryV()) ? "" : ", " + Words.number(c.batteryV()) + " V")
                 + (c.wheels().isEmpty() ? "" : ", " + c.wheels());

@@ -106,7 +106,10 @@ public final class CapturedPage {
         }
         VBox entry = Nodes.column(Nodes.row(
                 Nodes.label(CaptureWords.title(capture), "strong"),
-                Nodes.label(capture.readings().size() + " readings, " + CaptureWords.noted(capture), "caption"),
+                Nodes.label(
+                        capture.readings().size() + " readings, "
+                                + CaptureWords.noted(capture, model.season().club()::venueName),
+                        "caption"),
                 Nodes.spring(),
                 away));
         if (!numbers.isEmpty()) {

@@ -3,7 +3,7 @@ package fahrbahn.app.measure;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
-import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Season;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import java.util.function.UnaryOperator;
@@ -16,7 +16,7 @@ import javafx.scene.layout.VBox;
 /** Where and with what the team works now: noted with whatever is measured, and watched for change. */
 final class HereAndNow {
     private final MeasureModel model;
-    private final SeasonModel season;
+    private final Season season;
     private final TextField venue = new TextField();
     private final TextField wheels = new TextField();
     private final NumberField battery;
@@ -52,7 +52,7 @@ final class HereAndNow {
         return Nodes.panel(
                 "Here and now, noted with each capture",
                 Nodes.row(
-                        text("venue", "venue", venue, Conditions::withVenue),
+                        venue(),
                         lamp,
                         height,
                         battery,
@@ -67,6 +67,28 @@ final class HereAndNow {
         caution.setWrapText(true);
         caution.setMaxWidth(240);
         return caution;
+    }
+
+    /** A name of a venue takes it in hand; a new one is added to the club. */
+    private Node venue() {
+        venue.setId("venue");
+        venue.setAccessibleText("venue");
+        venue.setPrefColumnCount(11);
+        Runnable commit = () -> {
+            if (!venue.getText()
+                    .strip()
+                    .equals(season.club()
+                            .venueName(season.conditionsProperty().get().venue()))) {
+                season.club().goTo(venue.getText());
+            }
+        };
+        venue.setOnAction(e -> commit.run());
+        venue.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                commit.run();
+            }
+        });
+        return new VBox(Nodes.label("venue", "caption"), venue);
     }
 
     private interface With {
@@ -95,7 +117,7 @@ final class HereAndNow {
 
     private void refresh() {
         Conditions now = season.conditionsProperty().get();
-        venue.setText(now.venue());
+        venue.setText(season.club().venueName(now.venue()));
         wheels.setText(now.wheels());
         lamp.show(now.lamp());
         battery.show(now.batteryV());

@@ -1,17 +1,14 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.live.LiveModel;
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
-import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Sensor;
@@ -19,13 +16,10 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.link.SerialLink;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -34,24 +28,23 @@ import javafx.beans.property.ReadOnlyStringProperty;
 
 /** Captures of surfaces, live, from a file or pasted, and whether they can be trusted. */
 public final class MeasureModel extends StationModel {
-    /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
-    private static final Duration STAYS_FRESH = Duration.ofHours(12);
-
-    private final SeasonModel season;
+    private final Season season;
     private final LiveModel live;
     private final Clock clock;
-    private final Background background;
-    private final Background.Slot slot;
+    private final Errand<Survey> surveyErrand;
+    private final Errand<List<Capture>> importErrand;
+    private final Errand<List<String>> portsErrand;
     private final Consumer<String> told;
     private final Capturer capturer = new Capturer(this::keep);
     private final ReadOnlyObjectWrapper<Survey> survey = new ReadOnlyObjectWrapper<>(Survey.EMPTY);
 
-    public MeasureModel(SeasonModel season, LiveModel live, Clock clock, Background background, Consumer<String> told) {
+    public MeasureModel(Season season, LiveModel live, Clock clock, Errands errands, Consumer<String> told) {
         this.season = season;
         this.live = live;
         this.clock = clock;
-        this.background = background;
-        this.slot = background.new Slot();
+        this.surveyErrand = errands.errand("Judging the captures");
+        this.importErrand = errands.errand("Reading the file");
+        this.portsErrand = errands.errand("Looking for serial ports");
         this.told = told;
         live.addHearer(capturer::hear);
         live.statusProperty().addListener(o -> {
@@ -61,13 +54,12 @@ public final class MeasureModel extends StationModel {
         });
         season.captures().addListener((InvalidationListener) o -> survey());
         season.setupProperty().addListener(o -> survey());
-        season.conditionsProperty().addListener(o -> judge());
         season.columnsProperty().addListener(o -> mapColumns());
         mapColumns();
         survey();
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -144,12 +136,14 @@ public final class MeasureModel extends StationModel {
 
     /** Brings in a file; each surface it names becomes a capture, all in one step. */
     public void importFile(Path file) {
-        bringIn(file.getFileName().toString(), () -> ReadingsImport.file(file, importing(file.getFileName() + "")));
+        ReadingsImport how = importing(file.getFileName().toString());
+        importErrand.run(job -> how.file(file), season::addCaptures);
     }
 
     /** The same from text on the clipboard. */
     public void paste(String text) {
-        bringIn("what was pasted", () -> ReadingsImport.text(text, importing("pasted")));
+        ReadingsImport how = importing("pasted");
+        importErrand.run(job -> how.text(text), season::addCaptures);
     }
 
     private ReadingsImport importing(String source) {
@@ -157,19 +151,9 @@ public final class MeasureModel extends StationModel {
                 source, clock.instant(), season.columnsProperty().get(), robotSensors(), season.conditionsNow());
     }
 
-    private void bringIn(String what, Supplier<ReadingsImport.Outcome> work) {
-        background.run("Reading " + what, work, outcome -> {
-            if (outcome.problem().isEmpty()) {
-                season.addCaptures(outcome.captures());
-            } else {
-                tell(outcome.problem());
-            }
-        });
-    }
-
     /** Looks for serial ports, which may take a moment, and hands them over. */
     public void findPorts(Consumer<List<String>> found) {
-        background.run("Looking for serial ports", SerialLink::ports, found);
+        portsErrand.run(job -> SerialLink.ports(), found);
     }
 
     static String newId() {
@@ -207,7 +191,7 @@ public final class MeasureModel extends StationModel {
         Setup setup = season.setupOrGuess();
         judge();
         Survey earlier = survey.get();
-        slot.run("Judging the captures", () -> Survey.of(captures, setup, earlier), found -> {
+        surveyErrand.run(job -> Survey.of(captures, setup, earlier), found -> {
             survey.set(found);
             judge();
         });
@@ -217,38 +201,13 @@ public final class MeasureModel extends StationModel {
         Optional<Capture> dark = latest(Capture.DARK);
         Optional<Capture> light = latest(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
-            say(
-                    Verdict.open(
-                            "Connect the robot, hold all its sensors over light and press L, then over dark and press D."),
-                    Freshness.missing("no captures"));
+            say(Verdict.open(
+                    "Connect the robot, hold all its sensors over light and press L, then over dark and press D."));
         } else if (dark.isEmpty() || light.isEmpty()) {
             boolean lightLacks = light.isEmpty();
-            say(
-                    Verdict.open(
-                            "Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")),
-                    Freshness.missing(lightLacks ? "no light" : "no dark"));
+            say(Verdict.open("Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")));
         } else {
-            say(CaptureVerdict.of(survey.get(), dark.get(), light.get()), freshness(dark.get(), light.get()));
+            say(CaptureVerdict.of(survey.get(), dark.get(), light.get()));
         }
-    }
-
-    /** A capture lasts as long as the sensors see what they saw: venue, lamps and height unchanged, and not overnight. */
-    private Freshness freshness(Capture dark, Capture light) {
-        Capture older = dark.at().isBefore(light.at()) ? dark : light;
-        Conditions now = season.conditionsNow();
-        List<String> reasons = new ArrayList<>(older.conditions().changesTo(now).stream()
-                .filter(c -> c.matter() != Conditions.Matter.BATTERY && c.matter() != Conditions.Matter.WHEELS)
-                .map(Conditions.Change::words)
-                .toList());
-        Duration age = Duration.between(older.at(), clock.instant());
-        if (age.compareTo(STAYS_FRESH) > 0) {
-            reasons.add("captured " + Words.count(age.toHours(), "hour", "hours") + " ago");
-        }
-        boolean lampsOff = now.lamp() == Lamp.OFF;
-        return Freshness.stale(reasons, "")
-                .repairedBy(
-                        lampsOff ? "switch the lamps on again: O" : "capture light and dark again: L, D",
-                        Station.MEASURE,
-                        lampsOff ? "Room and air" : "Capture");
     }
 }

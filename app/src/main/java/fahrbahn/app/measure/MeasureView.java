@@ -16,6 +16,6 @@ public final class MeasureView {
                         new RoomPage(model).page(),
                         new LinkPage(model).page(),
                         new LoggerPage(model).page()))
-                .view();
+                .view(model.pageProperty());
     }
 }

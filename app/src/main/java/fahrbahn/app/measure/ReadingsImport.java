@@ -19,27 +19,20 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Turns a text of readings into captures, one for each surface it names; or into words about what is wrong with it.
+ * Turns a text of readings into captures, one for each surface it names.
  *
  * @param source where it comes from, to be kept with each capture
  */
 record ReadingsImport(String source, Instant at, ColumnMap columns, List<String> robotSensors, Conditions conditions) {
-    /** @param problem in words; empty when there is none */
-    record Outcome(List<Capture> captures, String problem) {}
-
-    static Outcome file(Path file, ReadingsImport how) {
-        try {
-            return new Outcome(how.captures(ReadingsCsv.read(file)), "");
-        } catch (BadFileException broken) {
-            return new Outcome(List.of(), broken.getMessage());
-        }
+    List<Capture> file(Path file) throws BadFileException {
+        return captures(ReadingsCsv.read(file));
     }
 
-    static Outcome text(String text, ReadingsImport how) {
+    List<Capture> text(String text) throws BadFileException {
         try {
-            return new Outcome(how.captures(ReadingsFile.read(new StringReader(text))), "");
-        } catch (BadFileException | BadReadingsException | IOException broken) {
-            return new Outcome(List.of(), "What was pasted: " + broken.getMessage());
+            return captures(ReadingsFile.read(new StringReader(text)));
+        } catch (BadReadingsException | IOException broken) {
+            throw new BadFileException("What was pasted: " + broken.getMessage(), broken);
         }
     }
 

@@ -2,8 +2,8 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.LoopModel;
-import fahrbahn.core.measuring.Constant;
 import fahrbahn.core.measuring.LoopCount;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.RollFit;

@@ -1,12 +1,13 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.measure.MeasureModel;
-import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
-import fahrbahn.core.measuring.Constant;
-import fahrbahn.core.measuring.Fact;
+import fahrbahn.core.check.Rounding;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.quality.Survey;
@@ -15,29 +16,38 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The bench cards: entries as they are typed, what they come to, and putting that on the robot. */
 public final class BenchModel {
-    private final SeasonModel season;
+    private final Season season;
     private final MeasureModel measure;
-    private final Clock clock;
+    private final ReadOnlyObjectWrapper<BenchCard> card = new ReadOnlyObjectWrapper<>(BenchCard.ROLL);
     private final Consumer<String> told;
 
-    public BenchModel(SeasonModel season, MeasureModel measure, Clock clock, Consumer<String> told) {
+    public BenchModel(Season season, MeasureModel measure, Consumer<String> told) {
         this.season = season;
         this.measure = measure;
-        this.clock = clock;
         this.told = told;
     }
 
-    public SeasonModel season() {
+    /** The card that is up. */
+    public ReadOnlyObjectProperty<BenchCard> cardProperty() {
+        return card.getReadOnlyProperty();
+    }
+
+    public void show(BenchCard newCard) {
+        card.set(newCard);
+    }
+
+    public Season season() {
         return season;
     }
 
@@ -130,13 +140,8 @@ public final class BenchModel {
         List<Fact> facts = new ArrayList<>();
         result.get()
                 .found()
-                .forEach((constant, measured) -> facts.add(new Fact(
-                        constant,
-                        measured,
-                        clock.instant(),
-                        words(card),
-                        season.conditionsNow(),
-                        season.setupOrGuess().robot().loop().periodS())));
+                .forEach((constant, measured) ->
+                        facts.add(new Fact(constant, measured, words(card), season.basisNow())));
         try {
             season.useFacts(facts, setup -> also(card, result.get(), setup));
         } catch (BadValueException refused) {
@@ -179,7 +184,6 @@ public final class BenchModel {
     }
 
     private static double digits(double value) {
-        Check.finite("value", value);
-        return value == 0 ? 0 : Double.parseDouble(Words.number(value, 4));
+        return Rounding.significant(Check.finite("value", value), 4);
     }
 }

@@ -9,6 +9,7 @@ import fahrbahn.core.readings.Capture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
@@ -55,6 +56,7 @@ final class BenchPage {
         show(shown);
         ScrollPane scroll = new ScrollPane(card);
         scroll.setFitToWidth(true);
+        model.cardProperty().addListener(o -> show(model.cardProperty().get()));
         return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), List.of(use, slide));
     }
 
@@ -117,17 +119,15 @@ final class BenchPage {
     private void add(BenchCard each, List<TextField> fields, Label problem) {
         List<Double> row = new ArrayList<>();
         for (int i = 0; i < fields.size(); i++) {
-            String typed = fields.get(i).getText().strip().replace(',', '.');
-            try {
-                row.add(
-                        typed.isEmpty() && each.fields().get(i).words().startsWith("aside")
-                                ? 0
-                                : Double.parseDouble(typed));
-            } catch (NumberFormatException notANumber) {
+            String typed = fields.get(i).getText().strip();
+            boolean leftEmpty = typed.isEmpty() && each.fields().get(i).words().startsWith("aside");
+            OptionalDouble number = leftEmpty ? OptionalDouble.of(0) : Words.parse(typed);
+            if (number.isEmpty()) {
                 problem.setText(each.fields().get(i).words() + " is '" + typed + "'; type a number like 12.5");
                 fields.get(i).requestFocus();
                 return;
             }
+            row.add(number.getAsDouble());
         }
         try {
             model.add(each, row);

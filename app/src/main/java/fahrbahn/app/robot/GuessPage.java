@@ -3,9 +3,13 @@ package fahrbahn.app.robot;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.measure.CapturedPage;
+import fahrbahn.app.words.CauseWords;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.measuring.Constant;
-import fahrbahn.core.measuring.Fact;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.SetupDifference;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -57,7 +61,7 @@ final class GuessPage {
     }
 
     private void refresh() {
-        List<ConstantState> states = model.constantsProperty().get();
+        List<Knowledge> states = model.constantsProperty().get();
         lead.setText(lead(states));
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
@@ -66,12 +70,12 @@ final class GuessPage {
             grid.add(Nodes.label(heads[i], "caption"), i, 0);
         }
         int row = 1;
-        for (ConstantState state : states) {
+        for (Knowledge state : states) {
             String origin = state.origin().word() + (state.stale().isEmpty() ? "" : ", stale");
             grid.add(Nodes.label(state.constant().word(), "strong"), 0, row);
-            grid.add(new Label(state.valueWords()), 1, row);
+            grid.add(new Label(KnowledgeWords.value(state)), 1, row);
             grid.add(new Label(origin), 2, row);
-            grid.add(new Label(state.costWords()), 3, row);
+            grid.add(new Label(KnowledgeWords.cost(state)), 3, row);
             grid.add(new Label(BenchCard.measuring(state.constant()).title()), 4, row);
             Button how = new Button("How it came about");
             how.setId("history-" + state.constant().name());
@@ -89,11 +93,11 @@ final class GuessPage {
         }
     }
 
-    private static String lead(List<ConstantState> states) {
+    private static String lead(List<Knowledge> states) {
         if (states.isEmpty()) {
             return "A law without an error has no wiggle onset to judge guesses by.";
         }
-        ConstantState worst = states.get(0);
+        Knowledge worst = states.get(0);
         String share = Double.isInfinite(worst.cost().share())
                 ? "leaves open whether any gain is stable"
                 : "leaves " + Words.percent(worst.cost().share()) + " open in the gain at which it wiggles";
@@ -116,11 +120,7 @@ final class GuessPage {
         if (facts.isEmpty()) {
             history.getChildren().add(Nodes.label("The " + constant.word() + " has never been measured.", "caption"));
         }
-        double factor = model.constantsProperty().get().stream()
-                .filter(s -> s.constant() == constant)
-                .mapToDouble(ConstantState::unitFactor)
-                .findFirst()
-                .orElse(1);
+        double factor = KnowledgeWords.unitFactor(constant);
         for (int i = facts.size() - 1; i >= 0; i--) {
             Fact fact = facts.get(i);
             history.getChildren()
@@ -135,14 +135,14 @@ final class GuessPage {
         model.season().setupHistory(states -> {
             changes.getChildren().clear();
             for (int i = states.size() - 1; i > 0 && changes.getChildren().size() < MOST_CHANGES; i--) {
-                List<SetupDifference> differences = SetupDifference.between(
+                List<Cause> differences = SetupDifference.between(
                         states.get(i - 1).getValue(), states.get(i).getValue());
                 if (!differences.isEmpty()) {
                     changes.getChildren()
                             .add(CapturedPage.wrapped(TIME.format(states.get(i).getKey()) + "   "
                                     + differences.stream()
                                             .limit(4)
-                                            .map(SetupDifference::toString)
+                                            .map(cause -> CauseWords.of(cause, v -> v))
                                             .collect(Collectors.joining(",  "))
                                     + (differences.size() > 4 ? ",  and " + (differences.size() - 4) + " more" : "")));
                 }
@@ -153,14 +153,12 @@ final class GuessPage {
         });
     }
 
-    private static String where(Fact fact) {
-        String venue = fact.conditions().venue().isEmpty()
-                ? ""
-                : ", " + fact.conditions().venue();
-        String wheels = fact.conditions().wheels().isEmpty()
-                ? ""
-                : ", " + fact.conditions().wheels();
-        double volts = fact.conditions().batteryV();
+    private String where(Fact fact) {
+        Conditions then = fact.basis().conditions();
+        String venue =
+                then.venue().isEmpty() ? "" : ", " + model.season().club().venueName(then.venue());
+        String wheels = then.wheels().isEmpty() ? "" : ", " + then.wheels();
+        double volts = then.batteryV();
         return venue + wheels + (Double.isNaN(volts) ? "" : ", " + Words.number(volts) + " V");
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
@@ -17,8 +18,8 @@ final class LayoutPage {
     private final RobotModel model;
     private final TopView top;
     private final SensorPanel sensors;
-    private final CurvePlot curve = new CurvePlot();
-    private final LeadPlot lead = new LeadPlot();
+    private final Plot curve = new Plot("to the left of the line's middle, mm", "error");
+    private final Plot lead = new Plot("speed, mm/s", "mm");
     private final Label curveWords = words("curveWords");
     private final Label spacingWords = words("spacingWords");
     private final Label leadWords = words("leadWords");
@@ -102,16 +103,16 @@ final class LayoutPage {
             return;
         }
         RobotInsight is = insight.get();
-        curve.show(
-                is.errors(),
-                is.reachMm(),
-                is.setup().line().widthMm(),
-                is.features().orElse(null));
-        lead.show(
-                is.leastLeadPerSpeedS(),
-                is.leadMm(),
-                is.setup().speedMmPerS(),
-                is.setup().robot().drive().freeSpeedMmPerS());
+        is.features()
+                .ifPresent(features -> curve.show(new CurveChart(
+                        is.errors(), is.reachMm(), is.setup().line().widthMm(), features)));
+        if (!Double.isNaN(is.leastLeadPerSpeedS())) {
+            lead.show(new LeadChart(
+                    is.leastLeadPerSpeedS(),
+                    is.leadMm(),
+                    is.setup().speedMmPerS(),
+                    is.setup().robot().drive().freeSpeedMmPerS()));
+        }
         curveWords.setText(is.curveWords());
         spacingWords.setText(is.spacingWords());
         leadWords.setText(is.leadWords());

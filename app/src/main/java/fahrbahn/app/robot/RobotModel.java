@@ -1,25 +1,27 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.StartingSetup;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LoopModel;
-import fahrbahn.core.measuring.Constant;
-import fahrbahn.core.measuring.Fact;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -29,21 +31,21 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot: its layout and what that means, and how well its constants are known. */
 public final class RobotModel extends StationModel {
-    private final SeasonModel season;
+    private final Season season;
     private final Consumer<String> told;
-    private final Background.Slot insightSlot;
-    private final Background.Slot constantsSlot;
+    private final Errand<RobotInsight> insightErrand;
+    private final Errand<List<Knowledge>> knowledgeErrand;
     private final ReadOnlyObjectWrapper<Setup> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Optional<RobotInsight>> insight = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<ConstantState>> constants = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<List<Knowledge>> constants = new ReadOnlyObjectWrapper<>(List.of());
     private final BenchModel bench;
 
-    public RobotModel(SeasonModel season, Background background, BenchModel bench, Consumer<String> told) {
+    public RobotModel(Season season, Errands errands, BenchModel bench, Consumer<String> told) {
         this.season = season;
         this.bench = bench;
         this.told = told;
-        insightSlot = background.new Slot();
-        constantsSlot = background.new Slot();
+        insightErrand = errands.errand("The layout");
+        knowledgeErrand = errands.errand("The constants");
         season.setupProperty().addListener(o -> update());
         season.conditionsProperty().addListener(o -> weigh());
         season.facts().addListener((InvalidationListener) o -> weigh());
@@ -61,11 +63,11 @@ public final class RobotModel extends StationModel {
     }
 
     /** How well each constant is known, the costliest first; empty until it has been worked out. */
-    public ReadOnlyObjectProperty<List<ConstantState>> constantsProperty() {
+    public ReadOnlyObjectProperty<List<Knowledge>> constantsProperty() {
         return constants.getReadOnlyProperty();
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -104,7 +106,7 @@ public final class RobotModel extends StationModel {
                     .withSensor(
                             index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm))));
             shown.set(moved);
-            insightSlot.run("The layout", () -> RobotInsight.of(moved), found -> insight.set(Optional.of(found)));
+            insightErrand.run(job -> RobotInsight.of(moved), found -> insight.set(Optional.of(found)));
         } catch (BadValueException refused) {
             // On the way past its neighbour a sensor is in nobody's order; where it is let go the reason is told.
         }
@@ -137,68 +139,51 @@ public final class RobotModel extends StationModel {
         Setup setup = season.setupOrGuess();
         shown.set(setup);
         judge();
-        insightSlot.run("The layout", () -> RobotInsight.of(setup), found -> insight.set(Optional.of(found)));
+        insightErrand.run(job -> RobotInsight.of(setup), found -> insight.set(Optional.of(found)));
         weigh();
     }
 
     private void weigh() {
         Setup setup = season.setupOrGuess();
-        List<Optional<Fact>> facts = new ArrayList<>();
-        List<List<String>> stale = new ArrayList<>();
-        for (Constant constant : Constant.values()) {
-            Optional<Fact> fact = Optional.ofNullable(season.facts().get(constant));
-            facts.add(fact);
-            stale.add(fact.map(f -> f.staleSince(
-                            season.conditionsNow(), setup.robot().loop().periodS()))
-                    .orElse(List.of()));
-        }
-        constantsSlot.run("The constants", () -> states(setup, facts, stale), found -> {
+        Setup guess = season.begunAs();
+        Basis now = season.basisNow();
+        Map<Constant, Fact> facts = new EnumMap<>(Constant.class);
+        facts.putAll(season.facts());
+        knowledgeErrand.run(job -> knowledge(setup, guess, facts, now), found -> {
             constants.set(found);
             judge();
         });
     }
 
     /** A law without an error has no onset to cost. */
-    private static List<ConstantState> states(Setup setup, List<Optional<Fact>> facts, List<List<String>> stale) {
-        Setup guess = StartingSetup.guess();
-        List<ConstantState> states = new ArrayList<>();
+    private static List<Knowledge> knowledge(Setup setup, Setup guess, Map<Constant, Fact> facts, Basis now) {
+        List<Knowledge> states = new ArrayList<>();
         try {
             for (Constant constant : Constant.values()) {
-                states.add(ConstantState.of(
-                        setup, guess, constant, facts.get(constant.ordinal()), stale.get(constant.ordinal())));
+                states.add(Knowledge.of(setup, guess, constant, Optional.ofNullable(facts.get(constant)), now));
             }
         } catch (BadValueException noLane) {
             return List.of();
         }
-        states.sort(Comparator.comparingDouble((ConstantState s) -> s.cost().share())
-                .reversed());
+        states.sort(
+                Comparator.comparingDouble((Knowledge s) -> s.cost().share()).reversed());
         return List.copyOf(states);
     }
 
-    private void judge() {
-        if (season.setupProperty().get().isEmpty()) {
-            say(
-                    Verdict.open("These numbers are guesses. Type your robot's own, beginning with track width and"
-                            + " sensor lead."),
-                    Freshness.missing("nothing typed yet"));
-        } else {
-            say(verdict(shown.get()), freshness());
-        }
+    /** How well each constant is known, to be noted with what rests on it. */
+    public Map<Constant, Double> known() {
+        Map<Constant, Double> known = new EnumMap<>(Constant.class);
+        constants.get().forEach(k -> known.put(k.constant(), k.uncertainty()));
+        return known;
     }
 
-    private Freshness freshness() {
-        for (ConstantState state : constants.get()) {
-            if (!state.stale().isEmpty()) {
-                String word = state.constant().word();
-                return Freshness.stale(state.stale(), word + ": ")
-                        .repairedBy(
-                                "measure the " + word + " again: "
-                                        + BenchCard.measuring(state.constant()).title(),
-                                Station.ROBOT,
-                                "Bench");
-            }
-        }
-        return Freshness.FRESH;
+    private void judge() {
+        say(
+                season.setupProperty().get().isEmpty()
+                        ? Verdict.open(
+                                "These numbers are guesses. Type your robot's own, beginning with track width and"
+                                        + " sensor lead.")
+                        : verdict(shown.get()));
     }
 
     private static Verdict verdict(Setup setup) {

@@ -14,6 +14,6 @@ public final class RobotView {
                         new RobotForm(model).page(),
                         new BenchPage(model.bench()).page(),
                         new GuessPage(model).page()))
-                .view();
+                .view(model.pageProperty());
     }
 }

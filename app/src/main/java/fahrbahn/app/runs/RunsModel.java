@@ -1,17 +1,20 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupDifference;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.trials.Completion;
-import fahrbahn.core.trials.RunRecord;
-import java.time.Clock;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Pool;
+import fahrbahn.core.trials.Run;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.collections.ObservableList;
 
@@ -20,23 +23,27 @@ public final class RunsModel extends StationModel {
     /** Ten out of ten is sure to three quarters; below half nobody should rely on it. */
     private static final double RELIABLE = 0.5;
 
-    private final SeasonModel season;
-    private final Clock clock;
+    private final Season season;
+    private final Supplier<Map<Constant, Double>> known;
 
-    public RunsModel(SeasonModel season, Clock clock) {
+    public RunsModel(Season season, Supplier<Map<Constant, Double>> known) {
         this.season = season;
-        this.clock = clock;
+        this.known = known;
         season.runs().addListener((InvalidationListener) o -> update());
         season.setupProperty().addListener(o -> update());
+        season.conditionsProperty().addListener(o -> update());
+        season.courseProperty().addListener(o -> update());
+        season.matProperty().addListener(o -> update());
+        season.handProperty().addListener(o -> update());
         update();
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
     /** Oldest first. */
-    public ObservableList<RunRecord> runs() {
+    public ObservableList<Run> runs() {
         return season.runs();
     }
 
@@ -46,55 +53,58 @@ public final class RunsModel extends StationModel {
      * @param timeS above 0, or NaN when nobody timed it
      */
     public void logTableRun(boolean completed, double timeS, String note) {
-        season.logRun(new RunRecord(
+        season.logRun(new Run(
                 UUID.randomUUID().toString(),
-                clock.instant(),
-                RunRecord.Source.TABLE,
-                "table",
-                season.setupOrGuess(),
-                new RunRecord.Outcome(completed, timeS, Double.NaN),
+                Run.Source.TABLE,
+                season.handProperty().get().robot(),
+                season.basisNow().withKnown(known.get()),
+                Outcome.of(completed, timeS),
                 note));
     }
 
     private void update() {
-        List<RunRecord> all = season.runs();
-        if (all.isEmpty()) {
-            say(
-                    Verdict.open(
-                            "No runs yet. Keep one from Drive with K, or after a run on the table press R (ran) or X (lost)."),
-                    Freshness.missing("no runs"));
-            return;
+        List<Run> all = season.runs();
+        say(
+                all.isEmpty()
+                        ? Verdict.open(
+                                "No runs yet. Keep one from Drive with K, or after a run on the table press R (ran) or X"
+                                        + " (lost).")
+                        : verdict(all, all.get(all.size() - 1)));
+    }
+
+    private Verdict verdict(List<Run> all, Run last) {
+        Pool pool = Pool.of(all, last.source(), season.basisNow());
+        String who = last.source() == Run.Source.TWIN ? "the twin" : "the robot";
+        if (pool.runs().isEmpty()) {
+            return Verdict.open("None of the " + Words.count(all.size(), "run", "runs") + " was made by " + who
+                    + " as things stand now" + apart(pool) + ". Run once more.");
         }
-        Setup now = season.setupOrGuess();
-        RunRecord last = all.get(all.size() - 1);
-        List<RunRecord> same = all.stream()
-                .filter(run -> run.source() == last.source())
-                .filter(run -> SetupDifference.between(run.setup(), now).isEmpty())
-                .toList();
-        String who = last.source() == RunRecord.Source.TWIN ? "the twin" : "the robot";
-        if (same.isEmpty()) {
-            say(
-                    Verdict.open("None of the " + Words.count(all.size(), "run", "runs") + " was made by " + who
-                            + " with the settings of now. Run once more."),
-                    Freshness.of(SetupDifference.between(last.setup(), now)));
-            return;
-        }
-        int completed =
-                (int) same.stream().filter(run -> run.outcome().completed()).count();
-        Completion sure = Completion.of(completed, same.size());
-        String sentence = "With the settings of now " + who + " completed " + completed + " of "
-                + Words.count(same.size(), "run", "runs") + ": the chance is between " + Words.percent(sure.low())
-                + " and "
-                + Words.percent(sure.high()) + " (95 % sure)."
-                + (last.source() == RunRecord.Source.TWIN
+        Completion sure = pool.completion();
+        String sentence = "As things stand now " + who + " completed " + sure.completed() + " of "
+                + Words.count(sure.runs(), "run", "runs") + ": the chance is between " + Words.percent(sure.low())
+                + " and " + Words.percent(sure.high()) + " (95 % sure)" + apart(pool) + "."
+                + (last.source() == Run.Source.TWIN
                         ? " These differ by sensor noise alone: the real robot's chance may well be lower."
                         : "");
-        Verdict verdict = sure.low() >= RELIABLE
-                ? Verdict.good(sentence)
-                : completed == same.size()
-                        ? Verdict.care(sentence + " Run " + moreRuns(same.size()) + " more to be sure of half.")
-                        : Verdict.care(sentence);
-        say(verdict, Freshness.FRESH);
+        if (sure.low() >= RELIABLE) {
+            return Verdict.good(sentence);
+        }
+        return sure.completed() == sure.runs()
+                ? Verdict.care(sentence + " Run " + moreRuns(sure.runs()) + " more to be sure of half.")
+                : Verdict.care(sentence);
+    }
+
+    /** What sets the other runs apart, the commonest first. */
+    private static String apart(Pool pool) {
+        if (pool.leftOut().isEmpty()) {
+            return "";
+        }
+        return "; left out for another "
+                + pool.leftOut().entrySet().stream()
+                        .sorted(Map.Entry.<Aspect, Integer>comparingByValue().reversed())
+                        .limit(3)
+                        .map(e -> e.getKey().word() + " " + e.getValue())
+                        .collect(Collectors.joining(", "));
     }
 
     /** Further completed runs until the lower end passes the mark. */

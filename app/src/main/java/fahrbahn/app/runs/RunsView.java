@@ -4,7 +4,7 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.trials.RunRecord;
+import fahrbahn.core.trials.Run;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -26,7 +26,7 @@ public final class RunsView {
             DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
 
     private final RunsModel model;
-    private final TableView<RunRecord> table = new TableView<>();
+    private final TableView<Run> table = new TableView<>();
     private final TextField time = new TextField();
     private final TextField note = new TextField();
     private final Label problem = Nodes.label("", "problem");
@@ -44,15 +44,15 @@ public final class RunsView {
         table.setPlaceholder(Nodes.label("No runs yet.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("when", 110, run -> TIME.format(run.at()));
-        column("who", 70, run -> run.source() == RunRecord.Source.TWIN ? "twin" : "robot");
-        column("where", 130, RunRecord::course);
+        column("who", 70, run -> run.source() == Run.Source.TWIN ? "twin" : "robot");
+        column("where", 130, run -> run.basis().table().name());
         column("outcome", 100, run -> run.outcome().completed() ? "completed" : "lost");
         column("time, s", 80, run -> measured(run.outcome().timeS()));
         column("RMS, mm", 80, run -> measured(run.outcome().rmsMm()));
-        column("Kp", 60, run -> Words.number(run.setup().law().kp()));
-        column("Kd", 60, run -> Words.number(run.setup().law().kd()));
-        column("base", 60, run -> Words.number(run.setup().law().baseCommand()));
-        column("note", 160, RunRecord::note);
+        column("Kp", 60, run -> Words.number(run.setting().setup().law().kp()));
+        column("Kd", 60, run -> Words.number(run.setting().setup().law().kd()));
+        column("base", 60, run -> Words.number(run.setting().setup().law().baseCommand()));
+        column("note", 160, Run::note);
         time.setId("runTime");
         time.setPromptText("time, s");
         time.setPrefColumnCount(6);
@@ -75,8 +75,8 @@ public final class RunsView {
         return new StationView(content, List.of(ran, lost), () -> {});
     }
 
-    private void column(String title, double width, Function<RunRecord, String> text) {
-        TableColumn<RunRecord, String> column = new TableColumn<>(title);
+    private void column(String title, double width, Function<Run, String> text) {
+        TableColumn<Run, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
         column.setPrefWidth(width);
         column.setSortable(false);
@@ -88,18 +88,11 @@ public final class RunsView {
     }
 
     private void log(boolean completed) {
-        String typed = time.getText().strip().replace(',', '.');
-        double timeS = Double.NaN;
-        if (!typed.isEmpty()) {
-            try {
-                timeS = Double.parseDouble(typed);
-            } catch (NumberFormatException notANumber) {
-                timeS = -1;
-            }
-            if (!(timeS > 0 && timeS < Double.POSITIVE_INFINITY)) {
-                problem.setText("The time is '" + typed + "'; it must be seconds above 0, or empty");
-                return;
-            }
+        String typed = time.getText().strip();
+        double timeS = typed.isEmpty() ? Double.NaN : Words.parse(typed).orElse(-1);
+        if (!typed.isEmpty() && !(timeS > 0)) {
+            problem.setText("The time is '" + typed + "'; it must be seconds above 0, or empty");
+            return;
         }
         problem.setText("");
         model.logTableRun(completed, timeS, note.getText().strip());
@@ -108,7 +101,7 @@ public final class RunsView {
     }
 
     private void refresh() {
-        List<RunRecord> newestFirst = new ArrayList<>(model.runs());
+        List<Run> newestFirst = new ArrayList<>(model.runs());
         Collections.reverse(newestFirst);
         table.getItems().setAll(newestFirst);
     }

@@ -2,11 +2,15 @@ package fahrbahn.app.season;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 
-/** What every station has: a verdict and a freshness. */
+/** What every station has: a verdict of its own, a freshness that the graph derives, and pages that can be asked for. */
 public abstract class StationModel {
     private final ReadOnlyObjectWrapper<Verdict> verdict = new ReadOnlyObjectWrapper<>(Verdict.open(""));
     private final ReadOnlyObjectWrapper<Freshness> freshness = new ReadOnlyObjectWrapper<>(Freshness.missing(""));
+    private final ReadOnlyStringWrapper page = new ReadOnlyStringWrapper("");
+    private Freshness derived = Freshness.missing("");
 
     public final ReadOnlyObjectProperty<Verdict> verdictProperty() {
         return verdict.getReadOnlyProperty();
@@ -16,8 +20,31 @@ public abstract class StationModel {
         return freshness.getReadOnlyProperty();
     }
 
-    protected final void say(Verdict newVerdict, Freshness newFreshness) {
+    /** The page that was asked for last; empty when none was. */
+    public final ReadOnlyStringProperty pageProperty() {
+        return page.getReadOnlyProperty();
+    }
+
+    /** Asks for a page by its title. */
+    public final void showPage(String title) {
+        page.set(""); // asked for again it is turned to again
+        page.set(title);
+    }
+
+    protected final void say(Verdict newVerdict) {
         verdict.set(newVerdict);
-        freshness.set(newFreshness);
+        freshness.set(earned());
+    }
+
+    /** Takes what the graph derived. */
+    public final void stands(Freshness newFreshness) {
+        derived = newFreshness;
+        freshness.set(earned());
+    }
+
+    /** No green tick beside a verdict that says stop. */
+    private Freshness earned() {
+        boolean tick = derived.mark() == Freshness.Mark.FRESH || derived.mark() == Freshness.Mark.GUESS;
+        return tick && verdict.get().tone() == Verdict.Tone.STOP ? Freshness.missing("the verdict says stop") : derived;
     }
 }

@@ -3,7 +3,7 @@ package fahrbahn.app.shell;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveModel.Phase;
-import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.link.BenchRobot;
@@ -32,7 +32,7 @@ final class LiveStrip extends HBox {
     private static final long SHOWN_EVERY_NS = 80_000_000;
 
     private final LiveModel live;
-    private final SeasonModel season;
+    private final Season season;
     private final Label state = Nodes.label("", "live-state");
     private final Label counts = Nodes.label("", "caption");
     private final HBox bars = Nodes.row();
@@ -49,7 +49,7 @@ final class LiveStrip extends HBox {
     private long shownNs;
     private double barWidth = WIDEST_BAR;
 
-    LiveStrip(LiveModel live, SeasonModel season, Consumer<String> told) {
+    LiveStrip(LiveModel live, Season season, Consumer<String> told) {
         this.live = live;
         this.season = season;
         this.told = told;

@@ -1,40 +1,52 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.club.ClubPage;
+import fahrbahn.app.club.ClubWords;
 import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.gains.GainsView;
+import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.levels.LevelsView;
 import fahrbahn.app.measure.MeasureView;
 import fahrbahn.app.robot.RobotView;
 import fahrbahn.app.runs.RunsView;
+import fahrbahn.app.season.Club.Sort;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.table.TableView;
+import fahrbahn.store.Ledger;
 import java.util.EnumMap;
 import java.util.Map;
+import javafx.animation.Animation;
 import javafx.animation.AnimationTimer;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** The frame of the window: road, verdict, the station's bench, the live strip; and the keys. */
 public final class MainWindow extends BorderPane {
     private static final PseudoClass DAY = PseudoClass.getPseudoClass("day");
+    private static final int MOST_STEPS_SHOWN = 20;
     private static final PseudoClass LARGE = PseudoClass.getPseudoClass("large");
 
     private final Workshop workshop;
+    private final Runnable leave;
     private final Road road;
     private final LiveStrip strip;
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
@@ -49,15 +61,24 @@ public final class MainWindow extends BorderPane {
         public void handle(long now) {
             workshop.live().drain();
             strip.frame();
-            views.get(here).frame().run();
+            if (!inClub) {
+                views.get(here).frame().run();
+            }
         }
     };
+    private final Timeline minutes = new Timeline(new KeyFrame(Duration.minutes(1), e -> minute()));
+    private final StationView club;
     private Station here = Station.ROBOT;
+    private boolean inClub;
 
-    public MainWindow(Workshop workshop) {
+    /** @param leave back to the start page */
+    public MainWindow(Workshop workshop, Runnable leave) {
         this.workshop = workshop;
+        this.leave = leave;
         getStyleClass().add("main-window");
         road = new Road(workshop, this::go);
+        club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
+        workshop.season().ledger().listen(kinds -> refreshHead());
         views.put(Station.ROBOT, RobotView.of(workshop.robot()));
         views.put(Station.TABLE, TableView.of(workshop.table()));
         views.put(Station.MEASURE, MeasureView.of(workshop.measure()));
@@ -84,26 +105,47 @@ public final class MainWindow extends BorderPane {
 
         VBox middle = new VBox(head, notice(), Nodes.grow(bench));
         BorderPane left = new BorderPane(road);
+        left.setTop(new HandHead(workshop, this::openClub));
         left.setBottom(foot());
         left.getStyleClass().add("road-side");
         setLeft(left);
         setCenter(middle);
         strip = new LiveStrip(workshop.live(), workshop.season(), workshop::tell);
         setBottom(strip);
-        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        KeyTaker.install(this, this::key);
+        minutes.setCycleCount(Animation.INDEFINITE);
         go(Station.ROBOT);
     }
 
     /** Begins to take in live readings and to move pictures. */
     public void start() {
         frames.start();
+        minutes.play();
     }
 
     public void stop() {
         frames.stop();
+        minutes.stop();
+    }
+
+    /** The club's list takes the bench until a station is gone to. */
+    public void openClub() {
+        inClub = true;
+        road.mark(null);
+        bench.getChildren().setAll(Nodes.grow(club.content()));
+        refreshHead();
+        setFocusTraversable(true);
+        requestFocus();
+    }
+
+    /** For a season that has just begun: first of all, what robot is it? */
+    public void begin() {
+        openClub();
+        take(KeyCode.A);
     }
 
     public void go(Station station) {
+        inClub = false;
         here = station;
         road.mark(station);
         Region content = views.get(station).content();
@@ -115,6 +157,10 @@ public final class MainWindow extends BorderPane {
     }
 
     private void refreshHead() {
+        if (inClub) {
+            refreshClubHead();
+            return;
+        }
         StationModel model = workshop.station(here);
         Verdict verdict = model.verdictProperty().get();
         Freshness fresh = model.freshnessProperty().get();
@@ -133,18 +179,27 @@ public final class MainWindow extends BorderPane {
         });
     }
 
-    /** Goes where the repair is; there already, does it. A page is turned to at once. */
+    private void minute() {
+        workshop.minute();
+    }
+
+    private void refreshClubHead() {
+        sentence.setText(ClubWords.inHand(workshop.club()));
+        freshness.setText("The club: one key each changes, adds, renames, copies or retires");
+        for (Verdict.Tone each : Verdict.Tone.values()) {
+            head.pseudoClassStateChanged(
+                    PseudoClass.getPseudoClass(each.word().replace(' ', '-')), each == Verdict.Tone.OPEN);
+        }
+        tone.setAccessibleText(Verdict.Tone.OPEN.word());
+        repair.setVisible(false);
+    }
+
+    /** Goes where the repair is and does it, or shows where the coach has to. */
     private void follow(Freshness.Repair way) {
-        boolean there = here == way.station();
-        if (!there) {
+        if (inClub || here != way.station()) {
             go(way.station());
         }
-        Node page = lookup("#" + Pages.tabId(way.press()));
-        if (page instanceof Button tab) {
-            tab.fire();
-        } else if (there) {
-            take(KeyCode.getKeyCode(way.press()));
-        }
+        way.act().run();
     }
 
     /** What went wrong last, until it is put away. */
@@ -167,10 +222,10 @@ public final class MainWindow extends BorderPane {
     private VBox foot() {
         Button undo = new Button("Undo");
         undo.setId("undo");
-        undo.setOnAction(e -> workshop.season().undo());
+        undo.setOnAction(e -> workshop.undo());
         Button redo = new Button("Redo");
         redo.setId("redo");
-        redo.setOnAction(e -> workshop.season().redo());
+        redo.setOnAction(e -> workshop.redo());
         Button day = new Button("Day");
         day.setId("day");
         day.setOnAction(e -> toggle(DAY));
@@ -178,40 +233,88 @@ public final class MainWindow extends BorderPane {
         large.setId("large");
         large.setOnAction(e -> toggle(LARGE));
         Label file = Nodes.label(workshop.season().path().getFileName().toString(), "caption");
-        VBox foot = Nodes.column(file, Nodes.row(undo, redo), Nodes.row(day, large));
+        Label turned = Nodes.label("", "caption");
+        turned.setId("turned");
+        turned.setMaxWidth(186);
+        turned.textProperty().bind(workshop.turnedProperty());
+        Tooltip whole = new Tooltip();
+        whole.textProperty().bind(workshop.turnedProperty());
+        turned.setTooltip(whole);
+        Button seasons = new Button("Seasons");
+        seasons.setId("seasons");
+        seasons.setOnAction(e -> leave.run());
+        VBox foot = Nodes.column(
+                Nodes.row(file, Nodes.spring(), seasons),
+                Nodes.row(undo, redo, steps()),
+                turned,
+                Nodes.row(day, large));
         foot.getStyleClass().add("foot");
         return foot;
+    }
+
+    /** The list of steps in words; choosing one takes back everything down to it. */
+    private MenuButton steps() {
+        MenuButton steps = new MenuButton("Steps");
+        steps.setId("steps");
+        steps.setOnShowing(e -> {
+            steps.getItems().clear();
+            int back = 0;
+            for (Ledger.Labelled step : workshop.season().ledger().undoable()) {
+                if (back++ == MOST_STEPS_SHOWN) {
+                    break;
+                }
+                int times = back;
+                MenuItem item = new MenuItem(step.label());
+                item.setOnAction(chosen -> {
+                    for (int i = 0; i < times; i++) {
+                        workshop.undo();
+                    }
+                });
+                steps.getItems().add(item);
+            }
+            if (steps.getItems().isEmpty()) {
+                steps.getItems().add(new MenuItem("Nothing to undo"));
+            }
+        });
+        steps.getItems().add(new MenuItem("")); // without an item it would not open
+        return steps;
     }
 
     private void toggle(PseudoClass state) {
         pseudoClassStateChanged(state, !getPseudoClassStates().contains(state));
     }
 
-    private void key(KeyEvent event) {
+    private boolean key(KeyEvent event) {
         if (event.isShortcutDown()) {
-            if (event.getCode() == KeyCode.Z) {
-                if (event.isShiftDown()) {
-                    workshop.season().redo();
-                } else {
-                    workshop.season().undo();
-                }
-                event.consume();
+            boolean turn = event.getCode() == KeyCode.Z;
+            if (turn && event.isShiftDown()) {
+                workshop.redo();
+            } else if (turn) {
+                workshop.undo();
             }
-            return;
+            return turn;
         }
         if (getScene().getFocusOwner() instanceof TextInputControl) {
-            if (event.getCode() == KeyCode.ESCAPE) {
+            boolean away = event.getCode() == KeyCode.ESCAPE;
+            if (away) {
                 requestFocus();
-                event.consume();
             }
-            return;
+            return away;
         }
-        if (take(event.getCode())) {
-            event.consume();
-        }
+        return take(event.getCode());
     }
 
     private boolean take(KeyCode code) {
+        for (Map.Entry<Sort, String> key : HandHead.KEYS.entrySet()) {
+            if (code.getName().equals(key.getValue())) {
+                workshop.club().takeNext(key.getKey());
+                return true;
+            }
+        }
+        if (code == KeyCode.DIGIT0) {
+            openClub();
+            return true;
+        }
         if (code.isDigitKey()) {
             int number = code.ordinal() - KeyCode.DIGIT0.ordinal();
             if (number >= 1 && number <= Station.values().length) {
@@ -224,6 +327,7 @@ public final class MainWindow extends BorderPane {
             go(here.next());
             return true;
         }
-        return views.get(here).actions().stream().anyMatch(action -> action.take(code));
+        StationView shown = inClub ? club : views.get(here);
+        return shown.actions().stream().anyMatch(action -> action.take(code));
     }
 }

@@ -24,8 +24,8 @@ import javafx.scene.shape.Path;
 /** The road down the left side: a winding line with a stop for each station, its state by shape and word. */
 final class Road extends Pane {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
-    private static final double TOP = 86;
-    private static final double BETWEEN = 64;
+    private static final double TOP = 40;
+    private static final double BETWEEN = 62;
     private static final double MIDDLE = 40;
     private static final double SWING = 9;
 
@@ -35,9 +35,7 @@ final class Road extends Pane {
         getStyleClass().add("road");
         setPrefWidth(206);
         setMinWidth(206);
-        Label name = Nodes.label("Fahrbahn", "wordmark");
-        name.relocate(18, 16);
-        getChildren().addAll(winding("road-kerb"), winding("road-asphalt"), winding("road-middle"), name);
+        getChildren().addAll(winding("road-kerb"), winding("road-asphalt"), winding("road-middle"));
         for (Station station : Station.values()) {
             Button stop = stop(workshop, station);
             stop.setOnAction(e -> go.accept(station));
@@ -90,12 +88,12 @@ final class Road extends Pane {
         Tooltip why = new Tooltip();
         Runnable refresh = () -> {
             Freshness freshness = workshop.station(station).freshnessProperty().get();
-            boolean stale = freshness.mark() == Freshness.Mark.STALE;
+            boolean stale = freshness.mark() == Freshness.Mark.STALE || freshness.mark() == Freshness.Mark.GUESS;
             state.setText(freshness.mark().word() + (stale ? ": " + freshness.reason() : ""));
             why.setText(freshness.reason());
             stop.setTooltip(freshness.reason().isEmpty() ? null : why);
             for (Freshness.Mark mark : Freshness.Mark.values()) {
-                stop.pseudoClassStateChanged(PseudoClass.getPseudoClass(mark.word()), mark == freshness.mark());
+                stop.pseudoClassStateChanged(PseudoClass.getPseudoClass(mark.style()), mark == freshness.mark());
             }
             stop.setAccessibleText(station.title() + ", " + freshness.mark().word() + " " + freshness.reason());
         };

@@ -1,5 +1,6 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.levels.LevelsModel;
@@ -8,16 +9,24 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.robot.BenchModel;
 import fahrbahn.app.robot.RobotModel;
 import fahrbahn.app.runs.RunsModel;
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.SeasonModel;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Judge;
+import fahrbahn.app.season.OpenSeason;
+import fahrbahn.app.season.Saving;
+import fahrbahn.app.season.Season;
+import fahrbahn.app.season.Standing;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.table.TableModel;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.app.words.Words;
+import fahrbahn.app.work.Errands;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.table.Ground;
 import java.time.Clock;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -25,7 +34,9 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 /** Everything the window works on: one season, one robot link, one model per station, and the notice line. */
 public final class Workshop {
     private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
-    private final SeasonModel season;
+    private final ReadOnlyStringWrapper turned = new ReadOnlyStringWrapper("");
+    private final Season season;
+    private final Saving saving;
     private final LiveModel live;
     private final RobotModel robot;
     private final TableModel table;
@@ -34,26 +45,27 @@ public final class Workshop {
     private final GainsModel gains;
     private final DriveModel drive;
     private final RunsModel runs;
+    private final ClubModel club;
+    private final Judge judge;
     private final Map<Station, StationModel> stations = new EnumMap<>(Station.class);
 
     /**
-     * @param writer runs one task after the other, for the season file
      * @param worker for computations
      * @param interfaceThread where results are shown
-     * @throws BadFileException when a document of the season cannot be read
      */
-    public Workshop(SeasonFile file, Executor writer, Executor worker, Executor interfaceThread, Clock clock)
-            throws BadFileException {
-        Background background = new Background(worker, interfaceThread, this::tell);
-        season = new SeasonModel(file, writer, interfaceThread, this::tell);
+    public Workshop(OpenSeason open, Executor worker, Executor interfaceThread, Clock clock) {
+        Errands errands = new Errands(worker, interfaceThread, this::tell);
+        saving = open.saving();
+        season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
-        measure = new MeasureModel(season, live, clock, background, this::tell);
-        robot = new RobotModel(season, background, new BenchModel(season, measure, clock, this::tell), this::tell);
-        table = new TableModel(season, background, this::tell);
+        measure = new MeasureModel(season, live, clock, errands, this::tell);
+        robot = new RobotModel(season, errands, new BenchModel(season, measure, this::tell), this::tell);
+        table = new TableModel(season, errands);
         levels = new LevelsModel(season, measure);
-        gains = new GainsModel(season, background);
-        drive = new DriveModel(season, gains, background, clock);
-        runs = new RunsModel(season, clock);
+        gains = new GainsModel(season, errands, robot::known);
+        drive = new DriveModel(season, errands, this::ground, robot::known);
+        runs = new RunsModel(season, robot::known);
+        club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);
         stations.put(Station.MEASURE, measure);
@@ -61,6 +73,80 @@ public final class Workshop {
         stations.put(Station.GAINS, gains);
         stations.put(Station.DRIVE, drive);
         stations.put(Station.RUNS, runs);
+        judge = new Judge(this::standing, new ShortestRepairs(this), errands, this::stands);
+        watch();
+        judge.judge();
+        tellWhatWasLeftOut(open.ledger().leftOut());
+    }
+
+    private void watch() {
+        season.ledger().listen(kinds -> judge.judge());
+        season.ledger().listen(kinds -> drive.takeTable());
+        table.mat().pictureProperty().addListener(o -> drive.takeTable());
+        robot.constantsProperty().addListener(o -> judge.judge());
+        drive.driveProperty().addListener(o -> judge.judge());
+        drive.oddsProperty().addListener(o -> judge.judge());
+        drive.laidProperty().addListener(o -> judge.judge());
+        saving.unsavedProperty().addListener(o -> tellSaving());
+    }
+
+    private void tellSaving() {
+        int unsaved = saving.unsavedProperty().get();
+        tell(
+                unsaved == 0
+                        ? "Everything is saved again."
+                        : Words.count(unsaved, "change is", "changes are") + " not saved: " + saving.why()
+                                + ". It is tried again with the next change and every minute.");
+    }
+
+    private void tellWhatWasLeftOut(List<String> leftOut) {
+        if (!leftOut.isEmpty()) {
+            tell("Left out, for this version cannot read it: " + leftOut.get(0)
+                    + (leftOut.size() > 1 ? ", and " + (leftOut.size() - 1) + " more" : "")
+                    + ". It is in the file as it was.");
+        }
+    }
+
+    /** What the twin can ride of the table in hand; empty while it is not ready. */
+    private Optional<Ground> ground() {
+        if (season.matProperty().get().isPresent()) {
+            return table.mat().ground().map(g -> g);
+        }
+        return table.draftProperty().get().problem().isEmpty()
+                ? Optional.of(table.draftProperty().get().course())
+                : Optional.empty();
+    }
+
+    private Standing standing() {
+        return new Standing(
+                season.basisNow().withKnown(robot.known()),
+                season.setupProperty().get().isPresent(),
+                List.copyOf(season.facts().values()),
+                robot.constantsProperty().get(),
+                table.problem(),
+                season.courseProperty().get().isPresent()
+                        || season.matProperty().get().isPresent(),
+                table.tightestRadiusMm(),
+                measure.latest(Capture.DARK),
+                measure.latest(Capture.LIGHT),
+                levels.onRobot(),
+                season.chosenProperty().get(),
+                drive.basis(),
+                drive.laidProperty().get().map(DriveModel.Laid::print).orElseGet(season::tableNow),
+                List.copyOf(season.runs()),
+                season.club()::venueName);
+    }
+
+    private void stands(Map<Station, Freshness> found) {
+        found.forEach((station, freshness) -> stations.get(station).stands(freshness));
+    }
+
+    /** Once a minute: results age, and what could not be saved is tried again. */
+    public void minute() {
+        judge.judge();
+        if (saving.unsavedProperty().get() > 0) {
+            season.ledger().retry();
+        }
     }
 
     /** What went wrong last and what to do about it; empty when the coach has put it away. */
@@ -72,11 +158,26 @@ public final class Workshop {
         notice.set(words);
     }
 
+    /** Which step was undone or redone last; empty at first. */
+    public ReadOnlyStringProperty turnedProperty() {
+        return turned.getReadOnlyProperty();
+    }
+
+    /** Takes back the latest step and says which. */
+    public void undo() {
+        turned.set(season.undo().map(label -> "Undone: " + label).orElse("Nothing to undo"));
+    }
+
+    /** Makes the step last taken back again and says which. */
+    public void redo() {
+        turned.set(season.redo().map(label -> "Done again: " + label).orElse("Nothing to do again"));
+    }
+
     public StationModel station(Station station) {
         return stations.get(station);
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -110,6 +211,10 @@ public final class Workshop {
 
     public RunsModel runs() {
         return runs;
+    }
+
+    public ClubModel club() {
+        return club;
     }
 
     public void close() {

@@ -1,6 +1,9 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.chart.Ink;
+import fahrbahn.app.kit.Pictures;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.Picture;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Outline;
@@ -20,7 +23,7 @@ final class LookCanvas extends TableCanvas {
     private final Ink robot = ink("ink-stop");
     private final Ink spot = ink("ink-left");
     private Image image;
-    private MatModel.Imported imageOf;
+    private Picture imageOf;
 
     LookCanvas(LookModel model) {
         super("The table with the robot on it; drag it, or move it with the arrow keys");
@@ -56,28 +59,31 @@ final class LookCanvas extends TableCanvas {
         }
     }
 
-    private Optional<MatModel.Imported> mat() {
-        return model.onMat() ? model.mat().importedProperty().get() : Optional.empty();
+    private Optional<MatSheet> mat() {
+        return model.mat().sheetProperty().get();
     }
 
     @Override
     double tableWidthMm() {
-        return mat().map(MatModel.Imported::widthMm).orElse(model.draft().widthMm());
+        return mat().map(MatSheet::widthMm).orElse(model.draft().widthMm());
     }
 
     @Override
     double tableHeightMm() {
-        return mat().map(MatModel.Imported::heightMm).orElse(model.draft().heightMm());
+        return mat().map(MatSheet::heightMm).orElse(model.draft().heightMm());
     }
 
     @Override
     protected void paint(GraphicsContext g) {
         if (mat().isPresent()) {
-            if (imageOf == null || imageOf.picture() != mat().get().picture()) {
-                imageOf = mat().get();
-                image = MatCanvas.image(imageOf.picture());
+            Optional<Picture> picture = model.mat().pictureProperty().get();
+            if (picture.isPresent() && imageOf != picture.get()) {
+                imageOf = picture.get();
+                image = Pictures.image(imageOf);
             }
-            g.drawImage(image, px(0), py(tableHeightMm()), scale() * tableWidthMm(), scale() * tableHeightMm());
+            if (picture.isPresent()) {
+                g.drawImage(image, px(0), py(tableHeightMm()), scale() * tableWidthMm(), scale() * tableHeightMm());
+            }
         } else {
             double width = model.setup().line().widthMm();
             painter.paint(g, tableWidthMm(), tableHeightMm(), Outline.of(model.draft(), width));

@@ -1,12 +1,14 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.core.check.BadValueException;
+import fahrbahn.app.season.Season;
+import fahrbahn.app.work.Ending;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Pose;
+import fahrbahn.core.table.TableTop;
 import fahrbahn.core.twin.Lookout;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -17,22 +19,19 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** A robot put anywhere on the table, and what its sensors read there. */
 public final class LookModel {
-    private final SeasonModel season;
+    private final Season season;
     private final ReadOnlyObjectProperty<Draft> draft;
     private final MatModel mat;
-    private final Background.Slot slot;
+    private final Errand<Lookout> errand;
     private final ReadOnlyObjectWrapper<Optional<Lookout>> lookout = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Pose> pose = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
-    private boolean onMat;
 
-    private record Attempt(Optional<Lookout> lookout, String problem) {}
-
-    LookModel(SeasonModel season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, Background background) {
+    LookModel(Season season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, Errands errands) {
         this.season = season;
         this.draft = draft;
         this.mat = mat;
-        this.slot = background.new Slot();
+        this.errand = errands.errand("Painting the table");
         pose.set(draft.get().start());
     }
 
@@ -59,18 +58,8 @@ public final class LookModel {
         return mat;
     }
 
-    public boolean onMat() {
-        return onMat;
-    }
-
     public Setup setup() {
         return season.setupOrGuess();
-    }
-
-    /** Puts the robot on the mat, or back on the course. */
-    public void putOn(boolean newOnMat) {
-        onMat = newOnMat;
-        look();
     }
 
     public void place(Pose newPose) {
@@ -79,49 +68,36 @@ public final class LookModel {
 
     /** Puts it on the line's beginning. */
     public void toStart() {
-        place(
-                onMat
-                        ? mat.tracedProperty()
-                                .get()
-                                .map(t -> t.points().get(0))
-                                .orElse(new Pose(
-                                        mat.importedProperty()
-                                                .get()
-                                                .map(m -> m.widthMm() / 2)
-                                                .orElse(0.0),
-                                        0,
-                                        Math.PI / 2))
-                        : draft.get().start());
+        place(season.matProperty()
+                .get()
+                .map(sheet -> sheet.traced()
+                        .map(line -> line.points().get(0))
+                        .orElse(new Pose(sheet.widthMm() / 2, 0, Math.PI / 2)))
+                .orElseGet(() -> draft.get().start()));
     }
 
-    /** Paints the table anew for the robot as it is. */
+    /** Paints the table in hand anew for the robot as it is. */
     public void look() {
         Setup setup = season.setupOrGuess();
-        Supplier<Lookout> paint;
-        if (onMat) {
+        Supplier<TableTop> top = () -> draft.get().course();
+        if (season.matProperty().get().isPresent()) {
             Optional<Mat> picked = mat.mat();
             if (picked.isEmpty()) {
-                show(new Attempt(Optional.empty(), "Import a mat first, and point at its line and ground."));
+                show(Optional.empty(), "Point at the mat's line and ground first, on the page Mat.");
                 return;
             }
-            paint = () -> Lookout.on(picked.get().raster(), setup);
-        } else {
-            Draft laid = draft.get();
-            paint = () -> Lookout.on(laid.course(), setup);
+            top = picked::get;
         }
-        slot.run("Painting the table", () -> attempt(paint), this::show);
+        Supplier<TableTop> on = top;
+        errand.runToEnd(
+                job -> Lookout.on(on.get(), setup),
+                ending -> show(
+                        ending instanceof Ending.Done<Lookout> done ? Optional.of(done.result()) : Optional.empty(),
+                        Ending.words(ending)));
     }
 
-    private static Attempt attempt(Supplier<Lookout> paint) {
-        try {
-            return new Attempt(Optional.of(paint.get()), "");
-        } catch (BadValueException cannot) {
-            return new Attempt(Optional.empty(), cannot.getMessage() + ".");
-        }
-    }
-
-    private void show(Attempt attempt) {
-        lookout.set(attempt.lookout());
-        problem.set(attempt.problem());
+    private void show(Optional<Lookout> newLookout, String newProblem) {
+        lookout.set(newLookout);
+        problem.set(newProblem);
     }
 }

@@ -8,6 +8,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.table.Pose;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
@@ -26,15 +27,13 @@ final class LookPage {
     }
 
     Pages.Page page() {
-        Action course = new Action("lookOnCourse", "On the course", KeyCode.C, () -> put(false));
-        Action mat = new Action("lookOnMat", "On the mat", KeyCode.M, () -> put(true));
         Action start = new Action("lookStart", "To the start", KeyCode.S, model::toStart);
         readings.getStyleClass().add("table");
         where.setId("lookWhere");
         where.setWrapText(true);
         VBox left = Nodes.panel(
                 "Where it stands: drag it; arrow keys roll it on and turn it",
-                Nodes.row(course.button(), mat.button(), start.button()),
+                Nodes.row(start.button()),
                 Nodes.grow(canvas));
         VBox right = Nodes.panel("What it reads there", where, readings);
         right.setMinWidth(300);
@@ -45,16 +44,12 @@ final class LookPage {
         VBox content = Nodes.column(Nodes.grow(Nodes.row(Nodes.grow(left), right)));
         content.sceneProperty().addListener((o, before, now) -> {
             if (now != null) {
-                model.look(); // the course or the robot may have changed since
+                model.look(); // the table or the robot may have changed since
+                model.toStart();
+                Platform.runLater(canvas::requestFocus);
             }
         });
-        return new Pages.Page("Read", content, List.of(course, mat, start));
-    }
-
-    private void put(boolean onMat) {
-        model.putOn(onMat);
-        model.toStart();
-        canvas.requestFocus();
+        return new Pages.Page("Read", content, List.of(start));
     }
 
     private void refresh() {

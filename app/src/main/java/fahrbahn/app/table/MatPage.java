@@ -5,6 +5,7 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.mat.MatSheet;
 import java.io.File;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +22,10 @@ import javafx.stage.FileChooser;
 
 /** A mat from a picture: its size, its colours, its line. */
 final class MatPage {
+    private static final String NONE =
+            "Import a picture of a mat: it becomes a table of its own. Then point at its line, at the ground beside it, and at the"
+                    + " line where to begin.";
+
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     /** What a click on the mat does. */
@@ -62,6 +67,7 @@ final class MatPage {
     Pages.Page page() {
         Action open = new Action("importMat", "Import a mat (PNG, JPEG, SVG, PDF)", KeyCode.I, this::choose);
         Action use = new Action("useMatRadius", "Set the robot up for its tightest bend", KeyCode.U, model::useRadius);
+        Action point = new Action("pointHere", "Point here", KeyCode.P, canvas::pointHere);
         Action stop = new Action("stopMat", "Stop", KeyCode.S, model::cancel);
         ProgressIndicator busy = new ProgressIndicator();
         busy.setPrefSize(26, 26);
@@ -80,15 +86,21 @@ final class MatPage {
         VBox panel = Nodes.panel(
                 "The mat",
                 Nodes.row(open.button(), width, size, Nodes.spring(), busy, stop.button()),
-                Nodes.row(Nodes.label("A click points at", "caption"), modes, lineSwatch, groundSwatch),
+                Nodes.row(
+                        Nodes.label("Pointing at", "caption"),
+                        modes,
+                        lineSwatch,
+                        groundSwatch,
+                        point.button(),
+                        Nodes.label("arrows move the cross-hair, with Shift in leaps", "caption")),
                 Nodes.grow(canvas),
                 found,
                 Nodes.row(use.button()));
-        model.importedProperty().addListener(o -> refresh());
-        model.tracedProperty().addListener(o -> refresh());
+        model.sheetProperty().addListener(o -> refresh());
+        model.pictureProperty().addListener(o -> refresh());
         point(Pointing.LINE);
         refresh();
-        return new Pages.Page("Mat", Nodes.column(Nodes.grow(panel)), List.of(open, use, stop));
+        return new Pages.Page("Mat", Nodes.column(Nodes.grow(panel)), List.of(open, use, point, stop));
     }
 
     private void point(Pointing each) {
@@ -120,29 +132,18 @@ final class MatPage {
     }
 
     private void refresh() {
-        Optional<MatModel.Imported> mat = model.importedProperty().get();
+        Optional<MatSheet> mat = model.sheetProperty().get();
         width.setDisable(mat.isEmpty());
         mat.ifPresent(m -> width.show(Math.round(m.widthMm() * 100) / 100.0));
         size.setText(mat.map(m -> "x " + Words.millimetres(m.heightMm()) + ", "
-                        + Words.number(m.widthMm() / m.picture().columns(), 2) + " mm a pixel"
+                        + Words.number(m.pixelMm(), 2) + " mm a pixel"
                         + (m.sized() ? "" : ": the picture says no size, type it"))
                 .orElse(""));
-        paint(lineSwatch, mat.flatMap(MatModel.Imported::line), "line");
-        paint(groundSwatch, mat.flatMap(MatModel.Imported::ground), "ground");
-        found.setText(model.tracedProperty().get().map(MatModel::words).orElse(hint(mat)));
+        paint(lineSwatch, mat.flatMap(MatSheet::lineRgb), "line");
+        paint(groundSwatch, mat.flatMap(MatSheet::groundRgb), "ground");
+        found.setText(mat.map(m -> m.traced().map(MatWords::of).orElse(MatWords.hint(m)))
+                .orElse(NONE));
         canvas.requestLayout();
-    }
-
-    private static String hint(Optional<MatModel.Imported> mat) {
-        if (mat.isEmpty()) {
-            return "Import a picture of the mat. Then click on its line, on the ground beside it, and on the line where to begin.";
-        }
-        if (mat.get().line().isEmpty()) {
-            return "Click on the line: its colour tells it from the ground.";
-        }
-        return mat.get().ground().isEmpty()
-                ? "Click on the ground beside the line."
-                : "Click on the line where to begin: it is followed from there.";
     }
 
     private static void paint(Region swatch, Optional<Integer> rgb, String word) {

@@ -1,13 +1,14 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.season.Background;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.SeasonModel;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.Traced;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.table.Course;
@@ -15,13 +16,10 @@ import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
-import fahrbahn.store.BadFileException;
 import fahrbahn.store.CourseJson;
 import fahrbahn.store.CourseSvg;
-import java.io.IOException;
-import java.nio.file.Files;
+import fahrbahn.store.Export;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -34,27 +32,30 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The course on the table while it is laid: its parts, the one in hand, and what it amounts to. */
 public final class TableModel extends StationModel {
-    private final SeasonModel season;
-    private final Background background;
+    private final Season season;
+    private final Errand<String> saveErrand;
+    private final Errand<Draft> openErrand;
     private final Consumer<String> told;
     private final MatModel mat;
     private final LookModel look;
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper(-1);
     private final ReadOnlyObjectWrapper<Draft> draft = new ReadOnlyObjectWrapper<>();
 
-    public TableModel(SeasonModel season, Background background, Consumer<String> told) {
+    public TableModel(Season season, Errands errands) {
         this.season = season;
-        this.background = background;
-        this.told = told;
-        this.mat = new MatModel(season, background, told);
+        this.told = errands.tell();
+        this.saveErrand = errands.errand("Saving the course");
+        this.openErrand = errands.errand("Opening the course");
+        this.mat = new MatModel(season, errands);
         season.courseProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> judge());
-        mat.tracedProperty().addListener(o -> judge());
+        season.matProperty().addListener(o -> update());
+        season.handProperty().addListener(o -> update());
         update();
-        this.look = new LookModel(season, draftProperty(), mat, background);
+        this.look = new LookModel(season, draftProperty(), mat, errands);
     }
 
-    public SeasonModel season() {
+    public Season season() {
         return season;
     }
 
@@ -114,14 +115,13 @@ public final class TableModel extends StationModel {
         }
     }
 
-    /** Begins with another course, or an empty table. */
+    /** A table of its own with another course, in hand. */
     public void begin(Draft other) {
-        if (change(d -> other)) {
-            choose(other.parts().size() - 1);
-        }
+        season.club().addTable(other);
+        choose(other.parts().size() - 1);
     }
 
-    /** An empty table of the size there is. */
+    /** An empty table of its own, of the size there is. */
     public void clear() {
         begin(draft.get().withParts(List.of()).withClosed(false).withName("My course"));
     }
@@ -140,7 +140,12 @@ public final class TableModel extends StationModel {
     /** Changes the draft; what it refuses is told. @return false when refused */
     public boolean change(UnaryOperator<Draft> change) {
         try {
-            season.lay(change.apply(draft.get()));
+            Draft changed = change.apply(draft.get());
+            if (season.matProperty().get().isPresent()) {
+                begin(changed.withName("My course")); // a mat has its line printed: what is laid is another table
+            } else {
+                season.lay(changed);
+            }
             return true;
         } catch (BadValueException refused) {
             told.accept(refused.getMessage() + ".");
@@ -158,7 +163,7 @@ public final class TableModel extends StationModel {
         useRadius(season, told, Math.floor(radius * 10 + 1e-6) / 10);
     }
 
-    static void useRadius(SeasonModel season, Consumer<String> told, double radiusMm) {
+    static void useRadius(Season season, Consumer<String> told, double radiusMm) {
         try {
             season.changeSetup(
                     s -> s.withLine(new Line(s.line().widthMm(), s.line().polarity(), radiusMm)));
@@ -172,19 +177,10 @@ public final class TableModel extends StationModel {
         Draft saved = draft.get();
         double width = season.setupOrGuess().line().widthMm();
         boolean dark = season.setupOrGuess().line().polarity() == Polarity.DARK_ON_LIGHT;
-        background.run(
-                "Saving " + file.getFileName(),
-                () -> {
-                    try {
-                        // Whole or not at all: what was there before is only replaced by what is complete.
-                        Path beside = file.resolveSibling(file.getFileName() + ".part");
-                        Files.writeString(
-                                beside, svg(file) ? CourseSvg.write(saved, width, dark) : CourseJson.write(saved));
-                        Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
-                        return "Saved as " + file.getFileName() + ".";
-                    } catch (IOException cannot) {
-                        return file + " cannot be written (" + cannot.getMessage() + "). Choose another folder.";
-                    }
+        saveErrand.run(
+                job -> {
+                    Export.text(file, svg(file) ? CourseSvg.write(saved, width, dark) : CourseJson.write(saved));
+                    return "Saved as " + file.getFileName() + ".";
                 },
                 told);
     }
@@ -193,47 +189,54 @@ public final class TableModel extends StationModel {
         return file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".svg");
     }
 
-    /** What reading a file came to. @param problem empty when there is none */
-    private record Opened(Optional<Draft> draft, String problem) {}
-
     /** Opens a course saved as JSON or SVG. */
     public void open(Path file) {
-        background.run(
-                "Opening " + file.getFileName(),
-                () -> {
-                    try {
-                        return new Opened(
-                                Optional.of(svg(file) ? CourseSvg.read(file) : CourseJson.readDraft(file)), "");
-                    } catch (BadFileException bad) {
-                        return new Opened(Optional.empty(), bad.getMessage() + ".");
-                    }
-                },
-                opened -> {
-                    opened.draft().ifPresent(this::begin);
-                    if (!opened.problem().isEmpty()) {
-                        told.accept(opened.problem());
-                    }
-                });
+        openErrand.run(job -> svg(file) ? CourseSvg.read(file) : CourseJson.readDraft(file), this::begin);
     }
 
     private void update() {
-        draft.set(season.courseProperty().get().orElseGet(() -> Draft.of(DemoCourses.workshopLoop())));
+        draft.set(season.matProperty()
+                .get()
+                .map(sheet -> Draft.of(DemoCourses.workshopLoop())
+                        .withTable(sheet.widthMm(), sheet.heightMm())
+                        .withParts(List.of())
+                        .withClosed(false))
+                .orElseGet(season::courseOrLoop));
         choose(chosen.get());
         judge();
     }
 
+    /** What keeps the table in hand from being ready, in words; empty when it is. */
+    public String problem() {
+        Optional<MatSheet> sheet = season.matProperty().get();
+        if (sheet.isPresent()) {
+            return sheet.get().traced().isEmpty() ? "its line has not been followed" : "";
+        }
+        CourseFigures f = figures();
+        boolean straight = Double.isInfinite(f.tightestRadiusMm()) && f.corners() == 0;
+        return draft.get().problem().isPresent() ? "not finished" : straight ? "one straight, without a bend" : "";
+    }
+
+    /** Tightest bend of the table in hand, mm; infinite without one. */
+    public double tightestRadiusMm() {
+        return season.matProperty()
+                .get()
+                .map(sheet -> sheet.traced().map(Traced::tightestRadiusMm).orElse(Double.POSITIVE_INFINITY))
+                .orElseGet(() -> figures().tightestRadiusMm());
+    }
+
     private void judge() {
+        Optional<MatSheet> sheet = season.matProperty().get();
+        if (sheet.isPresent()) {
+            say(MatWords.verdict(sheet.get(), season.setupOrGuess().line().widthMm()));
+            return;
+        }
         CourseFigures f = figures();
         Draft on = draft.get();
         Optional<String> problem = on.problem();
-        Freshness freshness = season.courseProperty().get().isEmpty()
-                ? Freshness.missing("no course of your own")
-                : problem.isPresent() ? Freshness.missing("not finished") : radiusFreshness(f);
         if (on.parts().isEmpty()) {
-            say(
-                    Verdict.open("An empty table of " + Words.number(on.widthMm()) + " x " + Words.number(on.heightMm())
-                            + " mm. Press S to lay a straight, B a bend, or begin with one of the courses."),
-                    freshness);
+            say(Verdict.open("An empty table of " + Words.number(on.widthMm()) + " x " + Words.number(on.heightMm())
+                    + " mm. Press S to lay a straight, B a bend, or begin with one of the courses."));
             return;
         }
         String amounts = on.name() + ": " + Words.number(f.lengthMm() / 1000) + " m long, "
@@ -247,18 +250,9 @@ public final class TableModel extends StationModel {
                                 + Words.millimetres(f.longestGapMm()))
                 + (f.corners() == 0 ? "" : ", " + Words.count(f.corners(), "corner", "corners")) + ".";
         if (problem.isPresent()) {
-            say(Verdict.care(amounts + " " + problem.get() + "."), freshness);
+            say(Verdict.care(amounts + " " + problem.get() + "."));
         } else {
-            say(Verdict.good(amounts + " Go on to Measure."), freshness);
+            say(Verdict.good(amounts + " Go on to Measure."));
         }
-    }
-
-    private Freshness radiusFreshness(CourseFigures f) {
-        double set = season.setupOrGuess().line().tightestRadiusMm();
-        return f.tightestRadiusMm() < set - 0.1
-                ? Freshness.stale("the robot is set up for bends of " + Words.millimetres(set) + ", the course has "
-                                + Words.millimetres(f.tightestRadiusMm()))
-                        .repairedBy("set the robot up for this course: U", Station.TABLE, "U")
-                : Freshness.FRESH;
     }
 }

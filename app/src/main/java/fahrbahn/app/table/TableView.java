@@ -11,6 +11,6 @@ public final class TableView {
     public static StationView of(TableModel model) {
         return new Pages(List.of(
                         new LayPage(model).page(), new MatPage(model.mat()).page(), new LookPage(model.look()).page()))
-                .view();
+                .view(model.pageProperty());
     }
 }

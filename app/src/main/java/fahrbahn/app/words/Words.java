@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /** Numbers as a coach reads them: a decimal point, as many digits as mean something, no exponent. */
 public final class Words {
@@ -44,6 +45,16 @@ public final class Words {
         return value == Math.rint(value) && Math.abs(value) < 1e15
                 ? String.format(Locale.ROOT, "%.0f", value)
                 : BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+
+    /** A number as a coach types it, with a decimal point or comma; empty when it is none. */
+    public static OptionalDouble parse(String typed) {
+        try {
+            double value = Double.parseDouble(typed.strip().replace(',', '.'));
+            return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+        } catch (NumberFormatException notANumber) {
+            return OptionalDouble.empty();
+        }
     }
 
     public static String millimetres(double mm) {

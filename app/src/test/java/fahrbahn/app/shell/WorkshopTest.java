@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
@@ -51,7 +52,7 @@ class WorkshopTest {
     @BeforeEach
     void open() throws Exception {
         SeasonFile file = SeasonFile.create(folder.resolve("s.fahrbahn"), clock);
-        shop = new Workshop(file, Runnable::run, Runnable::run, Runnable::run, clock);
+        shop = new Workshop(OpenSeason.read(file, Runnable::run, Runnable::run), Runnable::run, Runnable::run, clock);
     }
 
     private Capture capture(String surface, double... pattern) {
@@ -86,9 +87,9 @@ class WorkshopTest {
         shop.season().addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
         assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.FRESH);
         clock.now = clock.now.plus(Duration.ofHours(20));
-        shop.season().changeSetup(setup -> setup);
+        shop.minute();
         assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.STALE);
-        assertThat(shop.measure().freshnessProperty().get().reason()).isEqualTo("captured 20 hours ago");
+        assertThat(shop.measure().freshnessProperty().get().reason()).isEqualTo("it is 20 hours old");
     }
 
     @Test
@@ -118,7 +119,7 @@ class WorkshopTest {
         assertThat(shop.drive().runningProperty().get()).isFalse();
         assertThat(shop.drive().progress()).isEqualTo(1);
         assertThat(verdict(Station.DRIVE).sentence()).contains(" of 200 runs complete, a chance of ");
-        assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.FRESH);
+        assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.GUESS);
         shop.gains().choose(0.0005, 0, 1);
         assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.STALE);
         shop.drive().runMany();
@@ -137,7 +138,8 @@ class WorkshopTest {
     void stoppedWorkIsNeverShown() throws Exception {
         List<Runnable> waiting = new ArrayList<>();
         SeasonFile file = SeasonFile.create(folder.resolve("t.fahrbahn"), clock);
-        Workshop slow = new Workshop(file, Runnable::run, waiting::add, Runnable::run, clock);
+        Workshop slow =
+                new Workshop(OpenSeason.read(file, Runnable::run, Runnable::run), waiting::add, Runnable::run, clock);
         waiting.clear();
         slow.drive().runMany();
         assertThat(slow.drive().runningProperty().get()).isTrue();

@@ -27,6 +27,11 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
         public boolean open() {
             return wiggleKp.isPresent() && wiggleKp.get() > bendKp;
         }
+
+        /** As far from one border as from the other, counted in factors; NaN where the lane is not open. */
+        public double middleKp() {
+            return open() ? Math.sqrt(wiggleKp.get() * bendKp) : Double.NaN;
+        }
     }
 
     public Lane {

@@ -6,6 +6,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -59,6 +60,9 @@ public final class LineFollower {
             Pose end = lastNarrow;
             reset();
             closed = march(end.turned(Math.PI));
+            if (!closed && away(points.get(points.size() - 1), start) < away(points.get(0), start)) {
+                reverse();
+            }
         }
         Bends bends = Bends.of(points, breaks, widthMm, closed);
         double length = 0;
@@ -66,6 +70,20 @@ public final class LineFollower {
             length += away(points.get(i), points.get(i - 1));
         }
         return new Traced(points, closed, widthMm, bends.radiusMm(), bends.at(), corners, gapsMm, crossings, length);
+    }
+
+    /** A robot is to set out from the end that was pointed at, not from the one where the following happened to begin. */
+    private void reverse() {
+        int size = points.size();
+        List<Pose> back = points.stream().map(p -> p.turned(Math.PI)).toList();
+        points.clear();
+        points.addAll(back);
+        Collections.reverse(points);
+        corners.replaceAll(p -> p.turned(Math.PI));
+        Collections.reverse(corners);
+        breaks.replaceAll(b -> size - b);
+        Collections.reverse(breaks);
+        Collections.reverse(gapsMm);
     }
 
     private void reset() {

@@ -2,7 +2,10 @@ package fahrbahn.core.mat;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Line;
 import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.TableTop;
 
 /**
  * A picture of a mat with its size, and the colours of line and ground on it.
@@ -11,7 +14,7 @@ import fahrbahn.core.table.Raster;
  * @param lineRgb colour of the line, {@code 0xRRGGBB}
  * @param groundRgb colour of the ground
  */
-public record Mat(String name, Picture picture, double widthMm, int lineRgb, int groundRgb) {
+public record Mat(String name, Picture picture, double widthMm, int lineRgb, int groundRgb) implements TableTop {
     private static final double LARGEST_MM = 100_000;
 
     /** Colours nearer to each other than this, of 441 from black to white, are not two. */
@@ -19,7 +22,7 @@ public record Mat(String name, Picture picture, double widthMm, int lineRgb, int
 
     public Mat {
         Check.text("name", name, "the mat's name");
-        Check.require(widthMm > 0 && widthMm <= LARGEST_MM, "widthMm", widthMm, "above 0, at most " + LARGEST_MM);
+        checkWidth(widthMm);
         if (!(distance(lineRgb, groundRgb) >= LEAST_CONTRAST)) {
             throw new BadValueException(
                     "line and ground",
@@ -28,6 +31,11 @@ public record Mat(String name, Picture picture, double widthMm, int lineRgb, int
         }
     }
 
+    static void checkWidth(double widthMm) {
+        Check.require(widthMm > 0 && widthMm <= LARGEST_MM, "widthMm", widthMm, "above 0, at most " + LARGEST_MM);
+    }
+
+    @Override
     public double heightMm() {
         return widthMm * picture.rows() / picture.columns();
     }
@@ -37,12 +45,12 @@ public record Mat(String name, Picture picture, double widthMm, int lineRgb, int
         return widthMm / picture.columns();
     }
 
-    /** Colour at a place, a few pixels around it. */
+    /** The colour meant by pointing at a place: the line's own, or the ground's, never a mix of both. */
     public static int colourAt(Picture picture, double widthMm, double xMm, double yMm) {
         double pixelMm = widthMm / picture.columns();
         int column = (int) Math.max(0, Math.min(picture.columns() - 1, xMm / pixelMm));
         int row = (int) Math.max(0, Math.min(picture.rows() - 1, picture.rows() - yMm / pixelMm));
-        return picture.around(column, row, 1);
+        return ColourPick.at(picture, column, row);
     }
 
     /**
@@ -70,6 +78,13 @@ public record Mat(String name, Picture picture, double widthMm, int lineRgb, int
             }
         }
         return Raster.of(columns, rows, pixelMm(), cells);
+    }
+
+    /** The picture says what line there is, and its colours are told apart in one way for all light. */
+    @Override
+    public Raster painted(Line line, Channel channel, double cellMm) {
+        Raster printed = raster();
+        return pixelMm() <= cellMm ? printed : printed.finer((int) Math.ceil(pixelMm() / cellMm));
     }
 
     private static double[] difference(int a, int b) {

@@ -52,6 +52,10 @@ public record Capture(
         this(id, surface, at, source, sensors, readings, Conditions.UNKNOWN);
     }
 
+    public Capture withId(String newId) {
+        return new Capture(newId, surface, at, source, sensors, readings, conditions);
+    }
+
     /** One surface held under the sensors; not a sweep, a slide or air. */
     public boolean spot() {
         return !surface.equals(SWEEP) && !surface.equals(SLIDE) && !surface.equals(AIR);

@@ -1,13 +1,15 @@
 package fahrbahn.core.readings;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
  * Under what circumstances something was measured; when they change, it has to be measured anew.
  *
- * @param venue where; empty when not said
+ * @param venue where: the identifier of one of the club's venues; empty when not said
  * @param lamp the sensors' own lamps
  * @param sensorHeightMm sensors above the table; NaN when not noted
  * @param batteryV volts; NaN when not noted
@@ -35,51 +37,29 @@ public record Conditions(String venue, Lamp lamp, double sensorHeightMm, double 
                 Double.isNaN(batteryV) || (batteryV > 0 && batteryV < 100), "batteryV", batteryV, "above 0, below 100");
     }
 
-    /** Something about the circumstances, and whether readings or motion depend on it. */
-    public enum Matter {
-        VENUE,
-        LAMP,
-        HEIGHT,
-        BATTERY,
-        WHEELS
-    }
-
-    /** One circumstance that is no longer what it was, in words to read after "since". */
-    public record Change(Matter matter, String words) {}
-
     /** What differs now; a circumstance that either did not note is passed over. */
-    public List<Change> changesTo(Conditions now) {
-        List<Change> changes = new ArrayList<>();
+    public List<Cause> changesTo(Conditions now) {
+        List<Cause> changes = new ArrayList<>();
         if (said(venue, now.venue)) {
-            changes.add(new Change(Matter.VENUE, "the venue is " + now.venue + " and was " + venue));
+            changes.add(new Cause(Aspect.VENUE, Aspect.VENUE.word(), venue, now.venue));
         }
         if (lamp != now.lamp) {
-            changes.add(new Change(Matter.LAMP, "the lamps are " + now.lamp.word() + " and were " + lamp.word()));
+            changes.add(new Cause(Aspect.LAMP, Aspect.LAMP.word(), lamp.word(), now.lamp.word()));
         }
         if (Math.abs(sensorHeightMm - now.sensorHeightMm) > SAME_HEIGHT_MM) {
-            changes.add(new Change(
-                    Matter.HEIGHT,
-                    "the sensors are %s mm up and were %s"
-                            .formatted(plain(now.sensorHeightMm), plain(sensorHeightMm))));
+            changes.add(new Cause(Aspect.HEIGHT, Aspect.HEIGHT.word(), sensorHeightMm, now.sensorHeightMm));
         }
         if (Math.abs(batteryV - now.batteryV) > SAME_BATTERY_SHARE * batteryV) {
-            changes.add(new Change(
-                    Matter.BATTERY, "the battery has %s V and had %s".formatted(plain(now.batteryV), plain(batteryV))));
+            changes.add(new Cause(Aspect.BATTERY, Aspect.BATTERY.word(), batteryV, now.batteryV));
         }
         if (said(wheels, now.wheels)) {
-            changes.add(new Change(Matter.WHEELS, "the wheels are " + now.wheels + " and were " + wheels));
+            changes.add(new Cause(Aspect.WHEELS, Aspect.WHEELS.word(), wheels, now.wheels));
         }
         return List.copyOf(changes);
     }
 
     private static boolean said(String before, String after) {
         return !before.isEmpty() && !after.isEmpty() && !before.equalsIgnoreCase(after);
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value)
-                ? String.valueOf((long) value)
-                : String.valueOf(Math.round(value * 100) / 100.0);
     }
 
     public Conditions withVenue(String newVenue) {

@@ -2,6 +2,8 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Line;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +18,8 @@ import java.util.Map;
  * @param palette the surfaces
  */
 public record Course(
-        String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed, Palette palette) {
+        String name, double widthMm, double heightMm, Pose start, List<Part> parts, boolean closed, Palette palette)
+        implements Ground {
     /** What tape laid by hand can hide: an end this close to the start, mm and rad, counts as meeting it. */
     private static final double MEETS_MM = 1;
 
@@ -130,10 +133,22 @@ public record Course(
         return column * 1_000_003L + row;
     }
 
+    @Override
+    public Raster painted(Line line, Channel channel, double cellMm) {
+        return Painter.painted(this, line, channel, cellMm);
+    }
+
+    @Override
+    public double tightestRadiusMm() {
+        return path().tightestRadiusMm();
+    }
+
+    @Override
     public Path path() {
         return new Path(start, parts, closed);
     }
 
+    @Override
     public Relief relief() {
         return Relief.of(path());
     }

@@ -1,10 +1,20 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.check.Check;
 import java.util.ArrayList;
 import java.util.List;
 
 /** The line's centre by arc length s, mm from the start. On a closed course s runs on over the laps. */
 public final class Path {
+    /** Of a followed line's steps; at a radius of 40 mm, tighter than robots are asked to ride, the arc is 0.2 mm beside. */
+    private static final double STEP_MM = 8;
+
+    /** A followed line is called bent by what it does over so many steps to each side: some five line widths in all. */
+    private static final int AROUND = 6;
+
+    /** A wider bend than this reads as a straight. */
+    private static final double STRAIGHT_MM = 900;
+
     private final List<Stretch> stretches;
     private final double lengthMm;
     private final boolean closed;
@@ -29,6 +39,77 @@ public final class Path {
         this.lengthMm = s;
         this.closed = closed;
         this.end = at;
+    }
+
+    private Path(List<Stretch> stretches, boolean closed, Pose end) {
+        Stretch last = stretches.get(stretches.size() - 1);
+        this.stretches = List.copyOf(stretches);
+        this.lengthMm = last.startMm() + last.lengthMm();
+        this.closed = closed;
+        this.end = end;
+    }
+
+    /**
+     * Along points of a line that has been followed, in straight steps of {@link #STEP_MM}.
+     */
+    public static Path through(List<Pose> points, boolean closed) {
+        List<Pose> joints = new ArrayList<>(List.of(points.get(0)));
+        for (Pose point : points) {
+            if (away(joints.get(joints.size() - 1), point) >= STEP_MM) {
+                joints.add(point);
+            }
+        }
+        if (closed && away(joints.get(joints.size() - 1), points.get(0)) < STEP_MM) {
+            joints.remove(joints.size() - 1);
+        }
+        int steps = closed ? joints.size() : joints.size() - 1;
+        Check.require(steps >= 2, "points", joints.size(), "of a line longer than " + 2 * STEP_MM + " mm");
+        double[] heading = new double[steps];
+        double[] length = new double[steps];
+        for (int i = 0; i < steps; i++) {
+            Pose from = joints.get(i);
+            Pose to = joints.get((i + 1) % joints.size());
+            length[i] = away(from, to);
+            heading[i] = Math.atan2(to.yMm() - from.yMm(), to.xMm() - from.xMm());
+        }
+        List<Stretch> laid = new ArrayList<>();
+        double s = 0;
+        for (int i = 0; i < steps; i++) {
+            Pose from = joints.get(i);
+            boolean more = closed || i + 1 < steps;
+            double turn = more ? turn(heading[i], heading[(i + 1) % steps]) : 0;
+            double before = closed || i > 0 ? turn(heading[Math.floorMod(i - 1, steps)], heading[i]) : 0;
+            Pose start = new Pose(from.xMm(), from.yMm(), heading[i]);
+            laid.add(new Stretch(
+                    start, s, bentAs(heading, length, i, closed), 0, new Leg(length[i], 0, turn, true), before));
+            s += length[i];
+        }
+        Stretch last = laid.get(steps - 1);
+        return new Path(laid, closed, last.at(last.lengthMm()));
+    }
+
+    /** What a coach would call the line there: a bend of its radius over the steps around, or a straight. */
+    private static Part bentAs(double[] heading, double[] length, int step, boolean closed) {
+        int from = closed ? step - AROUND : Math.max(0, step - AROUND);
+        int to = closed ? step + AROUND : Math.min(heading.length - 1, step + AROUND);
+        double turned = 0;
+        double lengthMm = 0;
+        for (int i = from; i < to; i++) {
+            lengthMm += length[Math.floorMod(i, length.length)];
+            turned += turn(heading[Math.floorMod(i, heading.length)], heading[Math.floorMod(i + 1, heading.length)]);
+        }
+        double radius = lengthMm / Math.abs(turned);
+        return radius < STRAIGHT_MM
+                ? new Part.Bend(Math.max(1, Math.rint(radius / 10) * 10), lengthMm / radius * Math.signum(turned))
+                : new Part.Straight(Math.max(1, lengthMm));
+    }
+
+    private static double turn(double from, double to) {
+        return Math.IEEEremainder(to - from, 2 * Math.PI);
+    }
+
+    private static double away(Pose a, Pose b) {
+        return Math.hypot(a.xMm() - b.xMm(), a.yMm() - b.yMm());
     }
 
     public double lengthMm() {

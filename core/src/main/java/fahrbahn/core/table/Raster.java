@@ -7,6 +7,9 @@ import fahrbahn.core.check.Check;
  * to its middle; a look-up between the middles is bilinear, and beyond the table there is bare ground.
  */
 public final class Raster {
+    /** As large as a course's raster may be: a hundred megabytes. */
+    private static final long MOST_FINER = 24_000_000L;
+
     private final int columns;
     private final int rows;
     private final double cellMm;
@@ -32,6 +35,29 @@ public final class Raster {
         Check.positive("cellMm", cellMm);
         Check.require(cells.length == columns * rows, "cells", cells.length, "one for each column and row");
         return new Raster(columns, rows, cellMm, cells);
+    }
+
+    /**
+     * The same in smaller cells, in between by bilinear look-up, so that a narrow spot can look at a coarse picture.
+     *
+     * @param times how many new cells side by side make an old one; 1 or more
+     * @throws fahrbahn.core.check.BadValueException when that would be more cells than fit
+     */
+    public Raster finer(int times) {
+        long finer = (long) columns * times * rows * times;
+        Check.require(finer <= MOST_FINER, "cells", finer, "at most " + MOST_FINER + ": a wider spot or a smaller mat");
+        int newColumns = columns * times;
+        int newRows = rows * times;
+        double newCellMm = cellMm / times;
+        float[] between = new float[newColumns * newRows];
+        for (int row = 0; row < newRows; row++) {
+            for (int column = 0; column < newColumns; column++) {
+                double x = Math.max(cellMm / 2, Math.min((columns - 0.501) * cellMm, (column + 0.5) * newCellMm));
+                double y = Math.max(cellMm / 2, Math.min((rows - 0.501) * cellMm, (row + 0.5) * newCellMm));
+                between[row * newColumns + column] = (float) at(x, y);
+            }
+        }
+        return new Raster(newColumns, newRows, newCellMm, between);
     }
 
     public int columns() {

@@ -36,7 +36,7 @@ public final class Relief {
         }
     }
 
-    static Relief of(Path path) {
+    public static Relief of(Path path) {
         List<Path.Stretch> uneven = new ArrayList<>();
         for (Path.Stretch stretch : path.stretches()) {
             if (stretch.part() instanceof Part.Ramp || arch(stretch.part()) > 0) {

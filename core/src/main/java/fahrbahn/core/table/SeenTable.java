@@ -9,8 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * A course as a spot sees it. Painting and blurring take up to a tenth of a second on a large table, so the tables used last are
- * kept: asked again for the same course, line, light and spot, all threads get one and the same raster.
+ * A table top as a spot sees it. Painting and blurring take up to a tenth of a second on a large table, so the tables used last are
+ * kept: asked again for the same table, line, light and spot, all threads get one and the same raster.
  */
 public final class SeenTable {
     /** Memory for the rasters kept, in cells of four bytes: 160 MB. One larger than that is kept alone. */
@@ -22,21 +22,21 @@ public final class SeenTable {
     private SeenTable() {}
 
     private record Key(
-            Course course, double lineWidthMm, Polarity polarity, Channel channel, double cellMm, double sigmaMm) {}
+            TableTop table, double lineWidthMm, Polarity polarity, Channel channel, double cellMm, double sigmaMm) {}
 
     /**
      * @param sigmaMm spot of the sensor that looks, above 0
      * @param cellsForSigmaMm spot that sets the size of the cells; above 0
      */
-    public static Raster of(Course course, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
+    public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
         Check.positive("spotSigmaMm", sigmaMm);
         double cellMm = Math.min(1, cellsForSigmaMm / Raster.LEAST_SIGMA_CELLS);
-        Key key = new Key(course, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
+        Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
         // One at a time: two threads that ask for the same table would only paint it twice.
         synchronized (KEPT) {
             Raster raster = KEPT.get(key);
             if (raster == null) {
-                raster = Painter.painted(course, line, channel, cellMm).blurred(sigmaMm);
+                raster = table.painted(line, channel, cellMm).blurred(sigmaMm);
                 KEPT.put(key, raster);
                 dropOldest();
             }
@@ -45,8 +45,8 @@ public final class SeenTable {
     }
 
     /** The same with cells for this one spot. */
-    public static Raster of(Course course, Line line, Channel channel, double sigmaMm) {
-        return of(course, line, channel, sigmaMm, sigmaMm);
+    public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm) {
+        return of(table, line, channel, sigmaMm, sigmaMm);
     }
 
     private static void dropOldest() {

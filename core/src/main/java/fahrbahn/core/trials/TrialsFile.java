@@ -1,13 +1,16 @@
 package fahrbahn.core.trials;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
 import fahrbahn.core.csv.CsvRows;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.apache.commons.csv.CSVRecord;
 
 /** Runs in CSV: columns {@code setting}, {@code completed}, {@code timeS}, {@code alongMm}, {@code acrossMm}; others are let be. */
@@ -18,11 +21,13 @@ public final class TrialsFile {
     private TrialsFile() {}
 
     /**
+     * The runs by setting, in the order in which the settings first come.
+     *
      * @throws BadValueException naming the line, the column, the value and what was expected; nothing is half read
      * @throws IOException when the text cannot be read
      */
-    public static List<Trial> read(Reader text) throws IOException {
-        List<Trial> trials = new ArrayList<>();
+    public static List<Group> read(Reader text) throws IOException {
+        Map<String, List<Outcome>> bySetting = new LinkedHashMap<>();
         try (CsvRows rows = CsvRows.open(text)) {
             List<String> header = null;
             for (CSVRecord row : rows.parser()) {
@@ -32,17 +37,23 @@ public final class TrialsFile {
                     need(header, "setting");
                     need(header, "completed");
                 } else {
-                    trials.add(trial(
-                            header, fields, rows.separator(), rows.parser().getCurrentLineNumber()));
+                    add(
+                            bySetting,
+                            header,
+                            fields,
+                            rows.separator(),
+                            rows.parser().getCurrentLineNumber());
                 }
             }
         } catch (UncheckedIOException broken) {
             throw new BadValueException("file", "broken: " + broken.getCause().getMessage(), "a table of runs in CSV");
         }
-        if (trials.isEmpty()) {
+        if (bySetting.isEmpty()) {
             throw new BadValueException("file", "empty", "a line with the column names, then a line a run");
         }
-        return List.copyOf(trials);
+        return bySetting.entrySet().stream()
+                .map(e -> new Group(e.getKey(), e.getValue()))
+                .toList();
     }
 
     private static void need(List<String> header, String column) {
@@ -52,18 +63,18 @@ public final class TrialsFile {
         }
     }
 
-    private static Trial trial(List<String> header, List<String> row, char separator, long line) {
+    private static void add(
+            Map<String, List<Outcome>> bySetting, List<String> header, List<String> row, char separator, long line) {
         if (row.size() != header.size()) {
             throw new BadValueException(
                     "line " + line, row.size() + " values", header.size() + " values, as in the header");
         }
         try {
-            return new Trial(
-                    row.get(header.indexOf("setting")),
-                    truth(row.get(header.indexOf("completed"))),
-                    number(header, row, "timeS", separator),
-                    number(header, row, "alongMm", separator),
-                    number(header, row, "acrossMm", separator));
+            String setting = Check.text("setting", row.get(header.indexOf("setting")), "the name of a setting");
+            Outcome outcome = Outcome.of(
+                            truth(row.get(header.indexOf("completed"))), number(header, row, "timeS", separator))
+                    .withStop(number(header, row, "alongMm", separator), number(header, row, "acrossMm", separator));
+            bySetting.computeIfAbsent(setting, s -> new ArrayList<>()).add(outcome);
         } catch (BadValueException broken) {
             throw broken.inside("line " + line);
         }

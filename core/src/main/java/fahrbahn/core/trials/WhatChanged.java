@@ -1,38 +1,32 @@
 package fahrbahn.core.trials;
 
-import fahrbahn.core.setup.SetupDifference;
-import java.util.ArrayList;
+import fahrbahn.core.knowledge.Since;
+import fahrbahn.core.setup.Cause;
 import java.util.List;
 
 /**
  * What two groups of logged runs did differently: one change at a time can be judged, two cannot be told apart.
  *
- * @param differences between the setups of the first runs of the groups, and their courses
- * @param mixed true when a group holds runs of several setups
+ * @param causes differences between the first runs of the groups
+ * @param mixed true when a group holds runs that rest on different things
  */
-public record WhatChanged(List<SetupDifference> differences, boolean mixed) {
+public record WhatChanged(List<Cause> causes, boolean mixed) {
     public WhatChanged {
-        differences = List.copyOf(differences);
+        causes = List.copyOf(causes);
     }
 
     /** @param a one run or more, as {@code b} */
-    public static WhatChanged between(List<RunRecord> a, List<RunRecord> b) {
-        List<SetupDifference> found = new ArrayList<>(
-                SetupDifference.between(a.get(0).setup(), b.get(0).setup()));
-        if (!a.get(0).course().equals(b.get(0).course())) {
-            found.add(new SetupDifference("course", a.get(0).course(), b.get(0).course()));
-        }
-        return new WhatChanged(found, mixed(a) || mixed(b));
+    public static WhatChanged between(List<Run> a, List<Run> b) {
+        return new WhatChanged(Since.of(a.get(0).basis(), b.get(0).basis()).causes(), mixed(a) || mixed(b));
     }
 
-    private static boolean mixed(List<RunRecord> runs) {
+    private static boolean mixed(List<Run> runs) {
         return runs.stream()
-                .anyMatch(r -> !r.setup().equals(runs.get(0).setup())
-                        || !r.course().equals(runs.get(0).course()));
+                .anyMatch(r -> !Since.of(runs.get(0).basis(), r.basis()).nothing());
     }
 
     /** True when a difference between the groups has one possible cause among the settings. */
     public boolean tells() {
-        return differences.size() == 1 && !mixed;
+        return causes.size() == 1 && !mixed;
     }
 }

@@ -1,16 +1,13 @@
 package fahrbahn.core.twin;
 
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
 import fahrbahn.core.table.SeenTable;
-import java.util.HashMap;
+import fahrbahn.core.table.TableTop;
 import java.util.List;
-import java.util.Map;
 
 /** A robot that stands still anywhere on a table: what each of its sensors reads there, noise left out. */
 public final class Lookout {
@@ -22,27 +19,16 @@ public final class Lookout {
         this.seen = List.copyOf(seen);
     }
 
-    /** On a course. Painting the table may take a moment. */
-    public static Lookout on(Course course, Setup setup) {
-        return new Lookout(
-                setup,
-                setup.robot().sensors().stream()
-                        .map(s -> SeenTable.of(course, setup.line(), s.channel(), s.spotSigmaMm()))
-                        .toList());
-    }
-
     /**
-     * On a mat from a picture.
+     * On a course or a mat. Painting it may take a moment.
      *
-     * @param mat sharp; 0 is ground and 1 line
-     * @throws BadValueException when the picture is too coarse for a spot
+     * @throws fahrbahn.core.check.BadValueException when a picture is too coarse for a spot
      */
-    public static Lookout on(Raster mat, Setup setup) {
-        Map<Double, Raster> blurred = new HashMap<>();
+    public static Lookout on(TableTop table, Setup setup) {
         return new Lookout(
                 setup,
                 setup.robot().sensors().stream()
-                        .map(s -> blurred.computeIfAbsent(s.spotSigmaMm(), mat::blurred))
+                        .map(s -> SeenTable.of(table, setup.line(), s.channel(), s.spotSigmaMm()))
                         .toList());
     }
 

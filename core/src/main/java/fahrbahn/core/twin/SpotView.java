@@ -2,12 +2,12 @@ package fahrbahn.core.twin;
 
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Raster;
 import fahrbahn.core.table.SeenTable;
+import fahrbahn.core.table.TableTop;
 
 /**
- * A course as one sensor sees it from any height. The spot grows in proportion to the height; between the rasters of a few heights
+ * A table as one sensor sees it from any height. The spot grows in proportion to the height; between the rasters of a few heights
  * the view is interpolated, which errs by less than 1.5 % of the contrast. At the height of the captures it is exact.
  */
 final class SpotView {
@@ -15,17 +15,17 @@ final class SpotView {
     static final double MOST_HEIGHT = 2.25;
     private static final double[] HEIGHTS = {LEAST_HEIGHT, 1, 1.5, MOST_HEIGHT};
 
-    private final Course course;
+    private final TableTop table;
     private final Line line;
     private final Sensor sensor;
     private final Raster usual;
     private Raster[] byHeight;
 
-    SpotView(Course course, Line line, Sensor sensor) {
-        this.course = course;
+    SpotView(TableTop table, Line line, Sensor sensor) {
+        this.table = table;
         this.line = line;
         this.sensor = sensor;
-        this.usual = SeenTable.of(course, line, sensor.channel(), sensor.spotSigmaMm());
+        this.usual = SeenTable.of(table, line, sensor.channel(), sensor.spotSigmaMm());
     }
 
     /** At the height of the captures. */
@@ -39,7 +39,7 @@ final class SpotView {
             byHeight = new Raster[HEIGHTS.length];
             for (int i = 0; i < HEIGHTS.length; i++) {
                 double sigma = sensor.spotSigmaMm();
-                byHeight[i] = SeenTable.of(course, line, sensor.channel(), sigma * HEIGHTS[i], sigma);
+                byHeight[i] = SeenTable.of(table, line, sensor.channel(), sigma * HEIGHTS[i], sigma);
             }
         }
         return byHeight;

@@ -7,20 +7,21 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Relief;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A course as the sensors of one setup see it, and what does not change from run to run, whatever the gains and the speed. Many
+ * A ground as the sensors of one setup see it, and what does not change from run to run, whatever the gains and the speed. Many
  * threads may share it.
  */
 public final class Track {
     /** An open line without an end strip is left this many spot sigmas before its end, before the sensors see it end. */
     private static final double END_SIGMAS = 4;
 
-    private final Course course;
+    private final Ground ground;
     private final Setup setup;
     private final Path path;
     private final Relief relief;
@@ -33,11 +34,11 @@ public final class Track {
     private final double finishMm;
     private final double settledFromMm;
 
-    private Track(Course course, Setup setup, double finishMm, double settledFromMm) {
-        this.course = course;
+    private Track(Ground ground, Setup setup, double finishMm, double settledFromMm) {
+        this.ground = ground;
         this.setup = setup;
-        this.path = course.path();
-        this.relief = course.relief();
+        this.path = ground.path();
+        this.relief = ground.relief();
         this.finishMm = finishMm;
         this.settledFromMm = settledFromMm;
         this.pointForwardMm = setup.leadMm();
@@ -46,7 +47,7 @@ public final class Track {
                 .average()
                 .orElseThrow();
         for (Sensor sensor : lookingSensors(setup)) {
-            views.add(new SpotView(course, setup.line(), sensor));
+            views.add(new SpotView(ground, setup.line(), sensor));
         }
         if (setup.law().kind() == Law.Kind.PATTERN) {
             rideOffsetMm = 0;
@@ -66,13 +67,15 @@ public final class Track {
     }
 
     /** A lap of a closed course, or an open one to its stop strip or the end of its line; figures count from the start. */
-    public static Track of(Course course, Setup setup) {
-        Path path = course.path();
+    public static Track of(Ground ground, Setup setup) {
+        Path path = ground.path();
         Setup.checkTurns(
-                "course.parts.radiusMm", path.tightestRadiusMm(), setup.robot().drive());
+                "course.parts.radiusMm",
+                ground.tightestRadiusMm(),
+                setup.robot().drive());
         double lead = Math.max(0, setup.leadMm());
-        if (course.closed()) {
-            return new Track(course, setup, lead + path.lengthMm(), lead);
+        if (ground.closed()) {
+            return new Track(ground, setup, lead + path.lengthMm(), lead);
         }
         boolean endsItself = path.finishMm() < path.lengthMm();
         double finish = endsItself ? path.finishMm() : path.lengthMm() - END_SIGMAS * widestSpot(setup);
@@ -80,7 +83,7 @@ public final class Track {
             throw new BadValueException(
                     "course", path.lengthMm() + " mm long", "longer than the robot's lead of " + lead + " mm");
         }
-        return new Track(course, setup, finish, lead);
+        return new Track(ground, setup, finish, lead);
     }
 
     /** A straight line on which the robot drives this far; figures count over the second half, when it has settled. */
@@ -115,8 +118,8 @@ public final class Track {
         }
     }
 
-    public Course course() {
-        return course;
+    public Ground ground() {
+        return ground;
     }
 
     public Setup setup() {

@@ -33,7 +33,7 @@ class LineFollowerTest {
     }
 
     /** The course as a camera or a printer would have it: coloured, grainy, one pixel to the millimetre. */
-    private static Mat photographed(Course course, double grain) {
+    static Mat photographed(Course course, double grain) {
         Raster raster = painted(course);
         int columns = (int) course.widthMm();
         int rows = (int) course.heightMm();

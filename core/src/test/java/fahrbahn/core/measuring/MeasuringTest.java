@@ -6,24 +6,22 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.GuessCost;
 import fahrbahn.core.loop.GainRay;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.loop.SampledLoop;
 import fahrbahn.core.loop.WiggleClock;
 import fahrbahn.core.loop.WiggleOnset;
-import fahrbahn.core.readings.Conditions;
-import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 class MeasuringTest {
     private static final Drive DRIVE = new Drive(130, 600, 0.05, Mixing.DIFFERENCE, 200);
@@ -146,28 +144,5 @@ class MeasuringTest {
         assertThat(more.share()).isGreaterThan(some.share());
         assertThat(some.lowKp()).isLessThan(some.nowKp());
         assertThat(some.highKp()).isGreaterThan(some.nowKp());
-    }
-
-    @ParameterizedTest
-    @ValueSource(doubles = {0.03, 0.5})
-    void aFactIsStaleWhenWhatItRestsOnChanged(double volts) {
-        Conditions then = new Conditions("Hall A", Lamp.ON, 9, 8.0, "soft 56 mm");
-        Fact fact = new Fact(Constant.FREE_SPEED, new Measured(600, 5, 3), Instant.EPOCH, List.of(), then, 0.01);
-        Conditions now = then.withBatteryV(8.0 - volts).withVenue("Hall B").withSensorHeightMm(12);
-        if (volts < 0.2) {
-            assertThat(fact.staleSince(now, 0.02))
-                    .as("speed cares for neither hall, height nor loop")
-                    .isEmpty();
-        } else {
-            assertThat(fact.staleSince(now, 0.01)).containsExactly("the battery has 7.5 V and had 8");
-        }
-        Fact lag = new Fact(Constant.LAG, new Measured(0.05, 0.002, 3), Instant.EPOCH, List.of(), then, 0.01);
-        assertThat(lag.staleSince(then, 0.02)).containsExactly("the loop takes 20.0 ms and took 10.0");
-        assertThat(lag.staleSince(then.withWheels("hard 62 mm"), 0.01))
-                .containsExactly("the wheels are hard 62 mm and were soft 56 mm");
-        assertThat(Conditions.UNKNOWN.changesTo(then)).as("not noted then").isEmpty();
-        assertThat(then.changesTo(then.withLamp(Lamp.OFF)))
-                .singleElement()
-                .satisfies(c -> assertThat(c.matter()).isEqualTo(Conditions.Matter.LAMP));
     }
 }

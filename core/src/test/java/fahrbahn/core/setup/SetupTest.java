@@ -33,8 +33,8 @@ class SetupTest {
         Setup after = before.withRobot(before.robot().withLoop(new Loop(0.02, 0.006)))
                 .withLaw(before.law().withGains(0.25, 0, 0.3));
         assertThat(SetupDifference.between(before, after))
-                .extracting(SetupDifference::toString)
-                .containsExactly("loop time (s) 0.01 to 0.02", "Kp 0.2 to 0.25");
+                .containsExactly(
+                        new Cause(Aspect.LOOP, "loop time (s)", 0.01, 0.02), new Cause(Aspect.GAINS, "Kp", 0.2, 0.25));
         assertThat(SetupDifference.physical(before, after)).hasSize(1);
         assertThat(SetupDifference.between(after, after)).isEmpty();
     }

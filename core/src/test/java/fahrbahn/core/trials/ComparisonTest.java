@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Setting;
+import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Setup;
 import java.io.StringReader;
 import java.time.Instant;
@@ -17,10 +20,10 @@ import org.junit.jupiter.api.Test;
 
 class ComparisonTest {
     private static Group group(String setting, int completed, int lost, double... times) {
-        List<Trial> trials = new ArrayList<>();
+        List<Outcome> trials = new ArrayList<>();
         for (int i = 0; i < completed + lost; i++) {
             double time = times.length > i ? times[i] : Double.NaN;
-            trials.add(new Trial(setting, i < completed, time, time, Double.NaN));
+            trials.add(Outcome.of(i < completed, time).withStop(time, Double.NaN));
         }
         return new Group(setting, trials);
     }
@@ -153,22 +156,23 @@ class ComparisonTest {
                 .isTrue();
         WhatChanged two = WhatChanged.between(List.of(run(setup)), List.of(run(both)));
         assertThat(two.tells()).isFalse();
-        assertThat(two.differences()).hasSize(2);
+        assertThat(two.causes()).hasSize(2);
         WhatChanged mixed = WhatChanged.between(List.of(run(setup), run(both)), List.of(run(gain)));
         assertThat(mixed.tells()).isFalse();
         assertThat(mixed.mixed()).isTrue();
     }
 
-    private static RunRecord run(Setup setup) {
-        return new RunRecord(
-                "r", Instant.EPOCH, RunRecord.Source.TABLE, "loop", setup, new RunRecord.Outcome(true, 9, 1), "");
+    private static Run run(Setup setup) {
+        String id = setup.law().kp() + " " + setup.law().baseCommand();
+        Basis basis = Basis.of(Instant.EPOCH, Conditions.UNKNOWN).withSetting(new Setting(id, setup));
+        return new Run(
+                "r", Run.Source.TABLE, "robot", basis, Outcome.of(true, 9).withRmsMm(1), "");
     }
 
     @Test
     void runsAreReadFromATableAndGroupedInTheirOrder() throws Exception {
         String csv = "remark;setting;completed;timeS;alongMm\nx;B;yes;20,5;1\n;A;0;;\n;B;true;21;-2,5\n";
-        List<Trial> trials = TrialsFile.read(new StringReader(csv));
-        List<Group> groups = Group.of(trials);
+        List<Group> groups = TrialsFile.read(new StringReader(csv));
         assertThat(groups).extracting(Group::setting).containsExactly("B", "A");
         assertThat(groups.get(0).timeS().mean()).isCloseTo(20.75, within(1e-12));
         assertThat(groups.get(0).acrossMm().n()).isZero();

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.mat.Mat;
+import fahrbahn.core.mat.Picture;
 import fahrbahn.core.response.Spacing;
 import fahrbahn.core.response.Spot;
 import fahrbahn.core.setup.Law;
@@ -11,7 +13,6 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Pose;
-import fahrbahn.core.table.Raster;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,11 +47,11 @@ class LookoutTest {
 
     @Test
     void onAMatItReadsItsPicture() {
-        float[] cells = new float[400 * 300];
-        for (int row = 140; row < 160; row++) {
-            java.util.Arrays.fill(cells, row * 400, (row + 1) * 400, 1f);
-        }
-        Lookout mat = Lookout.on(Raster.of(400, 300, 1, cells), setup);
+        int[] rgb = new int[400 * 300];
+        java.util.Arrays.fill(rgb, 0xffffff);
+        java.util.Arrays.fill(rgb, 140 * 400, 160 * 400, 0x000000);
+        Picture picture = new Picture(400, 300, rgb, 0);
+        Lookout mat = Lookout.on(new Mat("m", picture, 400, 0x000000, 0xffffff), setup);
         Sensor left = setup.robot().sensors().get(0);
         double[] over = mat.readings(new Pose(100, 150 - left.leftMm(), 0));
         double coverage = Spot.coverage(0, 20, left.spotSigmaMm());

@@ -1,0 +1,142 @@
+package fahrbahn.app;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.KeyTaker;
+import fahrbahn.app.kit.Nodes;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Before a season is open: those used last by number, a new one, one from a file, the demo. */
+final class StartPage extends VBox {
+    private static final Logger LOG = Logger.getLogger(StartPage.class.getName());
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm").withZone(ZoneId.systemDefault());
+
+    private final List<Action> actions = new ArrayList<>();
+    private final Label told = Nodes.label("", "problem");
+    private final TextField name = new TextField();
+
+    /** What can be done here. */
+    interface Choices {
+        void open(Path file);
+
+        void begin(String name);
+
+        void demo();
+    }
+
+    StartPage(List<Path> recent, Choices choices) {
+        getStyleClass().addAll("main-window", "start-page");
+        told.setId("startTold");
+        told.setWrapText(true);
+        VBox rows = Nodes.column();
+        for (int i = 0; i < recent.size(); i++) {
+            Path file = recent.get(i);
+            rows.getChildren().add(row("recent-" + (i + 1), words(file), digit(i + 1), () -> choices.open(file)));
+        }
+        if (recent.isEmpty()) {
+            rows.getChildren().add(Nodes.label("None yet. Begin one, or look at the demo first.", "caption"));
+        }
+        name.setId("newSeasonName");
+        name.setPromptText("name of the season, like Spring");
+        name.setMaxWidth(340);
+        name.setOnAction(e -> {
+            if (name.getText().isBlank()) {
+                tell("A season needs a name. Type one, then press Enter.");
+            } else {
+                choices.begin(name.getText());
+            }
+        });
+        name.managedProperty().bind(name.visibleProperty());
+        name.setVisible(false);
+        getChildren()
+                .addAll(
+                        Nodes.label("Fahrbahn", "start-title"),
+                        Nodes.panel("Seasons used last", rows),
+                        Nodes.panel(
+                                "Another",
+                                row("newSeason", "Begin a new season", KeyCode.N, this::askName),
+                                name,
+                                row("openSeason", "Open a season file", KeyCode.O, () -> choose(choices::open)),
+                                row(
+                                        "openDemo",
+                                        "The demo: a made-up club with the bench robot",
+                                        KeyCode.D,
+                                        choices::demo)),
+                        told);
+        KeyTaker.install(this, this::key);
+        setFocusTraversable(true);
+    }
+
+    private static KeyCode digit(int number) {
+        return KeyCode.getKeyCode(String.valueOf(number));
+    }
+
+    private Button row(String id, String words, KeyCode key, Runnable work) {
+        Action action = new Action(id, words, key, work);
+        action.button().getStyleClass().add("start-row");
+        actions.add(action);
+        return action.button();
+    }
+
+    private static String words(Path file) {
+        String plain = file.getFileName().toString().replaceFirst("\\.fahrbahn$", "");
+        try {
+            Instant changed = Files.getLastModifiedTime(file).toInstant();
+            return plain + ", last used " + TIME.format(changed) + "   (" + file.getParent() + ")";
+        } catch (java.io.IOException gone) {
+            LOG.log(Level.INFO, "a season used last", gone);
+            return plain;
+        }
+    }
+
+    /** Says why a season could not be opened, or that one is being opened. */
+    void tell(String words) {
+        told.setText(words);
+    }
+
+    private void askName() {
+        name.setVisible(true);
+        name.requestFocus();
+    }
+
+    private void choose(Consumer<Path> open) {
+        FileChooser chooser = new FileChooser();
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
+        File file = chooser.showOpenDialog(getScene().getWindow());
+        if (file != null) {
+            open.accept(file.toPath());
+        }
+    }
+
+    private boolean key(KeyEvent event) {
+        if (event.isShortcutDown()) {
+            return false;
+        }
+        if (getScene().getFocusOwner() instanceof TextField) {
+            boolean away = event.getCode() == KeyCode.ESCAPE;
+            if (away) {
+                name.setVisible(false);
+                requestFocus();
+            }
+            return away;
+        }
+        return actions.stream().anyMatch(action -> action.take(event.getCode()));
+    }
+}

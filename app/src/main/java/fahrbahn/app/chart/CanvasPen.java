@@ -1,0 +1,51 @@
+package fahrbahn.app.chart;
+
+import java.util.function.Function;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.TextAlignment;
+
+/** Paints on a canvas, in the colours of the style sheet. */
+final class CanvasPen implements Pen {
+    private final GraphicsContext g;
+    private final Function<String, Paint> paint;
+
+    CanvasPen(GraphicsContext g, Function<String, Paint> paint) {
+        this.g = g;
+        this.paint = paint;
+    }
+
+    @Override
+    public void line(Stroke stroke, double[] x, double[] y) {
+        g.setStroke(paint.apply(stroke.ink()));
+        g.setLineWidth(stroke.width());
+        g.setLineDashes(stroke.dashes());
+        g.strokePolyline(x, y, x.length);
+        g.setLineDashes();
+    }
+
+    @Override
+    public void area(String ink, double[] x, double[] y) {
+        g.setFill(paint.apply(ink));
+        g.fillPolygon(x, y, x.length);
+    }
+
+    @Override
+    public void dot(String ink, double x, double y, double radius) {
+        g.setFill(paint.apply(ink));
+        g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+    }
+
+    @Override
+    public void text(String ink, String words, double x, double y, Anchor anchor) {
+        g.setFill(paint.apply(ink));
+        g.setTextAlign(
+                switch (anchor) {
+                    case LEFT -> TextAlignment.LEFT;
+                    case MIDDLE -> TextAlignment.CENTER;
+                    case RIGHT -> TextAlignment.RIGHT;
+                });
+        g.fillText(words, x, y);
+        g.setTextAlign(TextAlignment.LEFT);
+    }
+}

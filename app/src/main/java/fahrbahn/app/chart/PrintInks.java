@@ -1,0 +1,28 @@
+package fahrbahn.app.chart;
+
+import java.util.Map;
+
+/** The inks on white paper: dark enough in black and white, told apart by lightness as well as hue. */
+final class PrintInks {
+    private static final Map<String, Integer> RGB = Map.ofEntries(
+            Map.entry("ink-road", 0xd9dcde),
+            Map.entry("ink-band", 0xeceae2),
+            Map.entry("ink-edge", 0x1b1e21),
+            Map.entry("ink-middle", 0x8a6500),
+            Map.entry("ink-curve", 0x8a6500),
+            Map.entry("ink-advice", 0x0c7a4d),
+            Map.entry("ink-best", 0x0c7a4d),
+            Map.entry("ink-left", 0x0b6fae),
+            Map.entry("ink-right", 0xb02a72),
+            Map.entry("ink-dark", 0x6a7178),
+            Map.entry("ink-zero", 0xb4b8bb));
+
+    private static final int BLACK = 0x1b1e21;
+
+    private PrintInks() {}
+
+    /** {@code 0xRRGGBB}; near black for an ink that paper has no colour of its own for. */
+    static int rgb(String ink) {
+        return RGB.getOrDefault(ink, BLACK);
+    }
+}

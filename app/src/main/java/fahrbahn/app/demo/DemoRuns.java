@@ -1,0 +1,63 @@
+package fahrbahn.app.demo;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.TickSink;
+import fahrbahn.core.twin.Track;
+import fahrbahn.core.twin.Twin;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Put;
+import fahrbahn.store.Shared;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Evenings at the table: the twin stands in for the robot, with the usual spread of battery, start, light and grip. */
+final class DemoRuns {
+    private static final double FULL_V = 8.1;
+    private static final double V_PER_RUN = 0.01;
+    private static final long SECONDS_BETWEEN = 150;
+
+    private DemoRuns() {}
+
+    /** Where an evening was. */
+    record Evening(Instant at, String table, String tableName, String print, Ground ground, Conditions conditions) {}
+
+    /** @param count of runs, one after the other on a battery that runs down */
+    static List<Put<?>> evening(String robot, Setup setup, Evening evening, int count, long seed, String note) {
+        Track track = Track.of(evening.ground(), setup);
+        List<Put<?>> puts = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            RunResult result = Twin.run(track, Spread.TYPICAL.draw(0, seed, i), TickSink.NONE);
+            Conditions conditions = evening.conditions()
+                    .withSensorHeightMm(setup.robot().chassis().sensorHeightMm())
+                    .withBatteryV(Math.round((FULL_V - V_PER_RUN * i) * 100) / 100.0);
+            Instant at = evening.at().plusSeconds(i * SECONDS_BETWEEN);
+            Basis basis = Basis.of(at, conditions)
+                    .withSetting(Shared.setting(setup))
+                    .withTable(new TablePrint(evening.table(), evening.tableName(), evening.print()));
+            // As a stopwatch tells it.
+            Outcome outcome = Outcome.of(result.completed(), Math.round(result.timeS() * 10) / 10.0);
+            String id = "demo-" + robot + "-" + seed + "-" + i;
+            puts.add(Put.of(
+                    Kinds.RUN,
+                    robot,
+                    id,
+                    new Run(
+                            id,
+                            Run.Source.TABLE,
+                            robot,
+                            basis,
+                            result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
+                            i == 0 ? note : "")));
+        }
+        return puts;
+    }
+}

@@ -1,0 +1,102 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.Pen.Stroke;
+import fahrbahn.app.chart.Scale;
+import fahrbahn.app.gains.GainsModel.GainsPicture;
+import fahrbahn.core.loop.GainAdvice;
+import fahrbahn.core.loop.Lane;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+
+/** The lane as a road: bend floor and wiggle onset are its edges, the robot stands on it at its speed and Kp. */
+public record LaneChart(GainsPicture picture) implements Chart {
+    private static final Stroke EDGE = new Stroke("ink-edge", 3);
+    private static final Stroke MIDDLE = new Stroke("ink-middle", 2.5, 14, 12);
+    private static final Stroke CEILING = new Stroke("ink-text", 1.2, 3, 4);
+    private static final Stroke ADVICE = new Stroke("ink-advice", 2.5);
+
+    @Override
+    public String xLabel() {
+        return "speed, mm/s";
+    }
+
+    @Override
+    public String yLabel() {
+        return "Kp";
+    }
+
+    @Override
+    public String title() {
+        return "The lane: Kp against speed between bend floor and wiggle onset";
+    }
+
+    private List<Lane.Slice> slices() {
+        return picture.lane().slices();
+    }
+
+    @Override
+    public Range x() {
+        return new Range(0, slices().get(slices().size() - 1).speedMmPerS());
+    }
+
+    @Override
+    public Range y() {
+        double tallest = Math.max(
+                picture.setup().law().kp() * 1.6,
+                slices().get(slices().size() - 1).bendKp() * 1.4);
+        return new Range(0, Math.max(tallest, picture.wiggleKp().orElse(0.0) * 1.35));
+    }
+
+    @Override
+    public void draw(Pen pen, Scale scale) {
+        List<Lane.Slice> open = slices().stream().filter(Lane.Slice::open).toList();
+        if (!open.isEmpty()) {
+            drawRoad(pen, scale, open);
+        }
+        pen.text("ink-text", "wiggles", scale.width() - 70, 22);
+        pen.text("ink-text", "leaves the bends", scale.width() - 120, scale.height() - 12);
+        picture.lane().ceilingSpeedMmPerS().filter(v -> v > 0).ifPresent(v -> {
+            double x = scale.px(v);
+            pen.line(CEILING, x, 0, x, scale.height());
+            pen.text("ink-text", "lane closes", Math.min(x + 6, scale.width() - 72), scale.height() / 2);
+        });
+        drawGains(pen, scale);
+    }
+
+    private static void drawRoad(Pen pen, Scale scale, List<Lane.Slice> open) {
+        int n = open.size();
+        double[] x = along(open, s -> scale.px(s.speedMmPerS()));
+        double[] onset = along(open, s -> Math.max(-20, scale.py(s.wiggleKp().orElseThrow())));
+        double[] floor = along(open, s -> scale.py(s.bendKp()));
+        double[] roundX = new double[2 * n];
+        double[] roundY = new double[2 * n];
+        for (int i = 0; i < n; i++) {
+            roundX[i] = x[i];
+            roundY[i] = onset[i];
+            roundX[2 * n - 1 - i] = x[i];
+            roundY[2 * n - 1 - i] = floor[i];
+        }
+        pen.area("ink-road", roundX, roundY);
+        pen.line(EDGE, x, onset);
+        pen.line(EDGE, x, floor);
+        pen.line(MIDDLE, x, along(open, s -> scale.py(s.middleKp())));
+    }
+
+    private static double[] along(List<Lane.Slice> slices, ToDoubleFunction<Lane.Slice> place) {
+        return slices.stream().mapToDouble(place).toArray();
+    }
+
+    private void drawGains(Pen pen, Scale scale) {
+        double x = scale.px(picture.report().speedMmPerS());
+        picture.advice().map(GainAdvice::kp).ifPresent(kp -> {
+            double y = scale.py(kp);
+            pen.line(ADVICE, new double[] {x - 10, x, x + 10, x, x - 10}, new double[] {y, y - 10, y, y + 10, y});
+            pen.text("ink-text", "try", x + 15, y + 5);
+        });
+        double y = scale.py(picture.setup().law().kp());
+        pen.dot("ink-robot", x, y, 6);
+        pen.text("ink-text", "set", x - 34, y + 5);
+    }
+}

@@ -1,0 +1,92 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.Pen.Anchor;
+import fahrbahn.app.chart.Pen.Stroke;
+import fahrbahn.app.chart.Scale;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.levels.Histogram;
+import fahrbahn.core.levels.Levels;
+
+/** How often each reading came up on dark and on light, and the levels between. */
+record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) implements Chart {
+    private static final Stroke OUTLINE = new Stroke("ink-light", 1.5);
+    private static final Stroke MIDPOINT = new Stroke("ink-text", 1.5, 5, 5);
+    private static final Stroke BEST = new Stroke("ink-best", 3);
+
+    static LevelsChart of(SensorLevels sensor) {
+        Histogram.Bins bins = Histogram.Bins.over(sensor.darkReadings(), sensor.lightReadings(), sensor.step());
+        return new LevelsChart(
+                sensor, Histogram.of(sensor.darkReadings(), bins), Histogram.of(sensor.lightReadings(), bins));
+    }
+
+    @Override
+    public String xLabel() {
+        return "reading of sensor " + sensor.sensor();
+    }
+
+    @Override
+    public String yLabel() {
+        return "times seen";
+    }
+
+    @Override
+    public String title() {
+        return "Readings of sensor " + sensor.sensor() + " on dark and light";
+    }
+
+    @Override
+    public Range x() {
+        return new Range(dark.bins().low(), dark.bins().high());
+    }
+
+    @Override
+    public Range y() {
+        return new Range(0, 1.3 * Math.max(dark.tallest(), light.tallest()));
+    }
+
+    @Override
+    public void draw(Pen pen, Scale scale) {
+        Levels levels = sensor.levels();
+        if (levels.bandHolds()) {
+            double from = scale.px(Math.min(levels.bandDark(), levels.bandLight()));
+            double to = scale.px(Math.max(levels.bandDark(), levels.bandLight()));
+            pen.box("ink-band", from, 0, to - from, scale.height());
+        }
+        bars(pen, scale, dark, true);
+        bars(pen, scale, light, false);
+        double best = scale.px(sensor.roundedLevel());
+        double middle = scale.px(levels.midpoint());
+        pen.line(MIDPOINT, middle, 0, middle, scale.height());
+        pen.line(BEST, best, 0, best, scale.height());
+        boolean bestLeft = best <= middle;
+        label(pen, "ink-best", "level " + Words.exact(sensor.roundedLevel()), best, 14, bestLeft);
+        label(pen, "ink-text", "midpoint " + Words.number(levels.midpoint(), 4), middle, 32, !bestLeft);
+        caption(pen, scale, "dark", levels.dark().mean());
+        caption(pen, scale, "light", levels.light().mean());
+    }
+
+    /** Dark bars are filled, light ones are outlined: told apart without colour. */
+    private static void bars(Pen pen, Scale scale, Histogram counts, boolean filled) {
+        for (int i = 0; i < counts.size(); i++) {
+            double x = scale.px(counts.bins().edge(i));
+            double width = scale.px(counts.bins().edge(i + 1)) - x - 1;
+            double y = scale.py(counts.at(i));
+            if (counts.at(i) > 0 && filled) {
+                pen.box("ink-dark", x, y, width, scale.height() - y);
+            } else if (counts.at(i) > 0) {
+                pen.frame(OUTLINE, x + 0.75, y, Math.max(1, width - 1.5), scale.height() - y);
+            }
+        }
+    }
+
+    private static void caption(Pen pen, Scale scale, String words, double reading) {
+        double x = scale.px(reading);
+        label(pen, "ink-text", words, x, 50, x > scale.width() / 2);
+    }
+
+    private static void label(Pen pen, String ink, String words, double x, double y, boolean leftOf) {
+        pen.text(ink, words, x + (leftOf ? -6 : 6), y, leftOf ? Anchor.RIGHT : Anchor.LEFT);
+    }
+}

@@ -1,0 +1,81 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.Pen.Stroke;
+import fahrbahn.app.chart.Scale;
+import fahrbahn.core.response.CurveFeatures;
+
+/** The error of a layout over the line: where it is straight, where it is blind, where it folds over. */
+record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeatures features) implements Chart {
+    private static final Stroke CURVE = new Stroke("ink-curve", 2.4);
+    private static final Stroke FOLD = new Stroke("ink-text", 1, 3, 4);
+
+    @Override
+    public String xLabel() {
+        return "to the left of the line's middle, mm";
+    }
+
+    @Override
+    public String yLabel() {
+        return "error";
+    }
+
+    @Override
+    public String title() {
+        return "Error of the layout against its place over the line";
+    }
+
+    @Override
+    public Range x() {
+        return new Range(-reachMm, reachMm);
+    }
+
+    @Override
+    public Range y() {
+        double most = 1e-9;
+        for (double error : errors) {
+            most = Math.max(most, Math.abs(error));
+        }
+        return new Range(-1.12 * most, 1.12 * most);
+    }
+
+    @Override
+    public void draw(Pen pen, Scale scale) {
+        // Left on the robot is left on the screen.
+        double left = scale.px(-lineWidthMm / 2);
+        pen.box("ink-band", left, 0, scale.px(lineWidthMm / 2) - left, scale.height());
+        pen.line(new Stroke("ink-zero", 1), 0, scale.py(0), scale.width(), scale.py(0));
+        double[] x = new double[errors.length];
+        double[] y = new double[errors.length];
+        for (int i = 0; i < errors.length; i++) {
+            x[i] = scale.px(-reachMm + 2 * reachMm * i / (errors.length - 1));
+            y[i] = scale.py(errors[i]);
+        }
+        pen.line(CURVE, x, y);
+        band(pen, scale, "ink-best", features.straight(), "straight", scale.height() - 6);
+        if (features.hasBlindBand()) {
+            band(pen, scale, "ink-right", features.blind(), "blind", scale.height() - 26);
+        }
+        fold(pen, scale, features.guided().lowMm());
+        fold(pen, scale, features.guided().highMm());
+    }
+
+    private static void band(Pen pen, Scale scale, String ink, CurveFeatures.Range range, String word, double y) {
+        Stroke stroke = new Stroke(ink, 3);
+        double low = scale.px(range.lowMm());
+        double high = scale.px(range.highMm());
+        pen.line(stroke, low, y, high, y);
+        pen.line(stroke, low, y - 4, low, y + 4);
+        pen.line(stroke, high, y - 4, high, y + 4);
+        pen.text("ink-text", word, high + 6, y + 4);
+    }
+
+    private static void fold(Pen pen, Scale scale, double offsetMm) {
+        double x = scale.px(offsetMm);
+        if (x > 4 && x < scale.width() - 4) {
+            pen.line(FOLD, x, 16, x, scale.height());
+            pen.text("ink-text", "folds", Math.min(scale.width() - 34, Math.max(0, x - 15)), 12);
+        }
+    }
+}

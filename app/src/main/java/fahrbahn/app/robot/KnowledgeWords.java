@@ -1,0 +1,45 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.words.Words;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Knowledge;
+
+/** How well a constant is known, in the units of the screen. */
+final class KnowledgeWords {
+    private KnowledgeWords() {}
+
+    /** Value with its uncertainty. */
+    static String value(Knowledge known) {
+        double factor = unitFactor(known.constant());
+        return Words.number(factor * known.value(), 3) + " \u00b1 " + Words.number(factor * known.uncertainty(), 2)
+                + " " + unit(known.constant());
+    }
+
+    private static boolean time(Constant constant) {
+        return constant == Constant.LAG || constant == Constant.LOOP_TIME || constant == Constant.DELAY;
+    }
+
+    static double unitFactor(Constant constant) {
+        return time(constant) ? 1000 : 1;
+    }
+
+    static String unit(Constant constant) {
+        if (time(constant)) {
+            return "ms";
+        }
+        return switch (constant) {
+            case FREE_SPEED -> "mm/s";
+            case DEAD_ZONE -> "command";
+            default -> "mm";
+        };
+    }
+
+    /** What the uncertainty does to the gain at which the robot wiggles. */
+    static String cost(Knowledge known) {
+        if (known.cost().nowKp() == 0) {
+            return "no P gain is stable with it as it is";
+        }
+        return "wiggle onset Kp " + Words.number(known.cost().lowKp(), 2) + " to "
+                + Words.number(known.cost().highKp(), 2);
+    }
+}

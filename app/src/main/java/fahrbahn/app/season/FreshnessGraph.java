@@ -1,0 +1,257 @@
+package fahrbahn.app.season;
+
+import fahrbahn.app.words.CauseWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.knowledge.Since;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Pool;
+import fahrbahn.core.trials.Run;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Which station rests on which, and what each minds: the one place where freshness is derived. The table of it is in
+ * docs/freshness.md; the matrix test walks all of it.
+ */
+public final class FreshnessGraph {
+    /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
+    public static final Duration CAPTURES_STAY = Duration.ofHours(12);
+
+    /** A bend this much tighter than the robot was set up for is no matter of a ruler. */
+    private static final double SAME_RADIUS_MM = 0.1;
+
+    /** What each station minds by itself; what it inherits from others is said in {@link #derive}. */
+    public static final Map<Station, Set<Aspect>> MINDS = Map.of(
+            Station.ROBOT, Set.of(), // each constant has its own, see Constant.dependsOn
+            Station.TABLE, EnumSet.of(Aspect.BEND),
+            Station.MEASURE, EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT, Aspect.AGE, Aspect.LAYOUT),
+            Station.LEVELS, EnumSet.of(Aspect.CAPTURES),
+            Station.GAINS,
+                    EnumSet.of(
+                            Aspect.BATTERY,
+                            Aspect.WHEELS,
+                            Aspect.HEIGHT,
+                            Aspect.LAYOUT,
+                            Aspect.SURFACES,
+                            Aspect.DRIVE,
+                            Aspect.LOOP,
+                            Aspect.LINE,
+                            Aspect.BEND,
+                            Aspect.LAW),
+            Station.DRIVE,
+                    EnumSet.of(
+                            Aspect.HEIGHT,
+                            Aspect.WHEELS,
+                            Aspect.LAYOUT,
+                            Aspect.SURFACES,
+                            Aspect.DRIVE,
+                            Aspect.LOOP,
+                            Aspect.LINE,
+                            Aspect.BEND,
+                            Aspect.LAW,
+                            Aspect.GAINS,
+                            Aspect.TABLE),
+            Station.RUNS, Pool.APART);
+
+    private final Standing is;
+    private final Repairs repairs;
+    private final Map<Station, Freshness> found = new EnumMap<>(Station.class);
+
+    private FreshnessGraph(Standing is, Repairs repairs) {
+        this.is = is;
+        this.repairs = repairs;
+    }
+
+    /** The freshness of every station. Takes a few milliseconds. */
+    public static Map<Station, Freshness> derive(Standing standing, Repairs repairs) {
+        FreshnessGraph graph = new FreshnessGraph(standing, repairs);
+        graph.found.put(Station.ROBOT, graph.robot());
+        graph.found.put(Station.TABLE, graph.table());
+        graph.found.put(Station.MEASURE, graph.measure());
+        graph.found.put(Station.LEVELS, graph.levels());
+        graph.found.put(Station.GAINS, graph.gains());
+        graph.found.put(Station.DRIVE, graph.drive());
+        graph.found.put(Station.RUNS, graph.runs());
+        return graph.found;
+    }
+
+    private String words(List<Cause> causes) {
+        return CauseWords.of(causes, is.venueName());
+    }
+
+    private Freshness robot() {
+        if (!is.typed()) {
+            return Freshness.missing("nothing typed yet").repairedBy(repairs.typeRobot());
+        }
+        for (Fact fact : is.facts()) {
+            List<Cause> stale = fact.staleSince(is.now());
+            if (!stale.isEmpty() && used(fact)) {
+                return Freshness.stale(fact.constant().word() + ": " + words(stale))
+                        .repairedBy(repairs.measure(fact.constant(), true));
+            }
+        }
+        return guesses().isEmpty()
+                ? Freshness.FRESH
+                : Freshness.guess(guessWords())
+                        .repairedBy(repairs.measure(guesses().get(0), false));
+    }
+
+    /** Whether the robot still has the number that was measured. */
+    private boolean used(Fact fact) {
+        Optional<Setup> setup = is.now().setup();
+        double value = fact.measured().value();
+        return setup.isPresent()
+                && Math.abs(fact.constant().of(setup.get()) - value) <= 1e-9 * Math.max(1, Math.abs(value));
+    }
+
+    private List<Constant> guesses() {
+        return is.knowledge().stream()
+                .filter(Knowledge::costlyGuess)
+                .map(Knowledge::constant)
+                .toList();
+    }
+
+    private String guessWords() {
+        List<Constant> guesses = guesses();
+        String names = guesses.stream().limit(3).map(Constant::word).collect(Collectors.joining(", "));
+        return names + (guesses.size() == 1 ? " is" : " are") + " not measured";
+    }
+
+    private Freshness table() {
+        if (!is.ownTable()) {
+            return Freshness.missing("no table of your own");
+        }
+        if (!is.table().isEmpty()) {
+            return Freshness.missing(is.table());
+        }
+        double set = is.now().setup().map(s -> s.line().tightestRadiusMm()).orElse(Double.NaN);
+        return is.tightestMm() < set - SAME_RADIUS_MM
+                ? Freshness.stale("the robot is set up for bends of " + Words.millimetres(set) + ", the line has "
+                                + Words.millimetres(is.tightestMm()))
+                        .repairedBy(repairs.useRadius())
+                : Freshness.FRESH;
+    }
+
+    private Freshness measure() {
+        if (is.dark().isEmpty() || is.light().isEmpty()) {
+            boolean none = is.dark().isEmpty() && is.light().isEmpty();
+            return Freshness.missing(none ? "no captures" : is.light().isEmpty() ? "no light" : "no dark")
+                    .repairedBy(repairs.capture());
+        }
+        List<Cause> causes = captureCauses(is.dark().get(), is.light().get());
+        boolean lampsOff = causes.size() == 1 && causes.get(0).aspect() == Aspect.LAMP;
+        return causes.isEmpty()
+                ? Freshness.FRESH
+                : Freshness.stale(words(causes)).repairedBy(lampsOff ? repairs.lightLampsAgain() : repairs.capture());
+    }
+
+    /** Captures last as long as the sensors see what they saw. */
+    private List<Cause> captureCauses(Capture dark, Capture light) {
+        Capture older = dark.at().isBefore(light.at()) ? dark : light;
+        Basis then = Basis.of(older.at(), older.conditions());
+        Since since =
+                Since.of(then, is.now()).aged(then, is.now(), CAPTURES_STAY).only(MINDS.get(Station.MEASURE));
+        List<Cause> causes = new ArrayList<>(since.causes());
+        int sensors = is.now().setup().map(s -> s.robot().sensors().size()).orElse(0);
+        if (is.typed() && sensors > older.sensors().size()) {
+            causes.add(
+                    new Cause(Aspect.LAYOUT, "sensors captured", older.sensors().size(), sensors));
+        }
+        return causes;
+    }
+
+    private Freshness levels() {
+        Freshness captures = found.get(Station.MEASURE);
+        if (captures.mark() == Freshness.Mark.MISSING) {
+            return captures;
+        }
+        if (captures.mark() == Freshness.Mark.STALE) {
+            return inherited("from captures that are: ", captures);
+        }
+        if (!is.typed()) {
+            return Freshness.stale("not used on the robot yet").repairedBy(repairs.useLevels());
+        }
+        return is.onRobot()
+                .map(cause -> Freshness.stale(
+                                cause.what() + " is " + cause.before() + " on the robot, captured " + cause.after())
+                        .repairedBy(repairs.useLevels()))
+                .orElse(Freshness.FRESH);
+    }
+
+    private static Freshness inherited(String before, Freshness from) {
+        return new Freshness(from.mark(), before + from.reason(), from.repair());
+    }
+
+    private Freshness gains() {
+        if (is.chosen().isEmpty()) {
+            return Freshness.missing("no gains chosen").repairedBy(repairs.useGains());
+        }
+        Since since = Since.of(is.chosen().get(), is.now()).only(MINDS.get(Station.GAINS));
+        if (!since.nothing()) {
+            return Freshness.stale(words(since.causes())).repairedBy(repairs.useGains());
+        }
+        return upstream(since, Station.ROBOT, "on a robot whose ");
+    }
+
+    private Freshness drive() {
+        if (is.driven().isEmpty()) {
+            return Freshness.missing("no run");
+        }
+        Basis now = is.now().withTable(is.driveTable());
+        Since since = Since.of(is.driven().get(), now).only(MINDS.get(Station.DRIVE));
+        if (!since.nothing()) {
+            return Freshness.stale(words(since.causes())).repairedBy(repairs.driveAgain());
+        }
+        Freshness gains = found.get(Station.GAINS);
+        return gains.mark() == Freshness.Mark.STALE
+                ? inherited("with gains that are: ", gains)
+                : upstream(since, Station.ROBOT, "a robot whose ");
+    }
+
+    /** As the station it rests on: stale when that is, from guesses when that is; else fresh, saying what is only known better. */
+    private Freshness upstream(Since since, Station on, String before) {
+        Freshness below = found.get(on);
+        return switch (below.mark()) {
+            case STALE, GUESS -> inherited(before, below);
+            case MISSING -> Freshness.guess("the robot is a starting guess").repairedBy(repairs.typeRobot());
+            case FRESH -> Freshness.fresh(better(since));
+        };
+    }
+
+    private static String better(Since since) {
+        if (since.better().isEmpty()) {
+            return "";
+        }
+        String names = since.better().stream().map(Constant::word).collect(Collectors.joining(", "));
+        return names + " known better since, which changes nothing here";
+    }
+
+    private Freshness runs() {
+        if (is.runs().isEmpty()) {
+            return Freshness.missing("no runs");
+        }
+        Run last = is.runs().get(is.runs().size() - 1);
+        Pool same = Pool.of(is.runs(), last.source(), is.now());
+        Since since = Since.of(last.basis(), is.now()).only(MINDS.get(Station.RUNS));
+        if (same.runs().isEmpty()) {
+            return Freshness.stale(words(since.causes()));
+        }
+        return last.source() == Run.Source.TWIN
+                ? upstream(since, Station.ROBOT, "of a robot whose ")
+                : Freshness.fresh(better(since));
+    }
+}

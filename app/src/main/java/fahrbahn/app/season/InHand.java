@@ -1,0 +1,100 @@
+package fahrbahn.app.season;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.season.Hand;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Ledger;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.collections.ObservableMap;
+
+/** What the season holds of the robot and the table in hand, kept true by {@link #refresh}. */
+final class InHand {
+    final ReadOnlyObjectWrapper<Hand> hand = new ReadOnlyObjectWrapper<>(Hand.FIRST);
+    final ReadOnlyObjectWrapper<Optional<Setup>> setup = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<Basis>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
+    final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
+    final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<MatSheet>> mat = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ObservableMap<Constant, Fact> facts = FXCollections.observableMap(new EnumMap<>(Constant.class));
+    final ObservableMap<String, List<List<Double>>> entries = FXCollections.observableHashMap();
+    final ObservableList<Capture> captures = FXCollections.observableArrayList();
+    final ObservableList<Run> runs = FXCollections.observableArrayList();
+    // Made once: a listener on a wrapper that nobody keeps would be lost with it.
+    final ObservableMap<Constant, Fact> shownFacts = FXCollections.unmodifiableObservableMap(facts);
+    final ObservableMap<String, List<List<Double>>> shownEntries = FXCollections.unmodifiableObservableMap(entries);
+    final ObservableList<Capture> shownCaptures = FXCollections.unmodifiableObservableList(captures);
+    final ObservableList<Run> shownRuns = FXCollections.unmodifiableObservableList(runs);
+
+    /** Tells only what is other than before; what others are told from comes first. */
+    void refresh(Ledger ledger, Hand now) {
+        String robot = now.robot();
+        hand.set(now);
+        Conditions noted = ledger.get(Kinds.CONDITIONS, robot).orElse(Conditions.UNKNOWN);
+        set(conditions, noted.withVenue(now.venue()));
+        set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));
+        set(chosen, ledger.get(Kinds.CHOSEN, robot));
+        set(setup, ledger.get(Kinds.SETUP, robot));
+        set(course, ledger.get(Kinds.COURSE, now.table()));
+        set(mat, ledger.get(Kinds.MAT, now.table()));
+        Map<Constant, Fact> known = new EnumMap<>(Constant.class);
+        ledger.all(Kinds.FACT, robot).values().forEach(f -> known.put(f.constant(), f));
+        set(facts, known);
+        set(entries, ledger.all(Kinds.ENTRIES, robot));
+        set(captures, ledger.all(Kinds.CAPTURE, robot).values(), Capture::at);
+        set(runs, ledger.all(Kinds.RUN, robot).values(), Run::at);
+    }
+
+    private static <T> void set(ReadOnlyObjectWrapper<T> property, T value) {
+        if (!property.get().equals(value)) {
+            property.set(value);
+        }
+    }
+
+    private static <K, V> void set(ObservableMap<K, V> map, Map<K, V> values) {
+        if (!map.equals(values)) {
+            map.keySet().retainAll(values.keySet());
+            map.putAll(values);
+        }
+    }
+
+    /** In the order of time, also for one that undo brings back. */
+    private static <T> void set(ObservableList<T> list, Collection<T> values, Function<T, Instant> at) {
+        List<T> sorted = values.stream().sorted(Comparator.comparing(at)).toList();
+        if (!same(list, sorted)) {
+            list.setAll(sorted);
+        }
+    }
+
+    /** The very same values: those of the ledger are never changed, only replaced. */
+    private static <T> boolean same(List<T> a, List<T> b) {
+        if (a.size() != b.size()) {
+            return false;
+        }
+        for (int i = 0; i < a.size(); i++) {
+            if (a.get(i) != b.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,29 @@
+package fahrbahn.app.season;
+
+import fahrbahn.app.work.Errand;
+import fahrbahn.app.work.Errands;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+
+/** Asks the graph anew whenever something it rests on has changed, and once a minute, for results age. */
+public final class Judge {
+    private final Supplier<Standing> standing;
+    private final Repairs repairs;
+    private final Errand<Map<Station, Freshness>> errand;
+    private final Consumer<Map<Station, Freshness>> told;
+
+    /** @param standing gathers what there is, on the interface thread */
+    public Judge(
+            Supplier<Standing> standing, Repairs repairs, Errands errands, Consumer<Map<Station, Freshness>> told) {
+        this.standing = standing;
+        this.repairs = repairs;
+        this.errand = errands.errand("Judging what still stands");
+        this.told = told;
+    }
+
+    public void judge() {
+        Standing now = standing.get();
+        errand.run(job -> FreshnessGraph.derive(now, repairs), told);
+    }
+}

@@ -1,0 +1,311 @@
+package fahrbahn.app.season;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Setting;
+import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.PackedPicture;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.season.Hand;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Ledger;
+import fahrbahn.store.Put;
+import fahrbahn.store.Shared;
+import fahrbahn.store.TablePrints;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.collections.ObservableList;
+import javafx.collections.ObservableMap;
+
+/** The open season as the stations see it: the robot, table and venue in hand, and every change to what is known of them. */
+public final class Season {
+    private final Ledger ledger;
+    private final Path path;
+    private final Clock clock;
+    private final InHand in = new InHand();
+    private final Club club;
+    private Setting setting;
+
+    public Season(Ledger ledger, Path path, Clock clock) {
+        this.ledger = ledger;
+        this.path = path;
+        this.clock = clock;
+        this.club = new Club(this, ledger);
+        ledger.listen(kinds -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        in.refresh(ledger, club.settled(ledger.get(Kinds.HAND, "").orElse(Hand.FIRST)));
+    }
+
+    public Path path() {
+        return path;
+    }
+
+    public Instant now() {
+        return clock.instant();
+    }
+
+    /** Teams, robots, tables and venues. */
+    public Club club() {
+        return club;
+    }
+
+    /** For steps of undo and for listening; stations change the season through the methods here. */
+    public Ledger ledger() {
+        return ledger;
+    }
+
+    public ReadOnlyObjectProperty<Hand> handProperty() {
+        return in.hand.getReadOnlyProperty();
+    }
+
+    Hand hand() {
+        return in.hand.get();
+    }
+
+    /** The robot, line and law; empty until the coach has typed something. */
+    public ReadOnlyObjectProperty<Optional<Setup>> setupProperty() {
+        return in.setup.getReadOnlyProperty();
+    }
+
+    /** The setup, or the starting guess as long as there is none. */
+    public Setup setupOrGuess() {
+        return in.setup.get().orElseGet(StartingSetup::guess);
+    }
+
+    /** What the robot began as: numbers that are still so are guesses. */
+    public Setup begunAs() {
+        return ledger.get(Kinds.BEGUN, hand().robot()).orElseGet(StartingSetup::guess);
+    }
+
+    /** What the gains were last chosen for. */
+    public ReadOnlyObjectProperty<Optional<Basis>> chosenProperty() {
+        return in.chosen.getReadOnlyProperty();
+    }
+
+    /** Where and with what the team works now; the sensors' height is not in it, the setup has that. */
+    public ReadOnlyObjectProperty<Conditions> conditionsProperty() {
+        return in.conditions.getReadOnlyProperty();
+    }
+
+    /** The circumstances as of now, sensor height included, to be noted with whatever is measured. */
+    public Conditions conditionsNow() {
+        Conditions said = in.conditions.get();
+        return in.setup.get().isEmpty()
+                ? said
+                : said.withSensorHeightMm(in.setup.get().get().robot().chassis().sensorHeightMm());
+    }
+
+    /** What a result of this moment rests on; how well constants are known is added by those who know. */
+    public Basis basisNow() {
+        Setup setup = setupOrGuess();
+        if (setting == null || !setting.setup().equals(setup)) {
+            setting = Shared.setting(setup);
+        }
+        return Basis.of(now(), conditionsNow()).withSetting(setting).withTable(tableNow());
+    }
+
+    /** The table in hand as it is now. */
+    public TablePrint tableNow() {
+        String table = hand().table();
+        return in.mat
+                .get()
+                .map(mat -> TablePrints.of(table, mat))
+                .orElseGet(() -> TablePrints.of(table, courseOrLoop()));
+    }
+
+    public ReadOnlyObjectProperty<ColumnMap> columnsProperty() {
+        return in.columns.getReadOnlyProperty();
+    }
+
+    /** The course of the table in hand; empty until one has been begun, and for a mat. */
+    public ReadOnlyObjectProperty<Optional<Draft>> courseProperty() {
+        return in.course.getReadOnlyProperty();
+    }
+
+    /** The course, or the practice loop as long as there is none. */
+    public Draft courseOrLoop() {
+        return in.course.get().orElseGet(() -> Draft.of(DemoCourses.workshopLoop()));
+    }
+
+    /** The courses of all tables, by table; retired ones left out. */
+    public Map<String, Draft> courses() {
+        Map<String, Draft> all = new LinkedHashMap<>();
+        club.entries(Club.Sort.TABLE).stream()
+                .filter(e -> !e.retired())
+                .forEach(e -> ledger.get(Kinds.COURSE, e.id()).ifPresent(draft -> all.put(e.id(), draft)));
+        return all;
+    }
+
+    /** The mat that the table in hand is; empty when it is none. */
+    public ReadOnlyObjectProperty<Optional<MatSheet>> matProperty() {
+        return in.mat.getReadOnlyProperty();
+    }
+
+    /** A picture by its identifier. */
+    public Optional<PackedPicture> picture(String id) {
+        return ledger.get(Kinds.PICTURE, "", id);
+    }
+
+    /** What has been typed on each bench card, a row an entry. */
+    public ObservableMap<String, List<List<Double>>> entries() {
+        return in.shownEntries;
+    }
+
+    /** Constants that have been measured. */
+    public ObservableMap<Constant, Fact> facts() {
+        return in.shownFacts;
+    }
+
+    /** Oldest first. */
+    public ObservableList<Capture> captures() {
+        return in.shownCaptures;
+    }
+
+    /** Oldest first. */
+    public ObservableList<Run> runs() {
+        return in.shownRuns;
+    }
+
+    private String robotName() {
+        return setupOrGuess().robot().name();
+    }
+
+    public void changeEntries(String card, List<List<Double>> rows) {
+        ledger.change(
+                "entries of a bench card on " + robotName(),
+                List.of(Put.of(Kinds.ENTRIES, hand().robot(), card, rows)));
+    }
+
+    /** Changes the setup; a refusal from a constructor passes through and nothing changes. */
+    public void changeSetup(UnaryOperator<Setup> change) {
+        Setup before = setupOrGuess();
+        Setup after = change.apply(before);
+        ledger.change(SeasonWords.setup(before, after), List.of(Put.of(Kinds.SETUP, hand().robot(), after)));
+    }
+
+    /**
+     * Changes the setup's gains and remembers what they were chosen for, as one step.
+     *
+     * @param known how well each constant is known
+     */
+    public void chooseGains(UnaryOperator<Setup> change, Map<Constant, Double> known) {
+        Setup before = setupOrGuess();
+        Setup chosen = change.apply(before);
+        Basis basis = basisNow().withSetting(Shared.setting(chosen)).withKnown(known);
+        String label =
+                chosen.equals(before) ? "gains chosen again on " + robotName() : SeasonWords.setup(before, chosen);
+        ledger.change(
+                label,
+                List.of(Put.of(Kinds.SETUP, hand().robot(), chosen), Put.of(Kinds.CHOSEN, hand().robot(), basis)));
+    }
+
+    /** Changes what is noted of the robot's circumstances; the venue is in hand, not in it. */
+    public void changeConditions(UnaryOperator<Conditions> change) {
+        Conditions before = in.conditions.get();
+        Conditions after = change.apply(before);
+        ledger.change(
+                SeasonWords.conditions(before, after, robotName(), club::venueName),
+                List.of(Put.of(Kinds.CONDITIONS, hand().robot(), after.withVenue(""))));
+    }
+
+    public void changeColumns(ColumnMap newColumns) {
+        ledger.change("columns of " + robotName(), List.of(Put.of(Kinds.COLUMNS, hand().robot(), newColumns)));
+    }
+
+    /** Puts another course on the table in hand. */
+    public void lay(Draft draft) {
+        ledger.change("the course " + draft.name(), List.of(Put.of(Kinds.COURSE, hand().table(), draft)));
+    }
+
+    /** Changes the mat that the table in hand is. */
+    public void changeMat(String label, MatSheet mat) {
+        ledger.change(label, List.of(Put.of(Kinds.MAT, hand().table(), mat)));
+    }
+
+    /** Puts measured constants on the robot and remembers how they were measured, as one step. */
+    public void useFacts(List<Fact> used, UnaryOperator<Setup> alsoChange) {
+        Setup before = setupOrGuess();
+        Setup changed = before;
+        List<Put<?>> puts = new ArrayList<>();
+        for (Fact fact : used) {
+            changed = fact.constant().with(changed, fact.measured().value());
+        }
+        changed = alsoChange.apply(changed);
+        puts.add(Put.of(Kinds.SETUP, hand().robot(), changed));
+        Setting measuredAs = Shared.setting(changed);
+        for (Fact fact : used) {
+            Fact kept = new Fact(
+                    fact.constant(),
+                    fact.measured(),
+                    fact.entries(),
+                    fact.basis().withSetting(measuredAs));
+            puts.add(Put.of(Kinds.FACT, hand().robot(), fact.constant().word(), kept));
+        }
+        String words = used.isEmpty() ? "a measurement" : used.get(0).constant().word() + " measured";
+        ledger.change(words + " on " + robotName(), puts);
+    }
+
+    /** How a measured constant came about: every measurement of it, oldest first. */
+    public void factHistory(Constant constant, Consumer<List<Fact>> told) {
+        ledger.history(
+                Kinds.FACT,
+                hand().robot(),
+                constant.word(),
+                states -> told.accept(states.stream().map(Map.Entry::getValue).toList()));
+    }
+
+    /** Every state of the robot, oldest first, with when it came to be. */
+    public void setupHistory(Consumer<List<Map.Entry<Instant, Setup>>> told) {
+        ledger.history(Kinds.SETUP, hand().robot(), fahrbahn.store.Kind.ONLY, told);
+    }
+
+    public void addCaptures(List<Capture> added) {
+        List<Put<?>> puts = new ArrayList<>();
+        added.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, hand().robot(), c.id(), c)));
+        ledger.change(SeasonWords.captures(added, robotName()), puts);
+    }
+
+    public void removeCapture(Capture capture) {
+        ledger.change(
+                "capture of " + capture.surface() + " away, " + robotName(),
+                List.of(Put.away(Kinds.CAPTURE, hand().robot(), capture.id())));
+    }
+
+    public void logRun(Run run) {
+        String how = run.outcome().completed() ? "a completed run of " : "a lost run of ";
+        ledger.change(how + robotName(), List.of(Put.of(Kinds.RUN, hand().robot(), run.id(), run)));
+    }
+
+    public Optional<String> undo() {
+        return ledger.undo();
+    }
+
+    public Optional<String> redo() {
+        return ledger.redo();
+    }
+
+    /** Closes the file when everything before has been written. */
+    public void close() {
+        ledger.close();
+    }
+}

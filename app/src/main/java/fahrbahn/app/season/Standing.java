@@ -1,0 +1,54 @@
+package fahrbahn.app.season;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Cause;
+import fahrbahn.core.trials.Run;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * All that freshness is derived from, at one moment.
+ *
+ * @param now robot, table, venue and circumstances as they are
+ * @param typed whether the robot is more than a starting guess
+ * @param facts what has been measured on the robot
+ * @param knowledge how well its constants are known, the costliest first; empty until worked out
+ * @param table what keeps the table from being ready, in words; empty when it is
+ * @param ownTable whether the coach has laid or imported it
+ * @param tightestMm of the table's bends
+ * @param dark newest capture of dark with the lamps on
+ * @param light newest capture of light
+ * @param onRobot how the robot's dark and light differ from those captures; empty when they do not
+ * @param chosen what the gains were chosen for
+ * @param driven what the twin's latest run rests on
+ * @param driveTable what the twin drives on
+ * @param runs of the robot in hand, oldest first
+ * @param venueName what a venue is called, by its identifier
+ */
+public record Standing(
+        Basis now,
+        boolean typed,
+        List<Fact> facts,
+        List<Knowledge> knowledge,
+        String table,
+        boolean ownTable,
+        double tightestMm,
+        Optional<Capture> dark,
+        Optional<Capture> light,
+        Optional<Cause> onRobot,
+        Optional<Basis> chosen,
+        Optional<Basis> driven,
+        TablePrint driveTable,
+        List<Run> runs,
+        UnaryOperator<String> venueName) {
+    public Standing {
+        facts = List.copyOf(facts);
+        knowledge = List.copyOf(knowledge);
+        runs = List.copyOf(runs);
+    }
+}

@@ -1,0 +1,82 @@
+package fahrbahn.app.shell;
+
+import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.season.Freshness.Repair;
+import fahrbahn.app.season.Repairs;
+import fahrbahn.app.season.Station;
+import fahrbahn.core.knowledge.Constant;
+
+/** What mends what: the button's words, the station, and the deed itself. */
+final class ShortestRepairs implements Repairs {
+    private final Workshop workshop;
+
+    ShortestRepairs(Workshop workshop) {
+        this.workshop = workshop;
+    }
+
+    @Override
+    public Repair measure(Constant constant, boolean again) {
+        BenchCard card = BenchCard.measuring(constant);
+        return new Repair(
+                "measure the " + constant.word() + (again ? " again: " : ": ") + card.title(), Station.ROBOT, () -> {
+                    workshop.robot().bench().show(card);
+                    workshop.robot().showPage("Bench");
+                });
+    }
+
+    @Override
+    public Repair typeRobot() {
+        return new Repair(
+                "type your robot's numbers",
+                Station.ROBOT,
+                () -> workshop.robot().showPage("Numbers"));
+    }
+
+    @Override
+    public Repair lightLampsAgain() {
+        return new Repair(
+                "switch the lamps on again: O",
+                Station.MEASURE,
+                () -> workshop.measure().switchLamps());
+    }
+
+    @Override
+    public Repair capture() {
+        return new Repair(
+                "capture light and dark: L, D",
+                Station.MEASURE,
+                () -> workshop.measure().showPage("Capture"));
+    }
+
+    @Override
+    public Repair useLevels() {
+        return new Repair(
+                "use these levels on the robot",
+                Station.LEVELS,
+                () -> workshop.levels().useOnRobot());
+    }
+
+    @Override
+    public Repair useGains() {
+        return new Repair(
+                "take the pair worked out anew",
+                Station.GAINS,
+                () -> workshop.gains().useAdvice());
+    }
+
+    @Override
+    public Repair useRadius() {
+        return new Repair("set the robot up for this line", Station.TABLE, () -> {
+            if (workshop.season().matProperty().get().isPresent()) {
+                workshop.table().mat().useRadius();
+            } else {
+                workshop.table().useRadius();
+            }
+        });
+    }
+
+    @Override
+    public Repair driveAgain() {
+        return new Repair("drive again", Station.DRIVE, () -> workshop.drive().run());
+    }
+}

@@ -1,0 +1,120 @@
+package fahrbahn.app.work;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.CancelledException;
+import fahrbahn.core.job.Job;
+import fahrbahn.store.BadFileException;
+import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+
+/**
+ * The one way to work in the background: a place for one piece of work, its result handed over on the interface thread. Newer work
+ * takes the place of older, which is not begun any more, or asked to stop; nothing of it is shown. Belongs to the interface thread.
+ */
+public final class Errand<T> {
+    private static final Logger LOG = Logger.getLogger(Errand.class.getName());
+
+    private final Errands errands;
+    private final String what;
+    private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(false);
+    private Watched now = new Watched();
+
+    /** The work; asks its job now and then whether to go on. */
+    public interface Work<T> {
+        T run(Job job) throws BadFileException;
+    }
+
+    /** Followed by the window's frames, stopped by its button or by newer work. */
+    private static final class Watched implements Job {
+        private volatile boolean cancelled;
+        private volatile double share;
+
+        @Override
+        public boolean cancelled() {
+            return cancelled;
+        }
+
+        @Override
+        public void progress(int done, int of) {
+            share = (double) done / of;
+        }
+    }
+
+    Errand(Errands errands, String what) {
+        this.errands = errands;
+        this.what = what;
+    }
+
+    /** True from the moment the work is asked for until it has ended. */
+    public ReadOnlyBooleanProperty runningProperty() {
+        return running.getReadOnlyProperty();
+    }
+
+    /** How far the work is, 0 to 1. */
+    public double progress() {
+        return now.share;
+    }
+
+    /** Asks for work; what refuses or breaks it is told on the notice line. */
+    public void run(Work<T> work, Consumer<T> done) {
+        runToEnd(work, ending -> {
+            if (ending instanceof Ending.Done<T> result) {
+                done.accept(result.result());
+            } else if (!Ending.words(ending).isEmpty()) {
+                errands.tell().accept(Ending.words(ending));
+            }
+        });
+    }
+
+    /**
+     * Asks for work.
+     *
+     * @param ended told how it ended, unless newer work or {@link #stop} took its place
+     */
+    public void runToEnd(Work<T> work, Consumer<Ending<T>> ended) {
+        now.cancelled = true;
+        Watched mine = new Watched();
+        now = mine;
+        running.set(true);
+        errands.worker().execute(() -> {
+            if (mine.cancelled) {
+                return; // nobody looks at it any more
+            }
+            Ending<T> ending = ending(work, mine);
+            errands.interfaceThread().execute(() -> {
+                if (mine == now && !mine.cancelled) {
+                    running.set(false);
+                    ended.accept(ending);
+                }
+            });
+        });
+    }
+
+    private Ending<T> ending(Work<T> work, Job job) {
+        try {
+            return new Ending.Done<>(work.run(job));
+        } catch (CancelledException stopped) {
+            return new Ending.Stopped<>();
+        } catch (BadValueException | BadFileException refused) {
+            return new Ending.Refused<>(sentence(refused.getMessage()));
+        } catch (RuntimeException | OutOfMemoryError broken) {
+            LOG.log(Level.SEVERE, what, broken);
+            String why = broken instanceof OutOfMemoryError ? "the memory is full" : broken.getMessage();
+            return new Ending.Broken<>(
+                    what + " could not be done: " + why + ". Nothing was changed; details are in the log.");
+        }
+    }
+
+    private static String sentence(String message) {
+        return message.endsWith(".") ? message : message + ".";
+    }
+
+    /** Stops the work at hand; nothing of it is shown. */
+    public void stop() {
+        now.cancelled = true;
+        running.set(false);
+    }
+}

@@ -1,0 +1,225 @@
+package fahrbahn.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.app.season.Freshness.Mark;
+import fahrbahn.app.season.Station;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Every kind of change against every station: the table of docs/freshness.md, walked. */
+class FreshnessMatrixTest {
+    @TempDir
+    private Path folder;
+
+    private final Shop.MovableClock clock = new Shop.MovableClock();
+    private Workshop shop;
+
+    /** A change, and one letter a station in their order: F fresh, S stale, M missing, G from guesses. */
+    private enum Change {
+        NOTHING("FFFFFFF", s -> {}),
+        VENUE("FFSSFFS", s -> s.season().club().goTo("Another hall")),
+        LAMP("FFSSFFF", s -> s.season().changeConditions(c -> c.withLamp(Lamp.OFF))),
+        BATTERY("SFFFSSS", s -> s.season().changeConditions(c -> c.withBatteryV(7.2))),
+        WHEELS("SFFFSSS", s -> s.season().changeConditions(c -> c.withWheels("hard"))),
+        HEIGHT(
+                "SFSSSSS",
+                setup(s -> s.withRobot(s.robot().withChassis(s.robot().chassis().withSensorHeightMm(14))))),
+        LOOP_TIME(
+                "SFFFSSS",
+                setup(s -> s.withLoop(new Loop(0.025, s.robot().loop().delayS())))),
+        FREE_SPEED("FFFFSSS", setup(s -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(800)))),
+        SENSOR_MOVED(
+                "FFFFSSS",
+                setup(s -> s.withRobot(
+                        s.robot().withSensor(0, s.robot().sensors().get(0).withPlace(62, 10))))),
+        MORE_SENSORS("FFSSSSS", s -> s.robot().useRow(fahrbahn.core.setup.SensorPreset.PHOTOTRANSISTOR, 4)),
+        SURFACES("FFFSSSS", setup(s -> {
+            Sensor left = s.robot().sensors().get(0);
+            return s.withRobot(s.robot().withSensor(0, left.withSurfaces(left.dark(), left.light() + 90, 3)));
+        })),
+        LINE(
+                "FFFFSSS",
+                setup(s -> s.withLine(new Line(30, s.line().polarity(), s.line().tightestRadiusMm())))),
+        BEND("FSFFSSS", setup(s -> s.withLine(new Line(20, s.line().polarity(), 220)))),
+        LAW("FFFFSSS", setup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)))),
+        BASE_COMMAND("FFFFSSS", setup(s -> s.withLaw(s.law().withBaseCommand(30)))),
+        GAINS("FFFFFSS", s -> s.gains().choose(0.25, 0, 0.9)),
+        TABLE_CHANGED("FMFFFSS", s -> s.table().reshape(new Part.Straight(1300))),
+        OTHER_TABLE("FFFFFMS", s -> s.season().club().addTable(Draft.of(DemoCourses.sprint()))),
+        CAPTURED_ANEW_ALIKE("FFFFFFF", s -> recapture(s, 0)),
+        CAPTURED_ANEW_OTHERWISE("FFFSFFF", s -> recapture(s, 60)),
+        AGE("FFSSFFF", Shop.MORNING.plus(Duration.ofHours(13))),
+        KNOWN_BETTER("FFFFFFF", s -> measure(s, Constant.FREE_SPEED, 501.2)),
+        CHANGED_AND_MEASURED("FFFFSSS", s -> measure(s, Constant.FREE_SPEED, 650));
+
+        private final String expected;
+        private final Consumer<Workshop> change;
+        private final java.time.Instant at;
+
+        Change(String expected, Consumer<Workshop> change) {
+            this.expected = expected;
+            this.change = change;
+            this.at = Shop.MORNING;
+        }
+
+        Change(String expected, java.time.Instant at) {
+            this.expected = expected;
+            this.change = s -> {};
+            this.at = at;
+        }
+
+        private static Consumer<Workshop> setup(UnaryOperator<Setup> change) {
+            return shop -> shop.season().changeSetup(change);
+        }
+    }
+
+    private static void measure(Workshop shop, Constant constant, double value) {
+        shop.season()
+                .useFacts(
+                        List.of(new Fact(
+                                constant,
+                                new Measured(value, 0.002 * value, 5),
+                                List.of(),
+                                shop.season().basisNow())),
+                        s -> s);
+    }
+
+    private static void recapture(Workshop shop, double brighter) {
+        java.time.Instant at = shop.season().now().plusSeconds(1);
+        shop.season()
+                .addCaptures(List.of(
+                        Shop.capture(Capture.DARK, at, 200, 200, shop),
+                        Shop.capture(Capture.LIGHT, at, 700 + brighter, 700 + brighter, shop)));
+    }
+
+    /** A season in which everything has been done and nothing is guessed. */
+    @BeforeEach
+    void allFresh() throws Exception {
+        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
+        shop.season().club().goTo("Home");
+        shop.season().changeConditions(c -> c.withBatteryV(8.0).withWheels("soft"));
+        List<Fact> facts = new ArrayList<>();
+        for (Constant constant : Constant.values()) {
+            double value = constant == Constant.DEAD_ZONE
+                    ? 2
+                    : constant.of(shop.season().setupOrGuess());
+            facts.add(new Fact(
+                    constant,
+                    new Measured(value, 0.002 * value, 5),
+                    List.of(),
+                    shop.season().basisNow()));
+        }
+        shop.season().useFacts(facts, s -> s);
+        shop.season()
+                .addCaptures(List.of(
+                        Shop.capture(Capture.DARK, clock.now, 200, 200, shop),
+                        Shop.capture(Capture.LIGHT, clock.now, 700, 700, shop)));
+        shop.levels().useOnRobot();
+        shop.season().club().addTable(Draft.of(DemoCourses.workshopLoop()));
+        shop.table().choose(0);
+        shop.gains().choose(0.3, 0, 0.9);
+        shop.drive().run();
+        shop.runs().logTableRun(true, 21, "");
+    }
+
+    @AfterEach
+    void close() {
+        shop.close();
+    }
+
+    private String marks() {
+        StringBuilder marks = new StringBuilder();
+        for (Station station : Station.values()) {
+            Mark mark = shop.station(station).freshnessProperty().get().mark();
+            marks.append(mark.name().charAt(0));
+        }
+        return marks.toString();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Change.class)
+    void aChangeMakesStaleWhatRestsOnIt(Change change) {
+        assertThat(marks()).as("before").isEqualTo(Change.NOTHING.expected);
+        change.change.accept(shop);
+        clock.now = change.at;
+        shop.minute();
+        assertThat(marks()).isEqualTo(change.expected);
+        for (Station station : Station.values()) {
+            var freshness = shop.station(station).freshnessProperty().get();
+            if (freshness.mark() == Mark.STALE) {
+                assertThat(freshness.reason()).as("reason at " + station).isNotBlank();
+                assertThat(station == Station.RUNS || freshness.repair().isPresent())
+                        .as("repair at " + station)
+                        .isTrue();
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Change.class)
+    void undoBringsBackWhatAChangeMadeStale(Change change) {
+        int before = shop.season().ledger().undoable().size();
+        String hand = shop.season().handProperty().get().toString();
+        change.change.accept(shop);
+        while (shop.season().ledger().undoable().size() > before) {
+            shop.undo();
+        }
+        if (shop.season().handProperty().get().toString().equals(hand)) {
+            boolean putAway = change == Change.OTHER_TABLE; // what was driven is, when another table is laid
+            assertThat(marks()).isEqualTo(putAway ? "FFFFFMF" : Change.NOTHING.expected);
+        }
+    }
+
+    @Test
+    void whatIsOnlyKnownBetterIsSaid() {
+        measure(shop, Constant.FREE_SPEED, 501.2);
+        assertThat(shop.gains().freshnessProperty().get().reason())
+                .isEqualTo("free speed known better since, which changes nothing here");
+        assertThat(shop.runs().freshnessProperty().get().reason()).contains("known better");
+    }
+
+    @Test
+    void everyRepairDoesOrShowsWhatItSays() {
+        shop.season().changeSetup(s -> s.withLaw(s.law().withBaseCommand(30)));
+        shop.gains().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.gains().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.drive().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.drive().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        recapture(shop, 60);
+        shop.levels().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.levels().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.season().changeSetup(s -> s.withLine(new Line(20, s.line().polarity(), 220)));
+        shop.table().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.table().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.season().changeConditions(c -> c.withBatteryV(7.2));
+        shop.robot().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.robot().pageProperty().get()).isEqualTo("Bench");
+        shop.season().changeConditions(c -> c.withLamp(Lamp.OFF));
+        shop.measure().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.season().conditionsProperty().get().lamp()).isEqualTo(Lamp.ON);
+    }
+}

@@ -1,0 +1,115 @@
+package fahrbahn.core.knowledge;
+
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+
+/** A number of the robot that everything after it is computed from, and that can be measured. In mm, s and commands. */
+public enum Constant {
+    FREE_SPEED(
+            "free speed",
+            0.15,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS),
+            s -> s.robot().drive().freeSpeedMmPerS(),
+            (s, v) -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(v))),
+    TRACK_WIDTH(
+            "turning width",
+            0.08,
+            Set.of(Aspect.WHEELS),
+            s -> s.robot().drive().effectiveTrackWidthMm(),
+            (s, v) -> s.withDrive(s.robot()
+                    .drive()
+                    .withTraits(s.robot()
+                            .drive()
+                            .traits()
+                            .withScrub(v / s.robot().drive().trackWidthMm())))),
+    DEAD_ZONE(
+            "dead zone",
+            0.5,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS),
+            s -> s.robot().drive().traits().deadZoneCommand(),
+            (s, v) -> s.withDrive(
+                    s.robot().drive().withTraits(s.robot().drive().traits().withDeadZoneCommand(v)))),
+    LAG(
+            "lag",
+            0.4,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS, Aspect.LOOP),
+            s -> s.robot().drive().lagS(),
+            (s, v) -> s.withDrive(s.robot().drive().withLagS(v))),
+    LOOP_TIME(
+            "loop time",
+            0.3,
+            Set.of(),
+            s -> s.robot().loop().periodS(),
+            (s, v) -> s.withLoop(new Loop(v, s.robot().loop().delayS()))),
+    DELAY(
+            "delay",
+            0.5,
+            Set.of(),
+            s -> s.robot().loop().delayS(),
+            (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v))),
+    SPOT(
+            "spot",
+            0.3,
+            Set.of(Aspect.HEIGHT),
+            s -> s.lawSensors().stream()
+                    .mapToDouble(Sensor::spotSigmaMm)
+                    .average()
+                    .orElseThrow(),
+            Constant::withSpot);
+
+    private interface Change {
+        Setup apply(Setup setup, double value);
+    }
+
+    private final String word;
+    private final double guessShare;
+    private final Set<Aspect> dependsOn;
+    private final ToDoubleFunction<Setup> value;
+    private final Change change;
+
+    Constant(String word, double guessShare, Set<Aspect> dependsOn, ToDoubleFunction<Setup> value, Change change) {
+        this.word = word;
+        this.guessShare = guessShare;
+        this.dependsOn = dependsOn;
+        this.value = value;
+        this.change = change;
+    }
+
+    /** The coach's word; also the name in the season file. */
+    public String word() {
+        return word;
+    }
+
+    /** How far off a guess of it usually is, as a share: our reckoning from robots of the usual build. */
+    public double guessShare() {
+        return guessShare;
+    }
+
+    /** What changes it, or what it was told by: the wiggle clock tells the lag by the loop time. */
+    public Set<Aspect> dependsOn() {
+        return dependsOn;
+    }
+
+    public double of(Setup setup) {
+        return value.applyAsDouble(setup);
+    }
+
+    /** @throws fahrbahn.core.check.BadValueException when the setup cannot have this value */
+    public Setup with(Setup setup, double newValue) {
+        return change.apply(setup, newValue);
+    }
+
+    /** Every spot larger or smaller in the same proportion, so that their mean has the value. */
+    private static Setup withSpot(Setup setup, double mean) {
+        double factor = mean / SPOT.of(setup);
+        List<Sensor> sensors = setup.robot().sensors().stream()
+                .map(s -> s.withSpotSigmaMm(s.spotSigmaMm() * factor))
+                .toList();
+        return setup.withRobot(setup.robot().withSensors(sensors));
+    }
+}

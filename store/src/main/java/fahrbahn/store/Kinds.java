@@ -1,0 +1,104 @@
+package fahrbahn.store;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.Setting;
+import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.PackedPicture;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColumnMap;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.season.Hand;
+import fahrbahn.core.season.Listing;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kind.Scope;
+import java.util.List;
+
+/** Every sort of document a season holds: one line each. */
+public final class Kinds {
+    /** Setups by their content, for the documents that point to them. */
+    public static final Kind<Setting> SETTING = new Kind<>("setting", Scope.SEASON, new SettingCodec());
+
+    /** Pictures by their content, for the mats that point to them. */
+    public static final Kind<PackedPicture> PICTURE =
+            new Kind<>("picture", Scope.SEASON, Codec.plain(MatJson::writePicture, MatJson::parsePicture));
+
+    public static final Kind<Hand> HAND =
+            new Kind<>("hand", Scope.SEASON, Codec.plain(ClubJson::write, ClubJson::parseHand));
+    public static final Kind<Listing> TEAM = listing("team", Scope.SEASON);
+    public static final Kind<Listing> VENUE = listing("venue", Scope.SEASON);
+    public static final Kind<Listing> ROBOT = listing("robot", Scope.ROBOT);
+    public static final Kind<Listing> TABLE = listing("table", Scope.TABLE);
+
+    public static final Kind<Setup> SETUP = new Kind<>("setup", Scope.ROBOT, new SetupCodec());
+
+    /** What a robot began as: numbers that are still so are guesses. */
+    public static final Kind<Setup> BEGUN =
+            new Kind<>("begun", Scope.ROBOT, Codec.plain(SetupJson::write, SetupJson::parse));
+
+    /** Lamps, battery and wheels of a robot. */
+    public static final Kind<Conditions> CONDITIONS =
+            new Kind<>("conditions", Scope.ROBOT, Codec.plain(ConditionsJson::write, ConditionsJson::parse));
+
+    public static final Kind<ColumnMap> COLUMNS =
+            new Kind<>("columns", Scope.ROBOT, Codec.plain(ColumnMapJson::write, ColumnMapJson::parse));
+
+    /** What has been typed on a bench card, by card. */
+    public static final Kind<List<List<Double>>> ENTRIES =
+            new Kind<>("entries", Scope.ROBOT, Codec.plain(EntriesJson::write, EntriesJson::parse));
+
+    /** Measured constants, by constant. */
+    public static final Kind<Fact> FACT = new Kind<>("fact", Scope.ROBOT, new FactCodec());
+
+    /** What the gains were last chosen for. */
+    public static final Kind<Basis> CHOSEN = new Kind<>("chosen", Scope.ROBOT, new BasisCodec());
+
+    /** The captures whose levels are on the robot. */
+    public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
+
+    public static final Kind<Capture> CAPTURE = new Kind<>("capture", Scope.ROBOT, new CaptureCodec());
+    public static final Kind<Run> RUN = new Kind<>("run", Scope.ROBOT, new RunCodec());
+    public static final Kind<Draft> COURSE =
+            new Kind<>("course", Scope.TABLE, Codec.plain(CourseJson::write, CourseJson::parseDraft));
+    public static final Kind<MatSheet> MAT =
+            new Kind<>("mat", Scope.TABLE, Codec.plain(MatJson::write, MatJson::parse));
+
+    /** How older seasons kept what the gains were chosen for; read once, written no more. */
+    static final Kind<Setup> CHOSEN_FOR =
+            new Kind<>("chosen-for", Scope.ROBOT, Codec.plain(SetupJson::write, SetupJson::parse));
+
+    static final Kind<Conditions> CHOSEN_UNDER =
+            new Kind<>("chosen-under", Scope.ROBOT, Codec.plain(ConditionsJson::write, ConditionsJson::parse));
+
+    /** In the order in which a season is read: what others point to comes first. */
+    public static final List<Kind<?>> ALL = List.of(
+            SETTING,
+            PICTURE,
+            HAND,
+            TEAM,
+            VENUE,
+            ROBOT,
+            TABLE,
+            SETUP,
+            BEGUN,
+            CONDITIONS,
+            COLUMNS,
+            ENTRIES,
+            FACT,
+            CHOSEN,
+            LEVELS,
+            CAPTURE,
+            RUN,
+            COURSE,
+            MAT,
+            CHOSEN_FOR,
+            CHOSEN_UNDER);
+
+    private Kinds() {}
+
+    private static Kind<Listing> listing(String name, Scope scope) {
+        return new Kind<>(name, scope, Codec.plain(ClubJson::write, ClubJson::parseListing));
+    }
+}
