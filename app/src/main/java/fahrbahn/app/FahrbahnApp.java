@@ -2,12 +2,12 @@ package fahrbahn.app;
 
 import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.demo.DemoSeason;
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
-import fahrbahn.app.work.Ending;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.link.BenchRobot;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.SeasonFile;

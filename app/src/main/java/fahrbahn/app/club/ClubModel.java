@@ -1,11 +1,11 @@
 package fahrbahn.app.club;
 
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Club;
 import fahrbahn.app.season.Club.Entry;
 import fahrbahn.app.season.Club.Sort;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;

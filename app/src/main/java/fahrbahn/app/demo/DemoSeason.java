@@ -124,7 +124,7 @@ public final class DemoSeason {
     private void addSpots(String robot, Setup setup, long seed) {
         List<Put<?>> puts = new ArrayList<>();
         DemoCaptures.spots(robot, setup, seed, now.minus(Duration.ofDays(3)), noted(setup))
-                .forEach(c -> puts.add(Put.of(Kinds.CAPTURE, robot, c.id(), c)));
+                .forEach(spot -> puts.add(Put.of(Kinds.CAPTURE, robot, spot.id(), spot)));
         ledger.change("captures of " + setup.robot().name(), puts);
     }
 

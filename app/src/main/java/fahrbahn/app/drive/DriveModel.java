@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.work.Ending;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;

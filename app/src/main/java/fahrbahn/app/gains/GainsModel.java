@@ -1,13 +1,13 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.ChartFile;
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
-import fahrbahn.app.work.Ending;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;

@@ -1,11 +1,11 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;

@@ -48,7 +48,7 @@ final class InHand {
     /** Tells only what is other than before; what others are told from comes first. */
     void refresh(Ledger ledger, Hand now) {
         String robot = now.robot();
-        hand.set(now);
+        set(hand, now);
         Conditions noted = ledger.get(Kinds.CONDITIONS, robot).orElse(Conditions.UNKNOWN);
         set(conditions, noted.withVenue(now.venue()));
         set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));

@@ -1,7 +1,7 @@
 package fahrbahn.app.season;
 
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Supplier;

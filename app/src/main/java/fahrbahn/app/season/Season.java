@@ -281,7 +281,7 @@ public final class Season {
 
     public void addCaptures(List<Capture> added) {
         List<Put<?>> puts = new ArrayList<>();
-        added.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, hand().robot(), c.id(), c)));
+        added.forEach(one -> puts.add(Put.of(Kinds.CAPTURE, hand().robot(), one.id(), one)));
         ledger.change(SeasonWords.captures(added, robotName()), puts);
     }
 

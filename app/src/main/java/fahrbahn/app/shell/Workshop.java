@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.drive.DriveModel;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.live.LiveModel;
@@ -19,7 +20,6 @@ import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.table.TableModel;
 import fahrbahn.app.words.Words;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.table.Ground;
 import java.time.Clock;

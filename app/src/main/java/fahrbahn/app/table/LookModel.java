@@ -1,9 +1,9 @@
 package fahrbahn.app.table;
 
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.work.Ending;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Draft;

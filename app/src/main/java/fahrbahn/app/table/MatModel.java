@@ -1,9 +1,9 @@
 package fahrbahn.app.table;
 
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.words.Words;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.LineFollower;
 import fahrbahn.core.mat.Mat;

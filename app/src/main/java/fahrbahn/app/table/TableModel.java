@@ -1,11 +1,11 @@
 package fahrbahn.app.table;
 
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
-import fahrbahn.app.work.Errand;
-import fahrbahn.app.work.Errands;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;

@@ -95,6 +95,8 @@ public record Conditions(String venue, Lamp lamp, double sensorHeightMm, double 
 
     @Override
     public int hashCode() {
-        return 31 * venue.hashCode() + Double.hashCode(sensorHeightMm) + wheels.hashCode();
+        return 31 * (31 * venue.hashCode() + Double.hashCode(batteryV))
+                + Double.hashCode(sensorHeightMm)
+                + wheels.hashCode();
     }
 }

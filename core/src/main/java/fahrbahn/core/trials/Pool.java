@@ -1,9 +1,15 @@
 package fahrbahn.core.trials;
 
 import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
+import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -28,24 +34,51 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
 
     /** @param now how things stand, or stood for the run the others are compared with */
     public static Pool of(List<Run> all, Run.Source source, Basis now) {
-        // What differs in the setting is worked out once for all runs that rest on the same, not once a run.
-        Map<List<Object>, Since> settings = new HashMap<>();
-        Map<Aspect, Integer> leftOut = new HashMap<>();
+        // What has changed is worked out once for all runs that rest on the same, not once a run.
+        Map<Rest, Since> known = new HashMap<>();
+        Map<Setting, Since> settings = new HashMap<>();
+        Map<Aspect, Integer> leftOut = new EnumMap<>(Aspect.class);
         List<Run> together = new ArrayList<>();
         for (Run run : all) {
             if (run.source() == source) {
-                Basis then = run.basis();
-                Since since = settings.computeIfAbsent(
-                                List.of(run.setting(), then.known()), g -> Since.ofSetting(then, now))
-                        .andCircumstances(then, now)
-                        .only(APART);
+                Since since = known.computeIfAbsent(Rest.of(run.basis()), rest -> since(run.basis(), now, settings));
                 if (since.nothing()) {
                     together.add(run);
                 }
-                since.aspects().forEach(a -> leftOut.merge(a, 1, Integer::sum));
+                for (Cause cause : since.causes()) {
+                    leftOut.merge(cause.aspect(), 1, Integer::sum);
+                }
             }
         }
         return new Pool(together, leftOut);
+    }
+
+    /** All that decides what has changed since a run, but its time. */
+    private record Rest(Setting setting, Map<Constant, Double> known, Conditions conditions, TablePrint table) {
+        static Rest of(Basis basis) {
+            return new Rest(basis.setting().orElseThrow(), basis.known(), basis.conditions(), basis.table());
+        }
+
+        /** Of what differs most: worked out for each of thousands of runs. */
+        @Override
+        public int hashCode() {
+            return 31 * setting.hashCode() + conditions.hashCode();
+        }
+    }
+
+    /** The setting's part costs two wiggle onsets; it is kept for runs that noted no uncertainties, which most share. */
+    private static Since since(Basis then, Basis now, Map<Setting, Since> settings) {
+        Since ofSetting = then.known().isEmpty()
+                ? settings.computeIfAbsent(then.setting().orElseThrow(), s -> Since.ofSetting(then, now))
+                : Since.ofSetting(then, now);
+        return once(ofSetting.andCircumstances(then, now).only(APART));
+    }
+
+    /** One cause an aspect: a run set apart by two settings of the law is set apart by the law once. */
+    private static Since once(Since since) {
+        Map<Aspect, Cause> first = new EnumMap<>(Aspect.class);
+        since.causes().forEach(cause -> first.putIfAbsent(cause.aspect(), cause));
+        return new Since(List.copyOf(first.values()), since.better());
     }
 
     public Completion completion() {

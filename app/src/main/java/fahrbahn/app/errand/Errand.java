@@ -1,4 +1,4 @@
-package fahrbahn.app.work;
+package fahrbahn.app.errand;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.CancelledException;

@@ -1,4 +1,4 @@
-package fahrbahn.app.work;
+package fahrbahn.app.errand;
 
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;

@@ -1,4 +1,4 @@
-package fahrbahn.app.work;
+package fahrbahn.app.errand;
 
 /** How an errand ended. */
 public sealed interface Ending<T> {

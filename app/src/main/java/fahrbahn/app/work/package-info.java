@@ -1,2 +1,0 @@
-/** The one way to work in the background: {@link fahrbahn.app.work.Errand}, which ends in one of four ways. */
-package fahrbahn.app.work;
