@@ -55,9 +55,6 @@ public final class Kinds {
     /** What the gains were last chosen for. */
     public static final Kind<Basis> CHOSEN = new Kind<>("chosen", Scope.ROBOT, new BasisCodec());
 
-    /** The captures whose levels are on the robot. */
-    public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
-
     public static final Kind<Capture> CAPTURE = new Kind<>("capture", Scope.ROBOT, new CaptureCodec());
     public static final Kind<Run> RUN = new Kind<>("run", Scope.ROBOT, new RunCodec());
     public static final Kind<Draft> COURSE =
@@ -88,7 +85,6 @@ public final class Kinds {
             ENTRIES,
             FACT,
             CHOSEN,
-            LEVELS,
             CAPTURE,
             RUN,
             COURSE,

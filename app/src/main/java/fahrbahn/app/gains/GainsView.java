@@ -17,6 +17,7 @@ import java.util.function.DoubleConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -56,6 +57,7 @@ public final class GainsView {
 
     private StationView build() {
         why.setWrapText(true);
+        why.setMinHeight(Region.USE_PREF_SIZE);
         why.setId("gainReason");
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
@@ -69,13 +71,13 @@ public final class GainsView {
                 Nodes.panel("Gains as set", gains),
                 Nodes.panel("To try next", why, use.button()));
         Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);
-        side.getChildren().add(save.button());
         side.setMinWidth(300);
         side.setMaxWidth(300);
         model.pictureProperty().addListener(o -> refresh());
         refresh();
         return new StationView(
-                Nodes.row(Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot))), side),
+                Nodes.row(
+                        Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot), save.button())), side),
                 List.of(use, save),
                 () -> {});
     }
