@@ -1,5 +1,6 @@
 package fahrbahn.store;
 
+import fahrbahn.core.check.Text;
 import fahrbahn.core.mat.Picture;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -32,7 +33,7 @@ final class PdfPicture {
                     turned ? page.getCropBox().getWidth() : page.getCropBox().getHeight();
             if (!(width >= 1 && height >= 1 && width < 1e6 && height < 1e6)) {
                 throw new BadFileException(
-                        "the page is %.0f x %.0f points; nothing of that size is a mat".formatted(width, height));
+                        Text.of("the page is %.0f x %.0f points; nothing of that size is a mat", width, height));
             }
             double wanted = PIXELS_PER_MM * MM_PER_POINT;
             double most = Math.sqrt(0.98 * Picture.MOST_PIXELS / (width * height));

@@ -1,5 +1,6 @@
 package fahrbahn.store;
 
+import fahrbahn.core.check.Text;
 import fahrbahn.core.mat.Picture;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -83,9 +84,9 @@ public record PictureFile(Picture picture, OptionalDouble widthMm) {
         int rows = reader.getHeight(0);
         long pixels = (long) columns * rows;
         if (pixels > MOST_SOURCE_PIXELS) {
-            throw new BadFileException(
-                    "%d x %d is %d million pixels; at most %d million can be read. Save it smaller: one pixel a millimetre is enough"
-                            .formatted(columns, rows, pixels / 1_000_000, MOST_SOURCE_PIXELS / 1_000_000));
+            throw new BadFileException(Text.of(
+                    "%d x %d is %d million pixels; at most %d million can be read. Save it smaller: one pixel a millimetre is enough",
+                    columns, rows, pixels / 1_000_000, MOST_SOURCE_PIXELS / 1_000_000));
         }
         ImageReadParam how = reader.getDefaultReadParam();
         int every = (int) Math.ceil(Math.sqrt((double) pixels / Picture.MOST_PIXELS));

@@ -4,6 +4,7 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Spoken;
 import fahrbahn.app.live.LiveModel;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.link.BenchRobot;
@@ -125,12 +126,9 @@ final class LinkPage {
         counts.setText(
                 status.phase() == LiveModel.Phase.NONE
                         ? ""
-                        : "%d readings, %d broken lines skipped, %d dropped because they came too fast, %d interruptions"
-                                .formatted(
-                                        status.readings(),
-                                        status.brokenLines(),
-                                        status.dropped(),
-                                        status.interruptions()));
+                        : Text.of(
+                                "%d readings, %d broken lines skipped, %d dropped because they came too fast, %d interruptions",
+                                status.readings(), status.brokenLines(), status.dropped(), status.interruptions()));
     }
 
     private void refreshColumns() {

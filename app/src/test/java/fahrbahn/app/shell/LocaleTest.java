@@ -6,6 +6,7 @@ import fahrbahn.app.season.Station;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,6 +38,7 @@ class LocaleTest {
     }
 
     private List<String> words(String name) throws Exception {
+        List<String> words = new ArrayList<>();
         Shop.MovableClock clock = new Shop.MovableClock();
         Workshop shop = Shop.open(folder.resolve(name + ".fahrbahn"), clock);
         shop.season().changeConditions(c -> c.withBatteryV(7.85));
@@ -47,10 +49,12 @@ class LocaleTest {
         shop.levels().useOnRobot();
         shop.season().club().addTable(Draft.of(DemoCourses.rescue()));
         shop.gains().choose(0.315, 0, 0.8125);
+        shop.table().add(new Part.Straight(4321.5));
+        words.add(shop.table().verdictProperty().get().sentence());
+        shop.undo();
         shop.drive().runMany();
         shop.runs().logTableRun(true, 21.55, "");
         shop.season().changeConditions(c -> c.withBatteryV(7.25));
-        List<String> words = new ArrayList<>();
         for (Station station : Station.values()) {
             words.add(shop.station(station).verdictProperty().get().sentence());
             words.add(shop.station(station).freshnessProperty().get().reason());

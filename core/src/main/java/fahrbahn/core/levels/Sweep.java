@@ -2,6 +2,7 @@ package fahrbahn.core.levels;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.check.Text;
 import java.util.Arrays;
 
 /**
@@ -46,8 +47,9 @@ public record Sweep(Surface low, Surface high, double p2, double p98, double lea
         if (!(high.mean() - low.mean() > APART * Math.max(low.sd(), high.sd()))) {
             throw new BadValueException(
                     "sweep",
-                    "%.4g and %.4g with scatters of %.3g and %.3g"
-                            .formatted(low.mean(), high.mean(), low.sd(), high.sd()),
+                    Text.of(
+                            "%.4g and %.4g with scatters of %.3g and %.3g",
+                            low.mean(), high.mean(), low.sd(), high.sd()),
                     "over dark and light, long enough on each");
         }
         return new Sweep(low, high, at(sorted, 0.02), at(sorted, 0.98), sorted[0], sorted[sorted.length - 1]);

@@ -1,6 +1,7 @@
 package fahrbahn.core.mat;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.table.Pose;
@@ -123,7 +124,7 @@ public final class LineFollower {
             }
         }
         throw new BadValueException(
-                "start", "(%.0f, %.0f) mm".formatted(xMm, yMm), "on the line, or within 40 mm of it");
+                "start", Text.of("(%.0f, %.0f) mm", xMm, yMm), "on the line, or within 40 mm of it");
     }
 
     /** @return true when it came back to where it began */

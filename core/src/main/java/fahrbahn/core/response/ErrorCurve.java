@@ -1,6 +1,7 @@
 package fahrbahn.core.response;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
@@ -154,11 +155,11 @@ public final class ErrorCurve {
     private double edgeRide() {
         double onLine = errorAt(0) + law.target();
         double onGround = errorAt(outMm()) + law.target();
-        String expected = "between %.4g and %.4g, what this sensor shows across the edge (%s numbers)"
-                .formatted(
-                        Math.min(onLine, onGround),
-                        Math.max(onLine, onGround),
-                        law.scale().word());
+        String expected = Text.of(
+                "between %.4g and %.4g, what this sensor shows across the edge (%s numbers)",
+                Math.min(onLine, onGround),
+                Math.max(onLine, onGround),
+                law.scale().word());
         return law.side().sign() * root(0, outMm(), "law.target", law.target(), expected);
     }
 

@@ -2,6 +2,7 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import java.util.HashMap;
@@ -80,7 +81,7 @@ public record Course(
         if (!(apart <= MEETS_MM && Math.abs(turned) <= MEETS_RAD)) {
             throw new BadValueException(
                     "parts",
-                    "%.1f mm and %.2f rad apart at the ends".formatted(apart, turned),
+                    Text.of("%.1f mm and %.2f rad apart at the ends", apart, turned),
                     "closed: the end must meet the start");
         }
     }
@@ -91,7 +92,7 @@ public record Course(
             if (!(at.xMm() >= 0 && at.xMm() <= widthMm && at.yMm() >= 0 && at.yMm() <= heightMm)) {
                 throw new BadValueException(
                         "parts",
-                        "off the table at (%.0f, %.0f) mm".formatted(at.xMm(), at.yMm()),
+                        Text.of("off the table at (%.0f, %.0f) mm", at.xMm(), at.yMm()),
                         "inside the table all along");
             }
         }
@@ -112,9 +113,10 @@ public record Course(
                 if (before != null && overlap(path, before, s)) {
                     throw new BadValueException(
                             "parts",
-                            "too near itself at (%.0f, %.0f) mm, %.0f mm and %.0f mm from the start"
-                                    .formatted(at.xMm(), at.yMm(), before, s),
-                            "at least %.0f mm apart, or a crossing".formatted(LEAST_APART_MM));
+                            Text.of(
+                                    "too near itself at (%.0f, %.0f) mm, %.0f mm and %.0f mm from the start",
+                                    at.xMm(), at.yMm(), before, s),
+                            Text.of("at least %.0f mm apart, or a crossing", LEAST_APART_MM));
                 }
             }
             passed.putIfAbsent(square(column, row), s);
