@@ -4,9 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
@@ -77,7 +81,8 @@ class ArchitectureTest {
                         "fahrbahn.app.words..",
                         "fahrbahn.app.season..",
                         "fahrbahn.app.live..",
-                        "fahrbahn.app.chart..")
+                        "fahrbahn.app.chart..",
+                        "fahrbahn.app.ground..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage(STATIONS)
@@ -103,6 +108,47 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("javafx.scene..", "javafx.stage..")
+                .check(CLASSES);
+    }
+
+    private static final DescribedPredicate<JavaClass> VIEWS = DescribedPredicate.describe(
+            "shelves' classes that hold nodes",
+            c -> Arrays.stream(STATIONS).anyMatch(s -> c.getPackageName().equals(s.replace("..", "")))
+                    && c.getDirectDependenciesFromSelf().stream()
+                            .anyMatch(d -> d.getTargetClass().getPackageName().startsWith("javafx.scene")));
+
+    @Test
+    void viewsReachTheSeasonOnlyThroughTheirModels() {
+        noClasses()
+                .that(VIEWS)
+                .should()
+                .dependOnClassesThat()
+                .haveNameMatching("fahrbahn\\.app\\.season\\.(Season|Club|Measurements)|fahrbahn\\.store\\..*")
+                .check(CLASSES);
+    }
+
+    @Test
+    void onlyPensTouchTheCanvas() {
+        noClasses()
+                .that()
+                .resideInAPackage("fahrbahn.app..")
+                .and()
+                .resideOutsideOfPackage("fahrbahn.app.chart..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("javafx.scene.canvas..")
+                .check(CLASSES);
+    }
+
+    @Test
+    void viewsHoldNoClocksAndNoParsing() {
+        noClasses()
+                .that(VIEWS)
+                .should()
+                .callMethodWhere(DescribedPredicate.describe(
+                        "a clock or a parser",
+                        call -> List.of("nanoTime", "currentTimeMillis", "now", "parse", "parseDouble", "parseInt")
+                                .contains(call.getTarget().getName())))
                 .check(CLASSES);
     }
 

@@ -1,18 +1,19 @@
 package fahrbahn.app;
 
 import atlantafx.base.theme.PrimerDark;
-import fahrbahn.app.demo.DemoSeason;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.app.start.BackupList;
+import fahrbahn.app.start.BackupPage;
+import fahrbahn.app.start.Home;
+import fahrbahn.app.start.Opener;
+import fahrbahn.app.start.StartPage;
 import fahrbahn.link.BenchRobot;
+import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
-import fahrbahn.store.SeasonFile;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -34,26 +35,22 @@ public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final long DEMO_SEED = 7;
     private static final int SECONDS_TO_SAVE = 10;
+    private static final long MOST_BACKUP_BYTES = 500L << 20;
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
     private final ExecutorService worker = Executors.newFixedThreadPool(2, daemon("worker"));
-    private final Errand<Opened> opening =
+    private final Errand<Opener.Result> opening =
             new Errands(worker, Platform::runLater, this::tellStart).errand("Opening the season");
+    private final Errand<List<BackupList.Choice>> looking =
+            new Errands(worker, Platform::runLater, this::tellStart).errand("Looking for backups");
     private Home home;
+    private Backups backups;
+    private Opener opener;
     private Stage stage;
     private Scene scene;
     private StartPage startPage;
     private Workshop workshop;
     private MainWindow window;
-
-    /** How a season came to be open. */
-    private enum Manner {
-        WORK,
-        BEGUN,
-        DEMO
-    }
-
-    private record Opened(OpenSeason season, Manner manner) {}
 
     private static ThreadFactory daemon(String name) {
         return work -> {
@@ -64,15 +61,17 @@ public final class FahrbahnApp extends Application {
     }
 
     @Override
-    public void start(Stage newStage) throws IOException {
+    public void start(Stage newStage) {
         start(newStage, getParameters().getRaw());
     }
 
     /** The same with the arguments handed in, for those that drive the window. */
-    void start(Stage newStage, List<String> arguments) throws IOException {
+    void start(Stage newStage, List<String> arguments) {
         stage = newStage;
         home = Home.open();
         home.logHere();
+        backups = new Backups(home.backups(), Clock.systemUTC(), MOST_BACKUP_BYTES);
+        opener = new Opener(home, backups, Clock.systemUTC(), writer, Platform::runLater);
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
         for (String weight : List.of("400", "600", "700")) {
             Font.loadFont(
@@ -84,9 +83,10 @@ public final class FahrbahnApp extends Application {
         stage.setMinHeight(700);
         stage.show();
         if (arguments.contains("demo")) {
-            openDemo(arguments.contains("--fresh"));
+            boolean fresh = arguments.contains("--fresh");
+            open(() -> opener.demo(fresh));
         } else if (!arguments.isEmpty()) {
-            open(Path.of(arguments.get(0)));
+            open(() -> opener.open(Path.of(arguments.get(0))));
         }
     }
 
@@ -117,76 +117,96 @@ public final class FahrbahnApp extends Application {
         startPage = new StartPage(home.recent(), new StartPage.Choices() {
             @Override
             public void open(Path file) {
-                FahrbahnApp.this.open(file);
+                FahrbahnApp.this.open(() -> opener.open(file));
             }
 
             @Override
             public void begin(String name) {
-                FahrbahnApp.this.begin(name);
+                FahrbahnApp.this.open(() -> opener.begin(name));
             }
 
             @Override
             public void demo() {
-                openDemo(false);
+                FahrbahnApp.this.open(() -> opener.demo(false));
+            }
+
+            @Override
+            public void bringBack(Path season) {
+                showBackups(season);
+            }
+
+            @Override
+            public void salvage(Path damaged) {
+                FahrbahnApp.this.open(() -> opener.salvage(damaged));
             }
         });
+        startPage.tell(home.problem());
         show(startPage, "Fahrbahn");
+    }
+
+    private void showBackups(Path season) {
+        looking.run(
+                job -> BackupList.of(backups, season),
+                choices -> show(
+                        new BackupPage(
+                                season,
+                                choices,
+                                backup -> {
+                                    showStart();
+                                    open(() -> {
+                                        backups.bringBack(backup, season);
+                                        return opener.open(season);
+                                    });
+                                },
+                                this::showStart),
+                        "Fahrbahn"));
     }
 
     private void tellStart(String words) {
         startPage.tell(words);
     }
 
-    private void open(Path file) {
-        run(() -> SeasonFile.open(file, Clock.systemUTC()), Manner.WORK);
+    private interface Opening {
+        Opener.Result open() throws BadFileException;
     }
 
-    private void begin(String name) {
-        run(() -> SeasonFile.create(home.named(name), Clock.systemUTC()), Manner.BEGUN);
-    }
-
-    private void openDemo(boolean fresh) {
-        run(
-                () -> {
-                    try {
-                        if (fresh) {
-                            Files.deleteIfExists(home.demo());
-                        }
-                    } catch (IOException cannot) {
-                        throw new BadFileException(
-                                home.demo() + " cannot be replaced (" + cannot.getMessage() + ")", cannot);
-                    }
-                    return DemoSeason.open(home.demo(), Clock.systemUTC());
-                },
-                Manner.DEMO);
-    }
-
-    private interface Opener {
-        SeasonFile open() throws BadFileException;
-    }
-
-    private void run(Opener opener, Manner manner) {
+    private void open(Opening how) {
         tellStart("Opening.");
-        opening.runToEnd(
-                job -> new Opened(OpenSeason.read(opener.open(), writer, Platform::runLater), manner), ending -> {
-                    if (ending instanceof Ending.Done<Opened> done) {
-                        work(done.result());
-                    } else {
-                        tellStart(Ending.words(ending));
-                    }
-                });
+        opening.runToEnd(job -> how.open(), ending -> {
+            if (ending instanceof Ending.Done<Opener.Result> done) {
+                show(done.result());
+            } else {
+                tellStart(Ending.words(ending));
+            }
+        });
     }
 
-    private void work(Opened opened) {
+    private void show(Opener.Result result) {
+        if (result instanceof Opener.Opened opened) {
+            work(opened);
+        } else if (result instanceof Opener.Damaged damaged) {
+            tellStart(damaged.why() + ".");
+            startPage.offerRepair(damaged.file());
+        }
+    }
+
+    private void work(Opener.Opened opened) {
         Path path = opened.season().path();
         home.used(path);
         workshop = new Workshop(opened.season(), worker, Platform::runLater, Clock.systemUTC());
+        workshop.season().pathProperty().addListener((o, before, now) -> {
+            home.used(now);
+            stage.setTitle("Fahrbahn: " + now.getFileName());
+        });
         window = new MainWindow(workshop, this::leave);
         show(window, "Fahrbahn: " + path.getFileName());
         window.start();
-        if (opened.manner() == Manner.DEMO) {
+        if (!opened.told().isEmpty()) {
+            workshop.tell(opened.told());
+        }
+        if (opened.manner() == Opener.Manner.DEMO) {
             workshop.live().connectToBenchRobot(new BenchRobot(DEMO_SEED));
-        } else if (opened.manner() == Manner.BEGUN) {
+        } else if (opened.manner() == Opener.Manner.BEGUN) {
             window.begin();
         }
     }
@@ -200,6 +220,7 @@ public final class FahrbahnApp extends Application {
     private void closeSeason() {
         if (workshop != null) {
             window.stop();
+            workshop.season().ledger().backUp(backups);
             workshop.close();
             workshop = null;
         }

@@ -1,8 +1,8 @@
 package fahrbahn.app;
 
 import fahrbahn.app.live.LiveModel;
-import fahrbahn.app.season.Club;
 import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
 import java.io.IOException;
@@ -56,7 +56,6 @@ public final class Shots extends Application {
                 "fahrbahn.home", Files.createTempDirectory("fahrbahn-shots").toString());
         app.start(stage, List.of());
         Robot robot = new Robot();
-        steps.add(new Step("start.png", () -> {}, () -> {}, () -> true));
         steps.add(
                 new Step("", () -> robot.keyType(KeyCode.D), () -> {}, () -> app.workshop() != null && robotIsLive()));
         steps.add(new Step("club.png", () -> robot.keyType(KeyCode.DIGIT0), () -> {}, () -> true));
@@ -68,12 +67,19 @@ public final class Shots extends Application {
             steps.add(new Step(name + ".png", go, before, () -> ready(app.workshop(), station)));
             for (String page : PAGES.getOrDefault(station, List.of())) {
                 Runnable turn = () -> {
-                    app.workshop().season().club().take(Club.Sort.TABLE, page.equals("mat") ? "mat" : "loop");
+                    app.workshop().season().club().take(Sort.TABLE, page.equals("mat") ? "mat" : "loop");
                     ((Button) stage.getScene().lookup("#page-" + page)).fire();
                 };
                 steps.add(new Step(name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station)));
             }
         }
+        Runnable leave = () -> ((Button) stage.getScene().lookup("#seasons")).fire();
+        steps.add(new Step("start.png", leave, () -> {}, () -> app.workshop() == null));
+        steps.add(new Step(
+                "start-backups.png",
+                () -> robot.keyType(KeyCode.B),
+                () -> {},
+                () -> stage.getScene().lookup("#backup-1") != null));
         play(stage, folder);
     }
 

@@ -36,7 +36,9 @@ final class BenchRobotCommand implements Callable<Integer> {
             String where = server.loopbackOnly() ? "127.0.0.1:" : "every address of this machine, port ";
             spec.commandLine().getOut().println("bench robot listening on " + where + server.port());
             spec.commandLine().getOut().flush();
-            server.serve();
+            server.serve(dropped -> spec.commandLine()
+                    .getErr()
+                    .println("a listener that did not read was dropped, " + dropped + " so far"));
             return 0;
         } catch (IOException taken) {
             throw new BadValueException("--port", port, "free: another program listens there already");

@@ -95,7 +95,7 @@ final class DriveCommand implements Callable<Integer> {
         if (runs > 1) {
             answer.set("summary", summary(ensemble));
         }
-        spec.commandLine().getOut().println(answer.toPrettyString());
+        Json.print(spec, answer);
         return 0;
     }
 

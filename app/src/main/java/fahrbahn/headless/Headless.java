@@ -3,6 +3,7 @@ package fahrbahn.headless;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.store.BadFileException;
+import java.util.Locale;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -14,6 +15,7 @@ import picocli.CommandLine.Command;
             LevelsCommand.class,
             DriveCommand.class,
             TrialsCommand.class,
+            CheckCommand.class,
             BenchRobotCommand.class
         })
 public final class Headless {
@@ -22,20 +24,39 @@ public final class Headless {
     private Headless() {}
 
     public static void main(String[] arguments) {
-        System.exit(commandLine().execute(arguments));
+        Locale.setDefault(Locale.ROOT);
+        System.exit(run(commandLine(), arguments));
+    }
+
+    /** Never a stack trace: what nobody foresaw is told in words like everything else. */
+    static int run(CommandLine commands, String... arguments) {
+        try {
+            return commands.execute(arguments);
+        } catch (OutOfMemoryError tooMuch) {
+            commands.getErr().println("The memory does not hold that. Give it less: a smaller table, fewer runs.");
+        } catch (StackOverflowError tooDeep) {
+            commands.getErr().println("The input nests too deeply to be read.");
+        } catch (RuntimeException | Error unforeseen) {
+            commands.getErr().println(unforeseen(unforeseen));
+        }
+        return BAD_INPUT;
+    }
+
+    private static String unforeseen(Throwable broken) {
+        return "This could not be done, for a reason nobody foresaw ("
+                + broken.getClass().getSimpleName() + ": " + broken.getMessage()
+                + "). Please report it with the input.";
     }
 
     /** The command line, ready to execute; its messages go to standard error. */
     public static CommandLine commandLine() {
         CommandLine commands = new CommandLine(new Headless());
         commands.setExecutionExceptionHandler((problem, command, parsed) -> {
-            if (problem instanceof BadValueException
+            boolean told = problem instanceof BadValueException
                     || problem instanceof BadFileException
-                    || problem instanceof BadReadingsException) {
-                command.getErr().println(problem.getMessage());
-                return BAD_INPUT;
-            }
-            throw problem;
+                    || problem instanceof BadReadingsException;
+            command.getErr().println(told ? problem.getMessage() : unforeseen(problem));
+            return BAD_INPUT;
         });
         return commands;
     }

@@ -1,11 +1,15 @@
 package fahrbahn.headless;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import picocli.CommandLine.Model.CommandSpec;
 
 /** Answers of the commands. */
 final class Json {
@@ -13,6 +17,30 @@ final class Json {
 
     static ObjectNode object() {
         return JsonNodeFactory.instance.objectNode();
+    }
+
+    /** Puts an answer on standard output. A number that is none, because nothing was measured, is told as null. */
+    static void print(CommandSpec spec, ObjectNode answer) {
+        clean(answer);
+        spec.commandLine().getOut().println(answer.toPrettyString());
+    }
+
+    private static void clean(JsonNode node) {
+        if (node instanceof ObjectNode object) {
+            object.properties().forEach(field -> field.setValue(cleaned(field.getValue())));
+        } else if (node instanceof ArrayNode array) {
+            for (int i = 0; i < array.size(); i++) {
+                array.set(i, cleaned(array.get(i)));
+            }
+        }
+    }
+
+    private static JsonNode cleaned(JsonNode node) {
+        if (node.isDouble() && !Double.isFinite(node.doubleValue())) {
+            return NullNode.instance;
+        }
+        clean(node);
+        return node;
     }
 
     static void put(ObjectNode object, String name, Optional<Double> value) {

@@ -35,7 +35,7 @@ final class LaneCommand implements Callable<Integer> {
         json.put("bendKp", report.bendKp())
                 .put("leastLeadMm", report.leastLeadMm())
                 .put("spectralRadius", report.spectralRadius());
-        spec.commandLine().getOut().println(json.toPrettyString());
+        Json.print(spec, json);
         return 0;
     }
 }

@@ -3,6 +3,7 @@ package fahrbahn.headless;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.levels.Levels;
+import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
@@ -12,7 +13,6 @@ import fahrbahn.store.BadFileException;
 import fahrbahn.store.ReadingsCsv;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import java.util.stream.DoubleStream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -45,18 +45,17 @@ final class LevelsCommand implements Callable<Integer> {
                 throw refused.inside(readingsFile + ": sensor " + file.sensors().get(i));
             }
         }
-        spec.commandLine().getOut().println(answer.toPrettyString());
+        Json.print(spec, answer);
         return 0;
     }
 
     private ObjectNode sensor(ReadingsFile file, int index) throws BadReadingsException {
         double[] dark = surface(file, Capture.DARK, index);
         double[] light = surface(file, Capture.LIGHT, index);
-        double[] both = DoubleStream.concat(DoubleStream.of(dark), DoubleStream.of(light))
-                .toArray();
-        double sensorStep = step == null ? SurfaceStats.smallestStep(both) : step;
-        Levels levels = new Levels(SurfaceStats.of(dark, sensorStep), SurfaceStats.of(light, sensorStep));
-        ObjectNode json = Json.object().put("name", file.sensors().get(index));
+        String name = file.sensors().get(index);
+        Levels levels =
+                (step == null ? SensorLevels.of(name, dark, light) : SensorLevels.of(name, dark, light, step)).levels();
+        ObjectNode json = Json.object().put("name", name);
         json.set("dark", stats(levels.dark()));
         json.set("light", stats(levels.light()));
         return json.put("midpoint", levels.midpoint())

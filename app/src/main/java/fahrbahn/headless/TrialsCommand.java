@@ -7,10 +7,7 @@ import fahrbahn.core.trials.Effect;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.TrialsFile;
 import fahrbahn.store.BadFileException;
-import java.io.IOException;
-import java.io.Reader;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
+import fahrbahn.store.TextFile;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -39,21 +36,18 @@ final class TrialsCommand implements Callable<Integer> {
             answer.putNull(
                     "comparison"); // two settings are compared; one has nothing to be compared with, three no pair
         }
-        spec.commandLine().getOut().println(answer.toPrettyString());
+        Json.print(spec, answer);
         return 0;
     }
 
     private List<Group> groups() throws BadFileException {
-        try (Reader text = Files.newBufferedReader(file)) {
-            return TrialsFile.read(text);
-        } catch (BadValueException broken) {
-            throw new BadFileException(file + ": " + broken.getMessage(), broken);
-        } catch (NoSuchFileException missing) {
-            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
-        } catch (IOException unreadable) {
-            throw new BadFileException(
-                    file + ": cannot be read as text in UTF-8 (" + unreadable.getMessage() + ")", unreadable);
-        }
+        return TextFile.table(file, "table of runs", text -> {
+            try {
+                return TrialsFile.read(text);
+            } catch (BadValueException broken) {
+                throw new BadFileException(file + ": " + broken.getMessage(), broken);
+            }
+        });
     }
 
     private static ObjectNode group(Group group) {

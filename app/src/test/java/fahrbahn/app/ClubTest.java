@@ -2,8 +2,8 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.season.Club.Sort;
 import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.setup.Law;
 import java.nio.file.Files;
@@ -50,6 +50,33 @@ class ClubTest extends InWindow {
         robot.type(KeyCode.DIGIT1);
         untilOpen();
         assertThat(text("hand-robot")).isEqualTo("Wren");
+    }
+
+    /** From nothing to a level on the robot, with numbers off its display alone, by the keyboard alone, from whatever page is up. */
+    @Test
+    void aNewSeasonComesToALevelByTypedNumbersAndKeysAlone() throws Exception {
+        begin("Typed", "Wren", KeyCode.P);
+        go(Station.MEASURE);
+        robot.type(KeyCode.PAGE_DOWN, KeyCode.PAGE_DOWN, KeyCode.L);
+        until("light is asked for", () -> text("typingAsks").startsWith("Type light, sensor left"));
+        robot.write("88 89 x").type(KeyCode.ENTER);
+        until("refused", () -> text("typingProblem").contains("'x'"));
+        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write("88 89 84").type(KeyCode.ENTER);
+        until("the next sensor", () -> text("typingAsks").contains("right"));
+        robot.write("90 91 86").type(KeyCode.ENTER);
+        until("light is there", () -> shop().measure().latest("light").isPresent());
+        robot.type(KeyCode.T);
+        until("dark is asked for", () -> text("typingAsks").startsWith("Type dark, sensor left"));
+        robot.write("21 20 24").type(KeyCode.ENTER).write("18 19 17").type(KeyCode.ENTER);
+        until("dark is there", () -> shop().measure().latest("dark").isPresent());
+        assertThat(shop().season().captures()).allMatch(c -> c.typed());
+        go(Station.LEVELS);
+        until("a level", () -> text("verdict").startsWith("Level left"));
+        robot.type(KeyCode.U);
+        until("on the robot", () -> mark(Station.LEVELS) == Freshness.Mark.FRESH);
+        assertThat(shop().season().setupOrGuess().robot().sensors().get(0).light())
+                .isBetween(84.0, 89.0);
     }
 
     @Test

@@ -24,13 +24,23 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
+import org.junit.jupiter.api.parallel.Resources;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A real window on a season of its own, under a real display; closed after each test. */
+@ResourceLock("the one display")
+@ResourceLock(Resources.SYSTEM_PROPERTIES)
 abstract class InWindow {
     private static final int PATIENCE_S = 30;
+
+    static {
+        // Nobody watches: a few milliseconds between two letters, a few steps from one button to the next.
+        System.setProperty("testfx.robot.write_sleep", "5");
+        System.setProperty("testfx.robot.move_max_count", "12");
+    }
 
     @TempDir
     Path home;

@@ -173,7 +173,10 @@ class MeasureStationTest extends InWindow {
             }
             until("away", () -> status().phase() == Phase.AWAY);
             assertThat(text("notice")).contains("comes back by itself");
-            until("shown in the strip", () -> text("liveState").startsWith("Away, trying again"));
+            until(
+                    "shown in the strip",
+                    () -> text("liveState").startsWith("Away for ")
+                            && text("liveState").contains("trying again"));
             try (Socket again = server.accept()) {
                 say(again, "0.04,7409,503,513\n");
                 until("back", () -> status().phase() == Phase.LIVE && status().readings() == 4);

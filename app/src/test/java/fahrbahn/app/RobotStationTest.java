@@ -91,7 +91,7 @@ class RobotStationTest extends InWindow {
                 .startsWith("At full command 5")
                 .contains("standing still up to", "rolls straight");
         robot.clickOn("#useResult");
-        until("on the robot", () -> shop().season().facts().containsKey(Constant.FREE_SPEED));
+        until("on the robot", () -> shop().season().measurements().facts().containsKey(Constant.FREE_SPEED));
         assertThat(setup().robot().drive().freeSpeedMmPerS()).isCloseTo(500, within(15.0));
         until("the rest is guessed", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
 
@@ -142,13 +142,13 @@ class RobotStationTest extends InWindow {
         page("bench");
         robot.clickOn("#card-loops");
         robot.clickOn("#entry-0").write("-3").type(KeyCode.ENTER).type(KeyCode.ESCAPE);
-        assertThat(text("entryProblem")).isEqualTo("loops is -3.0; it must be at least 1.");
+        assertThat(text("entryProblem")).isEqualTo("loops is -3; it must be at least 1.");
         robot.doubleClickOn("#entry-0")
                 .eraseText(4)
                 .write("many")
                 .type(KeyCode.ENTER)
                 .type(KeyCode.ESCAPE);
-        assertThat(text("entryProblem")).isEqualTo("loops is 'many'; type a number like 12.5");
+        assertThat(text("entryProblem")).isEqualTo("loops is 'many'; it must be a number like 12.5.");
         assertThat(shop().robot().bench().entries(BenchCard.LOOPS)).isEmpty();
     }
 
@@ -164,7 +164,7 @@ class RobotStationTest extends InWindow {
         robot.type(KeyCode.S);
         until("fitted", () -> text("benchResult").contains("spot 3."));
         robot.type(KeyCode.U);
-        until("used", () -> shop().season().facts().containsKey(Constant.SPOT));
+        until("used", () -> shop().season().measurements().facts().containsKey(Constant.SPOT));
         // The bench robot's spots are 3.1 mm; the bar is 3 %.
         assertThat(sensor(0).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));
         assertThat(sensor(1).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));

@@ -138,10 +138,7 @@ class TableStationTest extends InWindow {
         until("told", () -> text("notice").contains("broken.json"));
     }
 
-    @Test
-    void aMatIsImportedItsLineFollowedAndARobotPutOnIt() throws Exception {
-        Path file = Files.writeString(
-                home.resolve("mat.svg"), CourseSvg.write(Draft.of(DemoCourses.workshopLoop()), 20, true));
+    private void openMat(Path file) throws Exception {
         page("mat");
         onWindow(() -> {
             shop().table().mat().open(file);
@@ -150,6 +147,13 @@ class TableStationTest extends InWindow {
         until(
                 "the mat is there",
                 () -> shop().table().mat().pictureProperty().get().isPresent());
+    }
+
+    @Test
+    void aMatIsImportedItsLineFollowedAndARobotPutOnIt() throws Exception {
+        Path file = Files.writeString(
+                home.resolve("mat.svg"), CourseSvg.write(Draft.of(DemoCourses.workshopLoop()), 20, true));
+        openMat(file);
         assertThat(text("matWidth")).isEqualTo("2400");
         robot.clickOn(matPoint(900, 200)).clickOn(matPoint(900, 320)).clickOn(matPoint(900, 200));
         until("followed", () -> traced().isPresent());
@@ -188,14 +192,7 @@ class TableStationTest extends InWindow {
     void aMatIsPointedAtByKeysRiddenByTheTwinAndUndone() throws Exception {
         Path file = Files.writeString(
                 home.resolve("ferry.svg"), CourseSvg.write(Draft.of(DemoCourses.mission()), 20, true));
-        page("mat");
-        onWindow(() -> {
-            shop().table().mat().open(file);
-            return null;
-        });
-        until(
-                "the mat is there",
-                () -> shop().table().mat().pictureProperty().get().isPresent());
+        openMat(file);
         robot.clickOn(matPoint(300, 218)); // a pixel or two beside the middle
         until(
                 "line",

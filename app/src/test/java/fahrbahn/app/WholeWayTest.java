@@ -2,11 +2,11 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.levels.SensorLevels;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.trials.Run;
 import java.net.InetAddress;
 import java.net.ServerSocket;
@@ -116,11 +116,11 @@ class WholeWayTest extends InWindow {
         type("lineWidth", "-20");
         assertThat(text("lineWidth")).isEqualTo("-20");
         assertThat(robot.lookup(".problem").queryAll().stream().map(n -> ((Labeled) n).getText()))
-                .contains("It is -20; it must be above 0");
+                .contains("It is -20; it must be above 0, at most 500");
         assertThat(shop().season().setupProperty().get()).isEmpty();
 
         go(Station.MEASURE);
-        robot.type(KeyCode.L);
+        robot.type(KeyCode.W);
         until("told", () -> text("notice").contains("No robot is connected"));
         Path csv = Files.writeString(home.resolve("torn.csv"), "surface,left\nlight,500\nlight,5oo\n");
         onWindow(() -> {

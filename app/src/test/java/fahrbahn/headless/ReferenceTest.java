@@ -11,7 +11,6 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Iterator;
 import java.util.Map;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
@@ -67,8 +66,7 @@ class ReferenceTest {
     @MethodSource("lanes")
     void laneAgreesToHalfAPercent(JsonNode worked) throws Exception {
         JsonNode answer = run("lane", setup(worked.get("setup"))).json();
-        for (Iterator<Map.Entry<String, JsonNode>> it = worked.get("expect").fields(); it.hasNext(); ) {
-            Map.Entry<String, JsonNode> expected = it.next();
+        for (Map.Entry<String, JsonNode> expected : worked.get("expect").properties()) {
             JsonNode actual = answer.get(expected.getKey());
             if (expected.getValue().isNull()) {
                 assertThat(actual.isNull()).as(expected.getKey()).isTrue();
@@ -131,8 +129,7 @@ class ReferenceTest {
     /** Every expected value is there; other fields may be as well. */
     private static void agree(JsonNode actual, JsonNode expected, String path) {
         if (expected.isObject()) {
-            expected.fields()
-                    .forEachRemaining(e -> agree(actual.path(e.getKey()), e.getValue(), path + "/" + e.getKey()));
+            expected.properties().forEach(e -> agree(actual.path(e.getKey()), e.getValue(), path + "/" + e.getKey()));
         } else if (expected.isNumber()) {
             assertThat(actual.isNumber()).as(path).isTrue();
             assertThat(actual.doubleValue())
@@ -244,15 +241,14 @@ class ReferenceTest {
         Files.writeString(course, Files.readString(course).replace("\"radiusMm\": 300", "\"radiusMm\": -3"));
         Answer refused = run("drive", setup(setup), "--course", course);
         assertThat(refused.exit()).isEqualTo(2);
-        assertThat(refused.err()).contains("mine.json", "parts[1].radiusMm is -3.0; it must be above 0");
+        assertThat(refused.err()).contains("mine.json", "parts[1].radiusMm is -3; it must be above 0");
     }
 
     @Test
     void badInputExitsWithTwoAndOneClearMessage() throws Exception {
         ObjectNode setup = lanes().findFirst().orElseThrow().get("setup").deepCopy();
         ((ObjectNode) setup.get("line")).put("widthMm", -25);
-        assertThat(run("lane", setup(setup)).err())
-                .contains("a.setup.json", "line.widthMm is -25.0; it must be above 0");
+        assertThat(run("lane", setup(setup)).err()).contains("a.setup.json", "line.widthMm is -25; it must be above 0");
         Path csv = Files.writeString(folder.resolve("b.csv"), "surface,eye\ndark,1\ndark,oops\n");
         for (Answer answer : new Answer[] {
             run("lane", setup(setup)),

@@ -1,25 +1,27 @@
 package fahrbahn.link;
 
-import java.io.BufferedReader;
-import java.io.BufferedWriter;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.LongConsumer;
 
 /**
  * The bench robot as a program of its own: whoever connects on the loopback address is sent the live line protocol, a line a
- * tick, and may send it the lines of {@link BenchRobot#obey}. One guest at a time; the next is served when it leaves.
+ * tick, and may send it the lines of {@link BenchRobot#obey}. Several may listen; one that does not read is dropped, and counted.
  */
 public final class BenchRobotServer implements AutoCloseable {
+    private static final int MOST_GUESTS = 16;
+
     private final ServerSocket server;
     private final BenchRobot robot;
-    private volatile Socket guest;
+    private final List<BenchRobotGuest> guests = new CopyOnWriteArrayList<>();
+    private final AtomicLong dropped = new AtomicLong();
 
     private BenchRobotServer(ServerSocket server, BenchRobot robot) {
         this.server = server;
@@ -33,12 +35,12 @@ public final class BenchRobotServer implements AutoCloseable {
      * @throws IOException when the port is taken
      */
     public static BenchRobotServer open(int port, BenchRobot robot) throws IOException {
-        return new BenchRobotServer(new ServerSocket(port, 1, InetAddress.getLoopbackAddress()), robot);
+        return new BenchRobotServer(new ServerSocket(port, MOST_GUESTS, InetAddress.getLoopbackAddress()), robot);
     }
 
     /** Serves whoever can reach this machine: only when that is asked for. @throws IOException when the port is taken */
     public static BenchRobotServer openToAll(int port, BenchRobot robot) throws IOException {
-        return new BenchRobotServer(new ServerSocket(port, 1), robot);
+        return new BenchRobotServer(new ServerSocket(port, MOST_GUESTS), robot);
     }
 
     /** True when only this machine can connect. */
@@ -50,52 +52,67 @@ public final class BenchRobotServer implements AutoCloseable {
         return server.getLocalPort();
     }
 
+    /** How many listen now. */
+    public int guests() {
+        return guests.size();
+    }
+
+    /** How many were dropped because they did not read. */
+    public long dropped() {
+        return dropped.get();
+    }
+
     /** Serves guests until it is closed. */
     public void serve() {
-        while (!server.isClosed()) {
-            try (Socket socket = server.accept()) {
-                guest = socket;
-                Threads.daemon("bench robot ears")
-                        .newThread(() -> listen(socket))
-                        .start();
-                talk(socket);
-            } catch (IOException gone) {
-                // The guest left, or the server was closed: the loop's condition tells which.
-            }
-        }
+        serve(count -> {});
     }
 
-    /** Keeps the beat on this thread: the k-th line is due k periods after the first, so that delays do not add up. */
-    private void talk(Socket socket) throws IOException {
-        Writer out = new BufferedWriter(new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8));
-        out.write("# bench robot, a line every " + BenchRobot.PERIOD_S + " s\n" + BenchRobot.header() + "\n");
+    /** The same. @param told how many have been dropped so far, whenever one more is */
+    public void serve(LongConsumer told) {
+        Threads.daemon("bench robot door").newThread(this::letIn).start();
+        byte[] header =
+                bytes("# bench robot, a line every " + BenchRobot.PERIOD_S + " s\n" + BenchRobot.header() + "\n");
         long startNs = System.nanoTime();
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
-        for (long tick = 0; !socket.isClosed(); tick++) {
+        // The k-th line is due k periods after the first, so that delays do not add up.
+        for (long tick = 0; !server.isClosed(); tick++) {
             LockSupport.parkNanos(startNs + tick * periodNs - System.nanoTime());
-            out.write(BenchRobot.line(robot.tick()) + "\n");
-            out.flush();
+            byte[] line = bytes(BenchRobot.line(robot.tick()) + "\n");
+            for (BenchRobotGuest guest : guests) {
+                if (!guest.hear(header, line)) {
+                    guests.remove(guest);
+                    guest.close();
+                    if (guest.full()) {
+                        told.accept(dropped.incrementAndGet());
+                    }
+                }
+            }
         }
     }
 
-    private void listen(Socket socket) {
-        try {
-            BufferedReader in =
-                    new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
-            for (String line = in.readLine(); line != null; line = in.readLine()) {
-                robot.obey(line);
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private void letIn() {
+        while (!server.isClosed()) {
+            try {
+                Socket socket = server.accept();
+                if (guests.size() < MOST_GUESTS) {
+                    guests.add(BenchRobotGuest.welcome(socket, robot));
+                } else {
+                    socket.close();
+                }
+            } catch (IOException gone) {
+                // The guest left at the door, or the server was closed: the loop's condition tells which.
             }
-        } catch (IOException gone) {
-            // The guest left.
         }
     }
 
     @Override
     public void close() throws IOException {
         server.close();
-        Socket current = guest;
-        if (current != null) {
-            current.close();
-        }
+        guests.forEach(BenchRobotGuest::close);
+        guests.clear();
     }
 }

@@ -8,6 +8,8 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.nio.file.attribute.FileTime;
+import java.util.Arrays;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
@@ -24,6 +26,9 @@ public final class FileLink extends StreamLink {
 
     /** Room for comments and a long header line. */
     private static final int HEADER_BYTES = 1 << 14;
+
+    /** Of what was read last: a file that is written anew in its place is known by it. */
+    private static final int REMEMBERED_BYTES = 256;
 
     private final Path file;
 
@@ -59,6 +64,9 @@ public final class FileLink extends StreamLink {
         private long at;
         private long skipAt = HEADER_BYTES;
         private final Object key;
+        private final byte[] last = new byte[REMEMBERED_BYTES];
+        private int known;
+        private FileTime touched;
 
         Tail(FileChannel channel) throws IOException {
             this.channel = channel;
@@ -68,7 +76,7 @@ public final class FileLink extends StreamLink {
         @Override
         public int read(byte[] buffer) throws IOException {
             long size = channel.size();
-            if (size < at || !Objects.equals(key, key(file))) {
+            if (size < at || !Objects.equals(key, key(file)) || rewritten()) {
                 return -1; // begun anew, or taken away: connecting again tells which
             }
             if (size == at) {
@@ -77,12 +85,35 @@ public final class FileLink extends StreamLink {
             }
             long until = Math.min(size, at < skipAt ? skipAt : Long.MAX_VALUE);
             int count = channel.read(ByteBuffer.wrap(buffer, 0, (int) Math.min(buffer.length, until - at)), at);
+            remember(buffer, Math.max(0, count));
             at += Math.max(0, count);
             if (at == skipAt && size - at > MOST_OLD_BYTES) {
                 at = size - MOST_OLD_BYTES; // in the middle of a line, which counts as a broken one
                 skipAt = 0;
+                known = 0;
             }
             return Math.max(0, count);
+        }
+
+        /** Keeps the last bytes that were read, to know them again. */
+        private void remember(byte[] buffer, int count) {
+            int kept = Math.min(known, last.length - Math.min(count, last.length));
+            System.arraycopy(last, known - kept, last, 0, kept);
+            int added = Math.min(count, last.length);
+            System.arraycopy(buffer, count - added, last, kept, added);
+            known = kept + added;
+        }
+
+        /** Whether what was read last stands otherwise in the file now; looked at when the file has been touched. */
+        private boolean rewritten() throws IOException {
+            FileTime now = Files.getLastModifiedTime(file);
+            if (now.equals(touched)) {
+                return false;
+            }
+            touched = now;
+            byte[] there = new byte[known];
+            int count = channel.read(ByteBuffer.wrap(there), at - known);
+            return count < known || !Arrays.equals(there, 0, known, last, 0, known);
         }
 
         @Override

@@ -1,8 +1,10 @@
 package fahrbahn.link;
 
 import fahrbahn.core.readings.LineDecoder;
+import fahrbahn.core.readings.Reading;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Optional;
 
 /** Bytes as they come, in pieces of any size, into lines and readings. Its memory is one line. */
 final class LineAssembler {
@@ -12,13 +14,15 @@ final class LineAssembler {
     private final LineDecoder decoder = new LineDecoder();
     private final LinkListener listener;
     private final byte[] line = new byte[LONGEST_LINE];
+    private final Sanity sanity = new Sanity(System::nanoTime);
     private int length;
 
     LineAssembler(LinkListener listener) {
         this.listener = listener;
     }
 
-    void take(byte[] bytes, int count) {
+    /** @throws NoRobotException when it cannot be a robot that sends this */
+    void take(byte[] bytes, int count) throws NoRobotException {
         for (int i = 0; i < count; i++) {
             byte next = bytes[i];
             if (next == '\n' || next == '\r') {
@@ -29,15 +33,20 @@ final class LineAssembler {
         }
     }
 
-    private void end() {
+    private void end() throws NoRobotException {
         if (length > 0) {
             String text = new String(line, 0, length, StandardCharsets.UTF_8);
             long brokenBefore = decoder.brokenLines();
-            decoder.line(text).ifPresent(reading -> listener.reading(decoder.sensors(), reading));
+            length = 0;
+            Optional<Reading> reading = decoder.line(text);
+            if (reading.isPresent()) {
+                sanity.reading(decoder.sensors());
+                listener.reading(decoder.sensors(), reading.get());
+            }
             if (decoder.brokenLines() > brokenBefore) {
                 listener.broken(decoder.brokenLines());
+                sanity.broken();
             }
-            length = 0;
         }
     }
 

@@ -22,6 +22,7 @@ abstract class StreamLink implements Link {
     private final ExecutorService sender = Executors.newSingleThreadExecutor(Threads.daemon("robot link sender"));
     private final CountDownLatch closed = new CountDownLatch(1);
     private volatile Way way;
+    private boolean away; // of the link's own thread
 
     /** An open way to the robot. */
     interface Way extends Closeable {
@@ -29,6 +30,11 @@ abstract class StreamLink implements Link {
         int read(byte[] buffer) throws IOException;
 
         void write(byte[] bytes) throws IOException;
+
+        /** True when the other side can be gone without this end noticing. */
+        default boolean mayVanish() {
+            return false;
+        }
     }
 
     StreamLink(LinkListener listener) {
@@ -38,6 +44,9 @@ abstract class StreamLink implements Link {
 
     /** Makes the way anew; may wait some seconds. */
     abstract Way connect() throws IOException;
+
+    /** Ends an attempt to connect that is under way; called by whoever closes the link. */
+    void giveUp() {}
 
     /** Why the first attempt failed and what to do. */
     abstract String nobody(IOException why);
@@ -52,16 +61,19 @@ abstract class StreamLink implements Link {
 
     private void run() {
         boolean everConnected = false;
-        boolean away = false;
         byte[] buffer = new byte[BUFFER_BYTES];
         while (!isClosed()) {
             String why;
             try (Way open = connect()) {
                 way = open;
                 everConnected = true;
-                away = false;
                 readAll(open, buffer);
                 why = gone(null);
+            } catch (NoRobotException stranger) {
+                String words = source() + " does not look like a robot: " + stranger.getMessage()
+                        + ". Check the address, the port or the file, and what the robot's program prints, then connect again";
+                tell(() -> listener.lost(words));
+                return;
             } catch (IOException broken) {
                 if (!everConnected) {
                     tell(() -> listener.lost(nobody(broken)));
@@ -81,9 +93,17 @@ abstract class StreamLink implements Link {
         }
     }
 
+    /** Until the other side ends it, or a robot that was talking has said nothing for so long that it must have gone without a word. */
     private void readAll(Way open, byte[] buffer) throws IOException {
+        Pulse pulse = new Pulse();
         for (int count = open.read(buffer); count >= 0 && !isClosed(); count = open.read(buffer)) {
-            lines.take(buffer, count);
+            if (count > 0) {
+                pulse.heard(System.nanoTime());
+                away = false;
+                lines.take(buffer, count);
+            } else if (open.mayVanish() && pulse.gone(System.nanoTime())) {
+                throw new IOException("it says nothing any more");
+            }
         }
     }
 
@@ -130,6 +150,7 @@ abstract class StreamLink implements Link {
     public final void close() {
         closed.countDown();
         sender.shutdownNow();
+        giveUp();
         Way open = way;
         if (open != null) {
             // A serial port may take a moment to let go; whoever closes the link, the window perhaps, does not wait for

@@ -4,23 +4,26 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetSocketAddress;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 
 /** A robot that sends the live line protocol over TCP. */
 public final class TcpLink extends StreamLink {
     private static final int CONNECT_TIMEOUT_MS = 3000;
 
-    private final String host;
-    private final int port;
+    /** How long reading waits before it looks whether the link is closed. */
+    private static final int READ_WAIT_MS = 250;
 
-    private TcpLink(String host, int port, LinkListener listener) {
+    private final TcpAddress address;
+    private volatile Socket connecting;
+
+    private TcpLink(TcpAddress address, LinkListener listener) {
         super(listener);
-        this.host = host;
-        this.port = port;
+        this.address = address;
     }
 
     /** Returns at once; when nobody answers, the listener hears that the link is lost. */
-    public static TcpLink open(String host, int port, LinkListener listener) {
-        TcpLink link = new TcpLink(host, port, listener);
+    public static TcpLink open(TcpAddress address, LinkListener listener) {
+        TcpLink link = new TcpLink(address, listener);
         link.begin();
         return link;
     }
@@ -28,17 +31,33 @@ public final class TcpLink extends StreamLink {
     @Override
     Way connect() throws IOException {
         Socket socket = new Socket();
+        connecting = socket;
         try {
-            socket.connect(new InetSocketAddress(host, port), CONNECT_TIMEOUT_MS);
+            if (isClosed()) {
+                throw new IOException("closed");
+            }
+            socket.setSoTimeout(READ_WAIT_MS);
+            socket.connect(new InetSocketAddress(address.host(), address.port()), CONNECT_TIMEOUT_MS);
         } catch (IOException | IllegalArgumentException nobody) {
             socket.close();
             throw new IOException(nobody);
+        } finally {
+            connecting = null;
         }
         InputStream in = socket.getInputStream();
         return new Way() {
             @Override
             public int read(byte[] buffer) throws IOException {
-                return in.read(buffer);
+                try {
+                    return in.read(buffer);
+                } catch (SocketTimeoutException nothingYet) {
+                    return 0;
+                }
+            }
+
+            @Override
+            public boolean mayVanish() {
+                return true; // a cable that is pulled tells nobody
             }
 
             @Override
@@ -51,6 +70,18 @@ public final class TcpLink extends StreamLink {
                 socket.close();
             }
         };
+    }
+
+    @Override
+    void giveUp() {
+        Socket attempt = connecting;
+        if (attempt != null) {
+            try {
+                attempt.close();
+            } catch (IOException alreadyBroken) {
+                // Ended is what was wanted.
+            }
+        }
     }
 
     @Override
@@ -67,6 +98,6 @@ public final class TcpLink extends StreamLink {
 
     @Override
     public String source() {
-        return host + ":" + port;
+        return address.host() + ":" + address.port();
     }
 }

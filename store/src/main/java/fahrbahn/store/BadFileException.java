@@ -1,7 +1,7 @@
 package fahrbahn.store;
 
 /** A file that cannot be used; the message names the file, what is wrong in it and what was expected. */
-public final class BadFileException extends Exception {
+public class BadFileException extends Exception {
     public BadFileException(String message) {
         super(message);
     }

@@ -2,11 +2,7 @@ package fahrbahn.store;
 
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Outline;
-import java.io.IOException;
 import java.io.StringReader;
-import java.nio.charset.CharacterCodingException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Locale;
 import javax.xml.stream.XMLInputFactory;
@@ -94,14 +90,9 @@ public final class CourseSvg {
 
     /** @throws BadFileException when the drawing holds no course of ours, or a broken one */
     public static Draft read(Path file) throws BadFileException {
+        String text = TextFile.read(file, "SVG drawing");
         try {
-            return parse(Files.readString(file));
-        } catch (NoSuchFileException missing) {
-            throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
-        } catch (CharacterCodingException notText) {
-            throw new BadFileException(file + ": not a text file in UTF-8; an SVG drawing was expected", notText);
-        } catch (IOException unreadable) {
-            throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
+            return parse(text);
         } catch (BadFileException bad) {
             throw new BadFileException(file + ": " + bad.getMessage(), bad);
         }

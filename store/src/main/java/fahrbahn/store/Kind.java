@@ -14,7 +14,8 @@ public record Kind<T>(String name, Scope scope, Codec<T> codec) {
     public enum Scope {
         SEASON,
         ROBOT,
-        TABLE
+        TABLE,
+        VENUE
     }
 
     @Override

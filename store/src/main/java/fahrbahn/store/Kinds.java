@@ -28,7 +28,7 @@ public final class Kinds {
     public static final Kind<Hand> HAND =
             new Kind<>("hand", Scope.SEASON, Codec.plain(ClubJson::write, ClubJson::parseHand));
     public static final Kind<Listing> TEAM = listing("team", Scope.SEASON);
-    public static final Kind<Listing> VENUE = listing("venue", Scope.SEASON);
+    public static final Kind<Listing> VENUE = listing("venue", Scope.VENUE);
     public static final Kind<Listing> ROBOT = listing("robot", Scope.ROBOT);
     public static final Kind<Listing> TABLE = listing("table", Scope.TABLE);
 

@@ -1,6 +1,7 @@
 package fahrbahn.store;
 
 import fahrbahn.store.FileStep.Cause;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -42,11 +43,21 @@ public final class Ledger {
     }
 
     /** Reads all there is, on the caller's thread, which may take a moment. What cannot be read is left as it is, and named. */
-    public static Ledger open(SeasonFile file, Scribe.Desk desk) {
+    public static Ledger open(SeasonFile file, Scribe.Desk desk) throws BadFileException {
+        try {
+            return read(file, desk);
+        } catch (BadFileException | RuntimeException broken) {
+            file.close();
+            throw broken;
+        }
+    }
+
+    private static Ledger read(SeasonFile file, Scribe.Desk desk) throws BadFileException {
         Shared shared = new Shared();
-        List<String> leftOut = new ArrayList<>();
+        SeasonFile.Contents contents = file.contents();
+        List<String> leftOut = new ArrayList<>(contents.damaged());
         SeasonReader reader = new SeasonReader(shared, leftOut);
-        Held held = reader.held(file.documents());
+        Held held = reader.held(contents.documents());
         Ledger ledger = new Ledger(held, new Scribe(file, shared, desk), leftOut);
         SeasonFile.Steps steps = file.steps(MOST_STEPS);
         steps.undo().forEach(s -> ledger.undoable.push(new Step(s.at(), s.label(), reader.puts(s.changes()))));
@@ -163,9 +174,24 @@ public final class Ledger {
         scribe.body(kind, owner, id, told);
     }
 
-    /** Tries again to write what could not be written. */
+    /** Tries again to write what could not be written, and looks whether the file is still there. */
     public void retry() {
         scribe.retry();
+    }
+
+    /** Copies the season into another file, everything before being written first; told in words how it went. */
+    public void copyTo(Path target, Consumer<Optional<String>> failure) {
+        scribe.copyTo(target, failure);
+    }
+
+    /** Goes on in another file, with everything there is, changes that could not be saved included. */
+    public void moveTo(Path target, Consumer<Optional<String>> failure) {
+        scribe.moveTo(target, failure);
+    }
+
+    /** Makes a backup when something has changed since the last, everything before being written first. */
+    public void backUp(Backups backups) {
+        scribe.backUp(backups);
     }
 
     /** Writes what is left and closes the file. */

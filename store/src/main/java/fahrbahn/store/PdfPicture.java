@@ -40,7 +40,7 @@ final class PdfPicture {
             float scale = (float) Math.min(wanted, most);
             BufferedImage image = new PDFRenderer(document).renderImage(0, scale, ImageType.RGB);
             int scaledFrom = most < wanted ? (int) (Math.max(width, height) * wanted) : 0;
-            return new PictureFile(PictureFile.picture(image, scaledFrom), OptionalDouble.of(width * MM_PER_POINT));
+            return new PictureFile(PictureDecoder.picture(image, scaledFrom), OptionalDouble.of(width * MM_PER_POINT));
         } catch (IOException | RuntimeException damaged) {
             throw new BadFileException(
                     "not a PDF that can be read (" + damaged.getMessage() + "). Save it anew, or import a PNG",

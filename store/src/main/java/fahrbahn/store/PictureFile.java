@@ -1,121 +1,101 @@
 package fahrbahn.store;
 
-import fahrbahn.core.check.Text;
+import fahrbahn.core.job.CancelledException;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.mat.Picture;
-import java.awt.image.BufferedImage;
+import java.io.DataInputStream;
+import java.io.EOFException;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Iterator;
-import java.util.Locale;
+import java.time.Duration;
 import java.util.OptionalDouble;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReadParam;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
+import java.util.concurrent.TimeUnit;
 
 /**
- * A picture of a mat from a file: PNG, JPEG, SVG or the first page of a PDF. A larger one than {@link Picture#MOST_PIXELS} is scaled down
- * while it is read, so that it never fills the memory; one that cannot be is refused.
+ * A picture of a mat from a file: PNG, JPEG, SVG or the first page of a PDF. It is read by a process of its own, which is ended when
+ * it is asked to stop and when it takes too long: there are files that keep their readers busy for ever, or would fill the memory.
  *
  * @param picture the pixels
  * @param widthMm as the file says, where it says so: drawings and pages have a size, photographs have none
  */
 public record PictureFile(Picture picture, OptionalDouble widthMm) {
-    /** Even to be scaled down, a picture has to be read through; beyond this it is a mistake. */
-    private static final long MOST_SOURCE_PIXELS = 400_000_000L;
-
-    /** Readers of SVG and PDF hold the whole file. */
-    private static final long MOST_DRAWING_BYTES = 64L << 20;
+    private static final Duration USUAL_DEADLINE = Duration.ofSeconds(60);
+    private static final int LOOK_EVERY_MS = 20;
 
     /** @throws BadFileException naming the file, what is wrong and what to do */
-    public static PictureFile read(Path file) throws BadFileException {
-        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
-        try {
-            if (!Files.isRegularFile(file)) {
-                throw new BadFileException(file + ": there is no such file. Check the name and the folder");
-            }
-            if (name.endsWith(".svg") || name.endsWith(".pdf")) {
-                if (Files.size(file) > MOST_DRAWING_BYTES) {
-                    throw new BadFileException(file + ": " + (Files.size(file) >> 20)
-                            + " MB is too large for a drawing; save the mat as PNG and import that");
-                }
-                byte[] bytes = Files.readAllBytes(file);
-                return name.endsWith(".svg") ? SvgPicture.read(bytes) : PdfPicture.read(bytes);
-            }
-            return pixels(file);
-        } catch (IOException unreadable) {
-            throw new BadFileException(
-                    file + ": cannot be read (" + unreadable.getMessage() + "). A PNG, JPEG, SVG or PDF was expected",
-                    unreadable);
-        } catch (BadFileException bad) {
-            throw bad.getMessage().startsWith(file.toString())
-                    ? bad
-                    : new BadFileException(file + ": " + bad.getMessage(), bad);
-        }
+    public static PictureFile read(Path file, Job job) throws BadFileException {
+        return read(file, job, USUAL_DEADLINE);
     }
 
-    /** @throws BadFileException when the bytes are no SVG drawing */
+    /** @throws BadFileException when the bytes are no SVG drawing; for drawings made here, which are read at once */
     public static PictureFile drawing(byte[] svg) throws BadFileException {
         return SvgPicture.read(svg);
     }
 
-    private static PictureFile pixels(Path file) throws IOException, BadFileException {
-        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
-                throw new BadFileException("not a picture; a PNG, JPEG, SVG or PDF was expected");
+    static PictureFile read(Path file, Job job, Duration deadline) throws BadFileException {
+        Process reader;
+        try {
+            reader = PictureProcess.start(file);
+        } catch (IOException cannot) {
+            throw new BadFileException(
+                    file + ": the reader of pictures cannot be started (" + cannot.getMessage() + ")", cannot);
+        }
+        try {
+            Answer answer = new Answer(reader);
+            Thread hearing = new Thread(answer, "picture reader");
+            hearing.setDaemon(true);
+            hearing.start();
+            long endNs = System.nanoTime() + deadline.toNanos();
+            while (hearing.isAlive()) {
+                if (job.cancelled()) {
+                    throw new CancelledException();
+                }
+                if (System.nanoTime() > endNs) {
+                    throw new BadFileException(file + ": not read within " + deadline.toSeconds()
+                            + " s. Save the mat as PNG and import that");
+                }
+                TimeUnit.MILLISECONDS.timedJoin(hearing, LOOK_EVERY_MS);
             }
-            ImageReader reader = readers.next();
-            try {
-                reader.setInput(in, true, true);
-                return read(reader);
-            } catch (IllegalArgumentException | IndexOutOfBoundsException | NegativeArraySizeException damaged) {
-                throw new BadFileException(
-                        "the picture is damaged (" + damaged.getMessage() + "). Save it anew", damaged);
-            } finally {
-                reader.dispose();
+            return answer.result(file);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        } finally {
+            reader.destroyForcibly();
+        }
+    }
+
+    /** Hears what the process answers. */
+    private static final class Answer implements Runnable {
+        private final Process reader;
+        private PictureFile read;
+        private String refusal = "";
+
+        Answer(Process reader) {
+            this.reader = reader;
+        }
+
+        @Override
+        public void run() {
+            try (DataInputStream in =
+                    new DataInputStream(new java.io.BufferedInputStream(reader.getInputStream(), 1 << 16))) {
+                if (in.readBoolean()) {
+                    read = PictureProcess.receive(in);
+                } else {
+                    refusal = in.readUTF();
+                }
+            } catch (EOFException broken) {
+                refusal = "the picture needs more memory than there is, or its reader broke. Save it smaller, as PNG";
+            } catch (IOException broken) {
+                refusal = "the picture could not be read (" + broken.getMessage() + ")";
             }
         }
-    }
 
-    private static PictureFile read(ImageReader reader) throws IOException, BadFileException {
-        int columns = reader.getWidth(0);
-        int rows = reader.getHeight(0);
-        long pixels = (long) columns * rows;
-        if (pixels > MOST_SOURCE_PIXELS) {
-            throw new BadFileException(Text.of(
-                    "%d x %d is %d million pixels; at most %d million can be read. Save it smaller: one pixel a millimetre is enough",
-                    columns, rows, pixels / 1_000_000, MOST_SOURCE_PIXELS / 1_000_000));
+        PictureFile result(Path file) throws BadFileException {
+            if (read == null) {
+                throw new BadFileException(refusal.startsWith(file.toString()) ? refusal : file + ": " + refusal);
+            }
+            return read;
         }
-        ImageReadParam how = reader.getDefaultReadParam();
-        int every = (int) Math.ceil(Math.sqrt((double) pixels / Picture.MOST_PIXELS));
-        // Rounding up of both sides could make it a row too many.
-        while ((columns + every - 1L) / every * ((rows + every - 1L) / every) > Picture.MOST_PIXELS) {
-            every++;
-        }
-        how.setSourceSubsampling(every, every, 0, 0);
-        BufferedImage image = reader.read(0, how);
-        return new PictureFile(picture(image, every > 1 ? Math.max(columns, rows) : 0), OptionalDouble.empty());
-    }
-
-    /** What is transparent is taken for white paper. */
-    static Picture picture(BufferedImage image, int scaledFrom) {
-        int columns = image.getWidth();
-        int rows = image.getHeight();
-        int[] rgb = image.getRGB(0, 0, columns, rows, null, 0, columns);
-        for (int i = 0; i < rgb.length; i++) {
-            int alpha = rgb[i] >>> 24;
-            rgb[i] = alpha == 255 ? rgb[i] & 0xffffff : onPaper(rgb[i], alpha);
-        }
-        return new Picture(columns, rows, rgb, scaledFrom);
-    }
-
-    private static int onPaper(int argb, int alpha) {
-        int mixed = 0;
-        for (int shift = 16; shift >= 0; shift -= 8) {
-            mixed |= (255 + ((argb >> shift & 0xff) - 255) * alpha / 255) << shift;
-        }
-        return mixed;
     }
 }

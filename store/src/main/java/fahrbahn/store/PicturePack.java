@@ -28,7 +28,7 @@ public record PicturePack(Picture picture, PackedPicture packed, String id) {
             byte[] png = png(image);
             if (png.length <= PackedPicture.MOST_BYTES) {
                 return new PicturePack(
-                        PictureFile.picture(image, scaledFrom), new PackedPicture(png), Shared.print(png));
+                        PictureDecoder.picture(image, scaledFrom), new PackedPicture(png), Shared.print(png));
             }
             scaledFrom = scaledFrom == 0 ? Math.max(picture.columns(), picture.rows()) : scaledFrom;
             image = smaller(image);
@@ -42,7 +42,7 @@ public record PicturePack(Picture picture, PackedPicture packed, String id) {
             if (image == null) {
                 throw new BadFileException("The mat's picture is damaged. Import it again");
             }
-            return PictureFile.picture(image, 0);
+            return PictureDecoder.picture(image, 0);
         } catch (IOException | IllegalArgumentException damaged) {
             throw new BadFileException("The mat's picture is damaged. Import it again", damaged);
         }

@@ -1,6 +1,8 @@
 package fahrbahn.store;
 
 import fahrbahn.core.knowledge.Setting;
+import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -20,10 +22,13 @@ import java.util.logging.Logger;
 public final class Scribe {
     private static final Logger LOG = Logger.getLogger(Scribe.class.getName());
 
-    private final SeasonFile file;
+    private SeasonFile file; // of the writer's thread
+    private final Clock clock;
     private final Shared shared;
     private final Desk desk;
     private final Deque<Waiting> waiting = new ArrayDeque<>(); // of the writer's thread
+    private int toldUnsaved; // likewise
+    private String toldWhy = "";
 
     /**
      * Where the scribe works.
@@ -44,12 +49,13 @@ public final class Scribe {
 
     Scribe(SeasonFile file, Shared shared, Desk desk) {
         this.file = file;
+        this.clock = file.clock();
         this.shared = shared;
         this.desk = desk;
     }
 
     Instant now() {
-        return file.now();
+        return clock.instant();
     }
 
     void write(Instant at, FileStep.Cause cause, String label, List<Put<?>> puts) {
@@ -60,11 +66,26 @@ public final class Scribe {
     }
 
     void retry() {
-        desk.writer().execute(this::drain);
+        desk.writer().execute(() -> {
+            drain();
+            try {
+                file.ensureThere();
+            } catch (BadFileException gone) {
+                tell(gone.getMessage());
+            }
+        });
+    }
+
+    private void tell(String why) {
+        int unsaved = waiting.size();
+        if (unsaved != toldUnsaved || !why.equals(toldWhy)) {
+            toldUnsaved = unsaved;
+            toldWhy = why;
+            desk.ledgerThread().execute(() -> desk.saved().stands(unsaved, why));
+        }
     }
 
     private void drain() {
-        boolean late = waiting.size() > 1;
         while (!waiting.isEmpty()) {
             Waiting next = waiting.peek();
             try {
@@ -74,14 +95,56 @@ public final class Scribe {
                 waiting.remove();
             } catch (BadFileException | RuntimeException broken) {
                 LOG.log(Level.SEVERE, "saving '" + next.label() + "'", broken);
-                int unsaved = waiting.size();
-                desk.ledgerThread().execute(() -> desk.saved().stands(unsaved, broken.getMessage()));
+                tell(broken.getMessage());
                 return;
             }
         }
-        if (late) {
-            desk.ledgerThread().execute(() -> desk.saved().stands(0, ""));
+        tell("");
+    }
+
+    void copyTo(Path target, Consumer<Optional<String>> failure) {
+        desk.writer().execute(() -> {
+            drain();
+            finish(failure, () -> file.copyTo(target));
+        });
+    }
+
+    void moveTo(Path target, Consumer<Optional<String>> failure) {
+        desk.writer()
+                .execute(() -> finish(failure, () -> {
+                    file.copyTo(target);
+                    SeasonFile moved = file.reopenedAt(target);
+                    file.close();
+                    file = moved;
+                    drain();
+                }));
+    }
+
+    void backUp(Backups backups) {
+        desk.writer().execute(() -> {
+            drain();
+            try {
+                backups.make(file);
+            } catch (BadFileException | RuntimeException cannot) {
+                LOG.log(Level.WARNING, "the backup at closing", cannot);
+            }
+        });
+    }
+
+    private interface Work {
+        void run() throws BadFileException;
+    }
+
+    private void finish(Consumer<Optional<String>> failure, Work work) {
+        Optional<String> why = Optional.empty();
+        try {
+            work.run();
+        } catch (BadFileException | RuntimeException cannot) {
+            LOG.log(Level.SEVERE, "copying the season", cannot);
+            why = Optional.of(cannot.getMessage());
         }
+        Optional<String> told = why;
+        desk.ledgerThread().execute(() -> failure.accept(told));
     }
 
     private List<Change> changes(Waiting step, List<Setting> settings) throws BadFileException {

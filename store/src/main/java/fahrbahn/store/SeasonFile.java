@@ -1,180 +1,164 @@
 package fahrbahn.store;
 
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.ResultSet;
-import java.sql.SQLException;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Deque;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.jdbi.v3.core.statement.PreparedBatch;
-import org.sqlite.SQLiteConfig;
-import org.sqlite.SQLiteErrorCode;
-import org.sqlite.SQLiteException;
 
 /**
  * One season in one file. Each call that changes something returns when it is on disk, whole or not at all. One program at a
  * time has the file. Thread-safe: calls wait for each other.
  */
 public final class SeasonFile implements AutoCloseable {
-    /** What documents became in the steps from one on. */
-    private static final String AFTER =
-            "SELECT step, kind, owner, id, body FROM revision WHERE step >= :first ORDER BY number";
-
-    /** What they were before each. */
-    private static final String BEFORE = """
-            SELECT r.step, r.kind, r.owner, r.id,
-              (SELECT p.body FROM revision AS p
-               WHERE p.kind = r.kind AND p.owner = r.owner AND p.id = r.id AND p.step < r.step
-               ORDER BY p.number DESC LIMIT 1) AS body
-            FROM revision AS r WHERE r.step >= :first ORDER BY r.number""";
-
     private final Path file;
     private final Clock clock;
-    private final Connection connection;
-    private final Handle database;
+    private final SeasonDatabase database;
+    private final Object key;
     private int lastStep;
 
-    private SeasonFile(Path file, Clock clock, Connection connection) {
+    private SeasonFile(Path file, Clock clock, SeasonDatabase database) {
         this.file = file;
         this.clock = clock;
-        this.connection = connection;
-        this.database = Jdbi.create(connection).open();
-    }
-
-    /** Opens a season, or begins one when there is no such file. */
-    public static SeasonFile openOrCreate(Path file, Clock clock) throws BadFileException {
-        return Files.exists(file) ? open(file, clock) : create(file, clock);
-    }
-
-    /** @throws BadFileException when it is not a season file, is in use or cannot be read */
-    public static SeasonFile open(Path file, Clock clock) throws BadFileException {
-        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
-        return connect(file, clock);
-    }
-
-    /** @throws BadFileException when there is such a file already, or it cannot be written */
-    public static SeasonFile create(Path file, Clock clock) throws BadFileException {
-        if (Files.exists(file)) {
-            throw new BadFileException(file + ": there is such a file already. Open it, or choose another name");
-        }
-        return connect(file, clock);
-    }
-
-    private static SeasonFile connect(Path file, Clock clock) throws BadFileException {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setLockingMode(SQLiteConfig.LockingMode.EXCLUSIVE);
-        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-        config.setBusyTimeout(0);
-        Connection connection = null;
-        try {
-            connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath());
-            SeasonFile season = new SeasonFile(file, clock, connection);
-            season.prepare();
-            return season;
-        } catch (SQLException | JdbiException broken) {
-            closeQuietly(connection);
-            throw new BadFileException(file + ": " + reason(broken), broken);
-        }
-    }
-
-    private static void closeQuietly(Connection connection) {
-        try {
-            if (connection != null) {
-                connection.close();
-            }
-        } catch (SQLException alreadyBroken) {
-            // The first failure is the one that is told.
-        }
-    }
-
-    private static String reason(Throwable broken) {
-        for (Throwable cause = broken; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLiteException sqlite) {
-                SQLiteErrorCode code = sqlite.getResultCode();
-                if (code == SQLiteErrorCode.SQLITE_BUSY || code == SQLiteErrorCode.SQLITE_LOCKED) {
-                    return "the season is open in another window of Fahrbahn. Close that one first";
-                }
-                if (code == SQLiteErrorCode.SQLITE_CORRUPT || code == SQLiteErrorCode.SQLITE_NOTADB) {
-                    return "the season file is damaged. Keep it, and open your latest copy";
-                }
-                return "cannot be opened or written (" + code.name() + "). Check the folder and the space on the disk";
-            }
-        }
-        return "cannot be opened or written (" + broken.getMessage() + ")";
-    }
-
-    private void prepare() {
-        // The write lock is taken now and kept, so that a second window is told at once and not at its first change.
-        database.execute("BEGIN EXCLUSIVE");
-        int version =
-                database.createQuery("PRAGMA user_version").mapTo(Integer.class).one();
-        for (int next = version; next < SeasonSchema.MIGRATIONS.size(); next++) {
-            SeasonSchema.MIGRATIONS.get(next).forEach(database::execute);
-        }
-        if (version < SeasonSchema.MIGRATIONS.size()) {
-            database.execute("PRAGMA application_id = " + SeasonHeader.APPLICATION_ID);
-            database.execute("PRAGMA user_version = " + SeasonSchema.MIGRATIONS.size());
-        }
-        database.execute("COMMIT");
-        lastStep = database.createQuery("SELECT COALESCE(MAX(number), 0) FROM step")
+        this.database = database;
+        this.key = key(file);
+        this.lastStep = database.handle()
+                .createQuery("SELECT COALESCE(MAX(number), 0) FROM step")
                 .mapTo(Integer.class)
                 .one();
+    }
+
+    /** Tells one file from another that has taken its name; null when there is none. */
+    private static Object key(Path file) {
+        try {
+            BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+            return attributes.fileKey() == null ? attributes.creationTime() : attributes.fileKey();
+        } catch (IOException gone) {
+            return null;
+        }
+    }
+
+    /** Opens a season, or begins one when there is no such file, or an empty one. */
+    public static SeasonFile openOrCreate(Path file, Clock clock) throws BadFileException {
+        return SeasonHeader.absent(file) ? create(file, clock) : open(file, clock);
+    }
+
+    /**
+     * Opens a season; for reading only where it cannot be written.
+     *
+     * @throws BadFileException when it is not a season file, is in use, damaged ({@link DamagedSeasonException}) or cannot be read
+     */
+    public static SeasonFile open(Path file, Clock clock) throws BadFileException {
+        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        Path folder = file.toAbsolutePath().getParent();
+        return open(file, clock, !Files.isWritable(file) || !Files.isWritable(folder));
+    }
+
+    static SeasonFile open(Path file, Clock clock, boolean readOnly) throws BadFileException {
+        SeasonDatabase database = SeasonDatabase.open(file, readOnly);
+        try {
+            if (database.version() < SeasonSchema.MIGRATIONS.size()) {
+                throw new BadFileException(
+                        file + ": made by an earlier Fahrbahn, and cannot be written here. Copy it to where it"
+                                + " can, then open the copy");
+            }
+            if (!readOnly) {
+                Privacy.ownerOnly(file);
+            }
+            return new SeasonFile(file, clock, database);
+        } catch (IOException | RuntimeException broken) {
+            database.close();
+            throw SeasonDatabase.failure(file, broken);
+        } catch (BadFileException refused) {
+            database.close();
+            throw refused;
+        }
+    }
+
+    /**
+     * Begins a season. It is made beside its place and put there when it is whole, so that nothing half is ever found under its name.
+     *
+     * @throws BadFileException when there is such a file already, or it cannot be written
+     */
+    public static SeasonFile create(Path file, Clock clock) throws BadFileException {
+        BadFileException there =
+                new BadFileException(file + ": there is such a file already. Open it, or choose another name");
+        if (!SeasonHeader.absent(file)) {
+            throw there;
+        }
+        try (NewFile begun = NewFile.beside(file)) {
+            SeasonDatabase.open(begun.part(), false).close();
+            begun.finish();
+        } catch (FileAlreadyExistsException other) {
+            throw there;
+        } catch (IOException cannot) {
+            throw new BadFileException(
+                    file + ": cannot be written here (" + cannot.getMessage()
+                            + "). Check the folder, or choose another",
+                    cannot);
+        }
+        return open(file, clock);
     }
 
     public Path file() {
         return file;
     }
 
-    /** Every document as it is now, in the order they were first made. */
-    public synchronized List<Change> documents() {
-        return database.createQuery("""
-                        SELECT r.kind, r.owner, r.id, r.body
-                        FROM (SELECT MAX(number) AS last, MIN(number) AS first FROM revision GROUP BY kind, owner, id) AS d
-                        JOIN revision AS r ON r.number = d.last
-                        WHERE r.body IS NOT NULL ORDER BY d.first""").map((row, context) -> change(row)).list();
+    public boolean readOnly() {
+        return database.readOnly();
     }
 
-    private static Change change(ResultSet row) throws SQLException {
-        return new Change(
-                row.getString("kind"),
-                row.getString("owner"),
-                row.getString("id"),
-                Optional.ofNullable(row.getString("body")));
+    /** Every document as it is now. @param damaged in words: states that were passed over, for their sum was wrong */
+    public record Contents(List<Change> documents, List<String> damaged) {}
+
+    /** Every document as it is now, in the order they were first made; where its newest state is damaged, the one before. */
+    public synchronized Contents contents() throws BadFileException {
+        try {
+            return new ContentsReader(database.handle()).read();
+        } catch (JdbiException broken) {
+            throw SeasonDatabase.failure(file, broken);
+        }
     }
 
-    /** Every state a document has been in, with when it came to be, oldest first: what was known when. */
+    /** Every state a document has been in, with when it came to be, oldest first: what was known when. Damaged ones are left out. */
     public synchronized List<Map.Entry<Instant, Change>> history(String kind, String owner, String id) {
-        return database.createQuery("""
-                        SELECT s.at, r.kind, r.owner, r.id, r.body FROM revision AS r JOIN step AS s ON s.number = r.step
+        return database
+                .handle()
+                .createQuery("""
+                        SELECT s.at, r.step, r.kind, r.owner, r.id, r.body, r.sum FROM revision AS r
+                        JOIN step AS s ON s.number = r.step
                         WHERE r.kind = :kind AND r.owner = :owner AND r.id = :id ORDER BY r.number""")
                 .bind("kind", kind)
                 .bind("owner", owner)
                 .bind("id", id)
-                .map((row, context) -> Map.entry(Instant.parse(row.getString("at")), change(row)))
-                .list();
+                .map((row, context) -> {
+                    String at = row.getString("at");
+                    return RevisionRow.sound(row).map(r -> Map.entry(Instant.parse(at), r.change()));
+                })
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
     }
 
-    /** What a document is now; empty when there is none. */
+    /** What a document is now; empty when there is none, or it is damaged. */
     public synchronized Optional<String> body(String kind, String owner, String id) {
-        return database.createQuery("""
-                        SELECT body FROM revision WHERE kind = :kind AND owner = :owner AND id = :id
-                        ORDER BY number DESC LIMIT 1""")
+        return database.handle()
+                .createQuery("""
+                        SELECT step, kind, owner, id, body, sum FROM revision
+                        WHERE kind = :kind AND owner = :owner AND id = :id ORDER BY number DESC LIMIT 1""")
                 .bind("kind", kind)
                 .bind("owner", owner)
                 .bind("id", id)
-                .map((row, context) -> Optional.ofNullable(row.getString("body")))
+                .map((row, context) -> RevisionRow.sound(row).map(RevisionRow::body))
                 .findFirst()
                 .orElse(Optional.empty());
     }
@@ -189,100 +173,113 @@ public final class SeasonFile implements AutoCloseable {
     public record Steps(List<FileStep> undo, List<FileStep> redo) {}
 
     /** @param most steps of either sort */
-    public synchronized Steps steps(int most) {
-        Deque<StepRow> undoable = new ArrayDeque<>();
-        Deque<StepRow> redoable = new ArrayDeque<>();
-        database.createQuery("SELECT number, at, cause, label FROM step ORDER BY number")
-                .map((row, context) -> new StepRow(
-                        row.getInt("number"), row.getString("at"), row.getString("cause"), row.getString("label")))
-                .forEach(step -> {
-                    switch (FileStep.Cause.of(step.cause())) {
-                        case UNDO -> move(undoable, redoable);
-                        case REDO -> move(redoable, undoable);
-                        case EDIT -> {
-                            undoable.push(step);
-                            redoable.clear();
-                        }
-                        case NOTE -> {}
-                    }
-                });
-        return new Steps(steps(newest(undoable, most), true), steps(newest(redoable, most), false));
-    }
-
-    private record StepRow(int number, String at, String cause, String label) {}
-
-    private static void move(Deque<StepRow> from, Deque<StepRow> to) {
-        if (!from.isEmpty()) {
-            to.push(from.pop());
+    public synchronized Steps steps(int most) throws BadFileException {
+        try {
+            return new StepReader(database.handle()).newest(most);
+        } catch (JdbiException broken) {
+            throw SeasonDatabase.failure(file, broken);
         }
     }
 
-    /** The next to be turned last. */
-    private static List<StepRow> newest(Deque<StepRow> stack, int most) {
-        List<StepRow> newest = new ArrayList<>(new ArrayList<>(stack).subList(0, Math.min(most, stack.size())));
-        Collections.reverse(newest);
-        return newest;
+    Clock clock() {
+        return clock;
     }
 
-    /** In one query for all: asked one by one, two hundred steps take half a second. */
-    private List<FileStep> steps(List<StepRow> rows, boolean before) {
-        Map<Integer, List<Change>> changes = new HashMap<>();
-        rows.forEach(row -> changes.put(row.number(), new ArrayList<>()));
-        int first = rows.stream().mapToInt(StepRow::number).min().orElse(Integer.MAX_VALUE);
-        database.createQuery(before ? BEFORE : AFTER)
-                .bind("first", first)
-                .map((row, context) -> Map.entry(row.getInt("step"), change(row)))
-                .forEach(entry -> {
-                    List<Change> of = changes.get(entry.getKey());
-                    if (of != null) {
-                        of.add(entry.getValue());
-                    }
-                });
-        return rows.stream()
-                .map(row -> new FileStep(
-                        Instant.parse(row.at()), FileStep.Cause.EDIT, row.label(), changes.get(row.number())))
-                .toList();
+    /** A copy of this file, opened to go on in. */
+    SeasonFile reopenedAt(Path copy) throws BadFileException {
+        return open(copy, clock);
     }
 
-    public Instant now() {
-        return clock.instant();
+    /** Number of the latest step: the same file with the same number holds the same. */
+    public synchronized int lastStep() {
+        return lastStep;
+    }
+
+    /** When something was last changed; empty in a season nobody has changed. */
+    public synchronized Optional<Instant> lastChange() {
+        return database.handle()
+                .createQuery("SELECT at FROM step ORDER BY number DESC LIMIT 1")
+                .mapTo(String.class)
+                .findFirst()
+                .map(Instant::parse);
+    }
+
+    /** @throws BadFileException when the file is not where it was any more: whatever is written now would be lost with it */
+    public synchronized void ensureThere() throws BadFileException {
+        Object now = key(file);
+        if (!Objects.equals(now, key)) {
+            throw new BadFileException(
+                    file + ": the season file was " + (now == null ? "removed" : "replaced by another")
+                            + " while it was open here. Save the season under another name now, or what you change is lost");
+        }
     }
 
     /** Makes all changes of a step together. */
-    public synchronized void write(FileStep step) throws BadFileException {
-        int number = lastStep + 1;
+    public void write(FileStep step) throws BadFileException {
+        write(List.of(step));
+    }
+
+    /** Makes several steps at once: all of them or none. */
+    synchronized void write(List<FileStep> steps) throws BadFileException {
+        if (database.readOnly()) {
+            throw new BadFileException(
+                    file + ": this season can only be read here. Save a copy elsewhere to work on it");
+        }
+        ensureThere();
         try {
-            database.useTransaction(transaction -> {
-                transaction.execute(
-                        "INSERT INTO step (number, at, cause, label) VALUES (?, ?, ?, ?)",
-                        number,
-                        step.at().toString(),
-                        step.cause().word(),
-                        step.label());
-                PreparedBatch batch = transaction.prepareBatch("""
-                                INSERT INTO revision (step, kind, owner, id, body)
-                                VALUES (:step, :kind, :owner, :id, :body)""");
-                for (Change change : step.changes()) {
-                    batch.bind("step", number)
-                            .bind("kind", change.kind())
-                            .bind("owner", change.owner())
-                            .bind("id", change.id())
-                            .bind("body", change.body().orElse(null))
-                            .add();
-                }
-                if (batch.size() > 0) {
-                    batch.execute();
+            database.handle().useTransaction(transaction -> {
+                int number = lastStep;
+                for (FileStep step : steps) {
+                    number++;
+                    insert(transaction, number, step);
                 }
             });
         } catch (JdbiException broken) {
-            throw new BadFileException(file + ": the change could not be saved: " + reason(broken), broken);
+            BadFileException why = SeasonDatabase.failure(file, broken);
+            throw new BadFileException("The change could not be saved: " + why.getMessage(), why);
         }
-        lastStep = number;
+        lastStep += steps.size();
+    }
+
+    private static void insert(Handle transaction, int number, FileStep step) {
+        String at = step.at().toString();
+        transaction.execute(
+                "INSERT INTO step (number, at, cause, label, sum) VALUES (?, ?, ?, ?, ?)",
+                number,
+                at,
+                step.cause().word(),
+                step.label(),
+                Checksum.ofStep(number, at, step.cause().word(), step.label()));
+        PreparedBatch batch = transaction.prepareBatch("""
+                        INSERT INTO revision (step, kind, owner, id, body, sum)
+                        VALUES (:step, :kind, :owner, :id, :body, :sum)""");
+        for (Change change : step.changes()) {
+            String body = change.body().orElse(null);
+            batch.bind("step", number)
+                    .bind("kind", change.kind())
+                    .bind("owner", change.owner())
+                    .bind("id", change.id())
+                    .bind("body", body)
+                    .bind("sum", Checksum.ofRevision(number, change.kind(), change.owner(), change.id(), body))
+                    .add();
+        }
+        if (batch.size() > 0) {
+            batch.execute();
+        }
+    }
+
+    /** Copies the season as it is on the disk now, whole or not at all. */
+    public synchronized void copyTo(Path target) throws BadFileException {
+        database.copyTo(target);
+    }
+
+    /** For tests: a disk with room for no more than so many pages. */
+    synchronized void limitPages(int most) {
+        database.handle().execute("PRAGMA max_page_count = " + most);
     }
 
     @Override
     public synchronized void close() {
         database.close();
-        closeQuietly(connection); // the handle leaves a connection it was given open
     }
 }

@@ -23,9 +23,18 @@ final class SeasonHeader {
 
     private SeasonHeader() {}
 
+    /** An empty file is none: nothing was ever saved in it. */
+    static boolean absent(Path file) {
+        try {
+            return !Files.exists(file) || Files.isRegularFile(file) && Files.size(file) == 0;
+        } catch (IOException unreadable) {
+            return false; // it will be told why when it is opened
+        }
+    }
+
     /** @throws BadFileException when the file is missing, not a season, or of a later version than this program writes */
     static void check(Path file, int newestVersion) throws BadFileException {
-        if (!Files.isRegularFile(file)) {
+        if (!Files.isRegularFile(file) || absent(file)) {
             throw new BadFileException(file + ": there is no such season file. Check the name and the folder");
         }
         byte[] header;

@@ -44,7 +44,13 @@ final class SeasonSchema {
                     "DROP TABLE revision",
                     "ALTER TABLE owned RENAME TO revision",
                     "CREATE INDEX revision_of_document ON revision (kind, owner, id, number)",
-                    "CREATE INDEX revision_of_step ON revision (step)"));
+                    "CREATE INDEX revision_of_step ON revision (step)"),
+            // A sum over each row, worked out for those there were by SeasonDatabase; a venue's listing is its own, as
+            // a robot's is.
+            List.of(
+                    "ALTER TABLE step ADD COLUMN sum INTEGER",
+                    "ALTER TABLE revision ADD COLUMN sum INTEGER",
+                    "UPDATE revision SET owner = id, id = 'main' WHERE kind = 'venue' AND owner = ''"));
 
     private SeasonSchema() {}
 }

@@ -55,7 +55,7 @@ final class SvgPicture {
             }
             double most = Math.sqrt(0.98 * Picture.MOST_PIXELS / ((double) size.width * size.height));
             double scale = Math.min(most, side / Math.max(size.width, size.height));
-            return new PictureFile(PictureFile.picture(drawn(document, size, scale), 0), widthMm(bytes));
+            return new PictureFile(PictureDecoder.picture(drawn(document, size, scale), 0), widthMm(bytes));
         } catch (RuntimeException | StackOverflowError damaged) {
             throw new BadFileException(
                     "not an SVG drawing that can be read (" + damaged.getMessage() + "). Save it anew, or import a PNG",

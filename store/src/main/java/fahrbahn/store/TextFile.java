@@ -1,26 +1,72 @@
 package fahrbahn.store;
 
 import java.io.IOException;
+import java.io.Reader;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 
-/** Reading of whole text files, with one message for one that cannot be read. */
+/** Reading of text files, bounded, with one message for one that cannot be read. */
 public final class TextFile {
+    /** Documents are written by people and programs alike; beyond this it is a mistake. */
+    public static final long MOST_DOCUMENT_BYTES = 20L << 20;
+
+    /** Ten minutes of sixteen sensors at a thousand readings a second are half of it. */
+    public static final long MOST_TABLE_BYTES = 200L << 20;
+
+    private static final String BYTE_ORDER_MARK = "\uFEFF";
+
     private TextFile() {}
 
-    /** @param what the file should hold, to read after "a" */
+    /** Turns a text into what it stands for. */
+    public interface Maker<T> {
+        T make(Reader text) throws IOException, BadFileException;
+    }
+
+    /** A document, whole, without a byte order mark. @param what the file should hold, to read after "a" */
     public static String read(Path file, String what) throws BadFileException {
+        check(file, what, MOST_DOCUMENT_BYTES);
+        return reading(file, what, () -> {
+            String text = Files.readString(file);
+            return text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text;
+        });
+    }
+
+    /** A table, row by row. @param what the file should hold, to read after "a" */
+    public static <T> T table(Path file, String what, Maker<T> maker) throws BadFileException {
+        check(file, what, MOST_TABLE_BYTES);
+        return reading(file, what, () -> {
+            try (Reader text = Files.newBufferedReader(file)) {
+                return maker.make(text);
+            }
+        });
+    }
+
+    private interface Work<T> {
+        T run() throws IOException, BadFileException;
+    }
+
+    private static <T> T reading(Path file, String what, Work<T> work) throws BadFileException {
         try {
-            return Files.readString(file);
+            return work.run();
         } catch (NoSuchFileException missing) {
             throw new BadFileException(file + ": there is no such file. Check the name and the folder", missing);
         } catch (CharacterCodingException notText) {
-            throw new BadFileException(
-                    file + ": not a text file in UTF-8; a " + what + " in JSON was expected", notText);
+            throw new BadFileException(file + ": not a text file in UTF-8; a " + what + " was expected", notText);
         } catch (IOException unreadable) {
             throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
+        }
+    }
+
+    private static void check(Path file, String what, long mostBytes) throws BadFileException {
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            throw new BadFileException(file + ": not a file; a " + what + " was expected");
+        }
+        long bytes = reading(file, what, () -> Files.size(file));
+        if (bytes > mostBytes) {
+            throw new BadFileException(
+                    file + ": " + (bytes >> 20) + " MB long; a " + what + " has at most " + (mostBytes >> 20) + " MB");
         }
     }
 }

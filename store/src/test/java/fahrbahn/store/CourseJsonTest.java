@@ -66,7 +66,7 @@ class CourseJsonTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "\"lengthMm\" : 520.0 | \"lengthMm\" : -520 | parts[0].lengthMm is -520.0; it must be above 0",
+                "\"lengthMm\" : 520.0 | \"lengthMm\" : -520 | parts[0].lengthMm is -520; it must be above 0",
                 "\"lengthMm\" : 520.0 | \"lengthMm\" : \"long\" | parts[0].lengthMm is \"long\"; it must be a number",
                 "\"part\" : \"straight\" | \"part\" : \"spiral\" | parts[0].part is \"spiral\"; it must be straight, bend",
                 "\"widthMm\" : 2350.0 | \"widthMm\" : 900 | off the table at",

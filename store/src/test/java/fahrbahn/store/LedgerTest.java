@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.season.Listing;
 import java.nio.file.Path;
-import java.sql.DriverManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -174,10 +173,11 @@ class LedgerTest {
         Ledger ledger = open(false);
         ledger.change("a", List.of(team("x", "one"), team("y", "two")));
         ledger.close();
-        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
-            var statement = connection.createStatement();
-            statement.execute("UPDATE revision SET body = '{torn' WHERE id = 'y'");
-            statement.execute("INSERT INTO revision (step, kind, owner, id, body) VALUES (1, 'moon', '', 'm', '{}')");
+        try (SeasonFile raw = SeasonFile.open(file, CLOCK)) {
+            Change torn = Change.put("team", "", "y", "{torn");
+            raw.write(new FileStep(CLOCK.instant(), FileStep.Cause.NOTE, "", List.of(torn)));
+            Change unknown = Change.put("moon", "", "m", "{}");
+            raw.write(new FileStep(CLOCK.instant(), FileStep.Cause.NOTE, "", List.of(unknown)));
         }
         Ledger again = open(false);
         assertThat(teams(again)).containsOnlyKeys("x");

@@ -38,7 +38,7 @@ class NotesJsonTest {
         assertThat(ConditionsJson.parse(ConditionsJson.write(Conditions.UNKNOWN)))
                 .isEqualTo(Conditions.UNKNOWN);
         assertThat(ConditionsJson.parse("{}")).isEqualTo(Conditions.UNKNOWN);
-        assertThatThrownBy(() -> ConditionsJson.parse("{\"batteryV\": -3}")).hasMessageContaining("batteryV is -3.0");
+        assertThatThrownBy(() -> ConditionsJson.parse("{\"batteryV\": -3}")).hasMessageContaining("batteryV is -3");
         assertThatThrownBy(() -> ConditionsJson.parse("{\"lamp\": \"dim\"}")).hasMessageContaining("\"on\" or \"off\"");
     }
 

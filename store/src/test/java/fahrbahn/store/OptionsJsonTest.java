@@ -108,13 +108,13 @@ class OptionsJsonTest {
                 "\"bits\" : \"010\" | \"bits\" : \"0l0\" | patterns[0].bits is \"0l0\"; it must be ones and zeros only",
                 "\"bits\" : \"010\" | \"bits\" : \"01\" | law.patterns.bits is 01; it must be 3 ones and zeros",
                 "\"action\" : \"by-loss\" | \"action\" : \"pray\" | law.lost.action is \"pray\"; it must be \"none\" or",
-                "\"seenShare\" : 0.4 | \"seenShare\" : 1 | law.lost.seenShare is 1.0; it must be above 0 and below 1",
+                "\"seenShare\" : 0.4 | \"seenShare\" : 1 | law.lost.seenShare is 1; it must be above 0 and below 1",
                 "\"left\" : \"s0\" | \"left\" : \"s9\" | law.outer is \"s9\"; it must be the name of a sensor",
-                "\"slowDown\" : 0.3 | \"slowDown\" : 1.3 | law.limits.slowDown is 1.3; it must be from 0.0 to 1.0",
-                "\"scrub\" : 1.2 | \"scrub\" : 0 | robot.drive.scrub is 0.0; it must be from 0.5 to 5.0",
-                "\"deadZoneCommand\" : 6.0 | \"deadZoneCommand\" : 45 | law.baseCommand is 40.0; it must be above the dead zone",
-                "\"supportForwardMm\" : -55.0 | \"supportForwardMm\" : 0 | robot.chassis.supportForwardMm is 0.0",
-                "\"weights\" : [ 3.0, 1.0 | \"weights\" : [ 3.0, 1.0, 2.0 | law.weights is 4.0; it must be one for each of the 3",
+                "\"slowDown\" : 0.3 | \"slowDown\" : 1.3 | law.limits.slowDown is 1.3; it must be from 0 to 1",
+                "\"scrub\" : 1.2 | \"scrub\" : 0 | robot.drive.scrub is 0; it must be from 0.5 to 5",
+                "\"deadZoneCommand\" : 6.0 | \"deadZoneCommand\" : 45 | law.baseCommand is 40; it must be above the dead zone",
+                "\"supportForwardMm\" : -55.0 | \"supportForwardMm\" : 0 | robot.chassis.supportForwardMm is 0",
+                "\"weights\" : [ 3.0, 1.0 | \"weights\" : [ 3.0, 1.0, 2.0 | law.weights is 4; it must be one for each of the 3",
                 "\"channel\" : \"red\" | \"channel\" : \"infrared\" | sensors[1].channel is \"infrared\"; it must be \"all\" or"
             })
     void whatCannotBeIsRefusedWithFieldValueAndRule(String good, String bad, String message) {

@@ -53,7 +53,7 @@ class PictureFileTest {
     void aPhotographHasPixelsAndNoSize(String format) throws Exception {
         Path file = folder.resolve("mat." + format);
         ImageIO.write(drawn(), format, file.toFile());
-        PictureFile read = PictureFile.read(file);
+        PictureFile read = PictureDecoder.read(file);
         assertThat(read.widthMm()).isEmpty();
         assertThat(read.picture().columns()).isEqualTo(600);
         assertThat(read.picture().scaledFrom()).isZero();
@@ -81,7 +81,7 @@ class PictureFileTest {
             }
             document.save(file.toFile());
         }
-        PictureFile read = PictureFile.read(file);
+        PictureFile read = PictureDecoder.read(file);
         assertThat(read.widthMm().orElseThrow()).isCloseTo(500, within(0.01));
         Mat mat = new Mat("m", read.picture(), 500, 0x000000, 0xffffff);
         assertThat(mat.heightMm()).isCloseTo(250, within(1.0));
@@ -97,7 +97,7 @@ class PictureFileTest {
         assertThat(CourseSvg.read(file).parts()).hasSameSizeAs(course.parts());
         assertThat(CourseSvg.read(file).course().path().lengthMm())
                 .isCloseTo(course.path().lengthMm(), within(1e-6));
-        PictureFile picture = PictureFile.read(file);
+        PictureFile picture = PictureDecoder.read(file);
         assertThat(picture.widthMm().orElseThrow()).isCloseTo(2400, within(1e-6));
         Mat mat = new Mat("loop", picture.picture(), 2400, 0x1d2023, 0xe4e1d8);
         Traced traced = LineFollower.from(mat.raster(), 900, 200, Job.UNWATCHED);
@@ -149,13 +149,13 @@ class PictureFileTest {
     void aHundredMegapixelsAreScaledAndMoreAreRefused() throws Exception {
         Path large = folder.resolve("large.png");
         writeHugePng(large, 12_000, 9_000);
-        PictureFile read = PictureFile.read(large);
+        PictureFile read = PictureDecoder.read(large);
         assertThat((long) read.picture().columns() * read.picture().rows()).isLessThanOrEqualTo(12_000_000L);
         assertThat(read.picture().columns()).isEqualTo(4000);
         assertThat(read.picture().scaledFrom()).isEqualTo(12_000);
         Path absurd = folder.resolve("absurd.png");
         writeHugePng(absurd, 30_000, 20_000);
-        assertThatThrownBy(() -> PictureFile.read(absurd))
+        assertThatThrownBy(() -> PictureDecoder.read(absurd))
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining("600 million pixels")
                 .hasMessageContaining("Save it smaller");
@@ -165,15 +165,16 @@ class PictureFileTest {
     void whatIsNoPictureIsRefusedInWords() throws Exception {
         for (String name : new String[] {"a.png", "a.jpg", "a.svg", "a.pdf"}) {
             Path file = Files.writeString(folder.resolve(name), "not a picture at all");
-            assertThatThrownBy(() -> PictureFile.read(file))
+            assertThatThrownBy(() -> PictureDecoder.read(file))
                     .as(name)
                     .isInstanceOf(BadFileException.class)
                     .hasMessageContaining(name);
         }
-        assertThatThrownBy(() -> PictureFile.read(folder.resolve("none.png"))).hasMessageContaining("no such file");
+        assertThatThrownBy(() -> PictureDecoder.read(folder.resolve("none.png")))
+                .hasMessageContaining("no such file");
         byte[] torn = Files.readAllBytes(torn());
         Path half = Files.write(folder.resolve("half.png"), java.util.Arrays.copyOf(torn, torn.length / 2));
-        assertThatThrownBy(() -> PictureFile.read(half)).isInstanceOf(BadFileException.class);
+        assertThatThrownBy(() -> PictureDecoder.read(half)).isInstanceOf(BadFileException.class);
     }
 
     private Path torn() throws Exception {

@@ -45,7 +45,7 @@ class SeasonFileTest {
             season.write(edit(last));
         }
         try (SeasonFile season = SeasonFile.open(file, CLOCK)) {
-            assertThat(season.documents())
+            assertThat(season.contents().documents())
                     .as("in the order they were first made")
                     .containsExactly(last, other);
             assertThat(season.history("run", "r", "b"))
@@ -85,7 +85,7 @@ class SeasonFileTest {
             assertThatThrownBy(() -> season.write(edit(Change.put("k", "", "a", "1"), broken)))
                     .isInstanceOf(BadFileException.class)
                     .hasMessageContaining("could not be saved");
-            assertThat(season.documents()).isEmpty();
+            assertThat(season.contents().documents()).isEmpty();
             season.write(edit(Change.put("k", "", "a", "2")));
             assertThat(season.steps(5).undo()).hasSize(1);
         }
@@ -115,7 +115,7 @@ class SeasonFileTest {
         try (SeasonFile first = SeasonFile.create(file, CLOCK)) {
             assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).hasMessageContaining("open in another window");
             first.write(edit(Change.put("k", "", "x", "1")));
-            assertThat(first.documents()).hasSize(1);
+            assertThat(first.contents().documents()).hasSize(1);
         }
     }
 
@@ -126,5 +126,39 @@ class SeasonFileTest {
             connection.createStatement().execute("PRAGMA user_version = 99");
         }
         assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).hasMessageContaining("season version 99");
+    }
+
+    /** As the second version left them: no sums, venues listed with the season. */
+    @Test
+    void aSeasonOfTheSecondVersionIsBroughtUpWithItsStepsAndItsVenues() throws Exception {
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                var statement = connection.createStatement()) {
+            for (int version = 0; version < 2; version++) {
+                for (String sql : SeasonSchema.MIGRATIONS.get(version)) {
+                    statement.execute(sql);
+                }
+            }
+            statement.execute("PRAGMA application_id = " + SeasonHeader.APPLICATION_ID);
+            statement.execute("PRAGMA user_version = 2");
+            String row = "INSERT INTO revision (step, kind, owner, id, body) VALUES ";
+            statement.execute("INSERT INTO step VALUES (1, '2026-05-04T09:00:00Z', 'edit', 'the hall added')");
+            statement.execute(row + "(1, 'venue', '', 'v1', '{\"name\":\"Hall\"}')");
+            statement.execute("INSERT INTO step VALUES (2, '2026-05-04T09:01:00Z', 'edit', 'renamed')");
+            statement.execute(row + "(2, 'venue', '', 'v1', '{\"name\":\"Gym\"}')");
+            statement.execute(row + "(2, 'team', '', 't', '{\"name\":\"Larks\"}')");
+        }
+        try (SeasonFile season = SeasonFile.open(file, CLOCK)) {
+            SeasonFile.Contents contents = season.contents();
+            assertThat(contents.damaged()).isEmpty();
+            assertThat(contents.documents())
+                    .containsExactlyInAnyOrder(
+                            Change.put("venue", "v1", "main", "{\"name\":\"Gym\"}"),
+                            Change.put("team", "", "t", "{\"name\":\"Larks\"}"));
+            assertThat(season.steps(10).undo()).hasSize(2);
+            assertThat(season.steps(10).undo().get(1).changes())
+                    .as("undo knows the venue where it is now")
+                    .contains(Change.put("venue", "v1", "main", "{\"name\":\"Hall\"}"));
+            assertThat(season.history("venue", "v1", "main")).hasSize(2);
+        }
     }
 }

@@ -34,7 +34,7 @@ class SetupJsonTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             "trackWidthMm": 118   | "trackWidthMm": -118     | robot.drive.trackWidthMm is -118
-            "widthMm": 18         | "widthMm": -18           | line.widthMm is -18.0; it must be above 0
+            "widthMm": 18         | "widthMm": -18           | line.widthMm is -18; it must be above 0
             "widthMm": 18         | "widthMm": 1e999         | line.widthMm is Infinity
             "lagS": 0.04          | "lagS": "slow"           | robot.drive.lagS is "slow"; it must be a number
             "inner-wheel"         | "sideways"               | "difference" or "inner-wheel"

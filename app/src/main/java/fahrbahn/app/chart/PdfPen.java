@@ -81,14 +81,8 @@ public final class PdfPen implements Pen {
 
     @Override
     public void dot(String ink, double x, double y, double radius) {
-        int corners = 24; // rounder than any printer shows
-        double[] roundX = new double[corners];
-        double[] roundY = new double[corners];
-        for (int i = 0; i < corners; i++) {
-            roundX[i] = x + radius * Math.cos(2 * Math.PI * i / corners);
-            roundY[i] = y + radius * Math.sin(2 * Math.PI * i / corners);
-        }
-        area(ink, roundX, roundY);
+        double[][] round = Shapes.circle(x, y, radius);
+        area(ink, round[0], round[1]);
     }
 
     @Override

@@ -40,6 +40,30 @@ public interface Pen {
         line(stroke, new double[] {x, x + width, x + width, x, x}, new double[] {y, y, y + height, y + height, y});
     }
 
+    /** The outline of a rectangle with rounded corners. */
+    default void roundedFrame(Stroke stroke, double x, double y, double width, double height, double radius) {
+        double[][] points = Shapes.rounded(x, y, width, height, radius);
+        line(stroke, points[0], points[1]);
+    }
+
+    /** A filled rectangle with rounded corners. */
+    default void roundedBox(String ink, double x, double y, double width, double height, double radius) {
+        double[][] points = Shapes.rounded(x, y, width, height, radius);
+        area(ink, points[0], points[1]);
+    }
+
+    /** A circle that is not filled. */
+    default void ring(Stroke stroke, double x, double y, double radius) {
+        double[][] points = Shapes.circle(x, y, radius);
+        line(stroke, points[0], points[1]);
+    }
+
+    /** A part of one. @param fromRad counter-clockwise from the right, as seen @param sweepRad likewise */
+    default void arc(Stroke stroke, double x, double y, double radius, double fromRad, double sweepRad) {
+        double[][] points = Shapes.arc(x, y, radius, fromRad, sweepRad);
+        line(stroke, points[0], points[1]);
+    }
+
     default void text(String ink, String words, double x, double y) {
         text(ink, words, x, y, Anchor.LEFT);
     }

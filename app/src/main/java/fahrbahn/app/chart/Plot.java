@@ -1,36 +1,15 @@
 package fahrbahn.app.chart;
 
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import javafx.collections.FXCollections;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
-import javafx.scene.paint.Paint;
 
 /** A chart on the screen: axes and grid round a canvas that a pen paints. */
 public final class Plot extends XYChart<Number, Number> {
-    /** What charts draw in; the style sheet has their colours. */
-    private static final List<String> INKS = List.of(
-            "ink-road",
-            "ink-edge",
-            "ink-middle",
-            "ink-curve",
-            "ink-robot",
-            "ink-advice",
-            "ink-text",
-            "ink-zero",
-            "ink-dark",
-            "ink-light",
-            "ink-band",
-            "ink-best",
-            "ink-left",
-            "ink-right");
-
     private final Canvas canvas = new Canvas();
-    private final Map<String, Ink> inks = new HashMap<>();
+    private final Inks inks;
     private Chart shown;
     private double cursor = Double.NaN;
 
@@ -43,13 +22,7 @@ public final class Plot extends XYChart<Number, Number> {
         setVerticalZeroLineVisible(false);
         getStyleClass().add("plot");
         getPlotChildren().add(canvas);
-        // All at once: a child added while the chart is laid out would never be laid out itself.
-        for (String name : INKS) {
-            Ink ink = new Ink(name);
-            ink.fillProperty().addListener(o -> requestChartLayout());
-            inks.put(name, ink);
-            getPlotChildren().add(ink);
-        }
+        inks = new Inks(getPlotChildren(), this::requestChartLayout);
         setMinSize(120, 90);
     }
 
@@ -84,10 +57,6 @@ public final class Plot extends XYChart<Number, Number> {
         requestChartLayout();
     }
 
-    private Paint paint(String ink) {
-        return inks.getOrDefault(ink, inks.get("ink-text")).paint();
-    }
-
     @Override
     protected void layoutPlotChildren() {
         canvas.setWidth(Math.max(1, getXAxis().getWidth()));
@@ -96,7 +65,7 @@ public final class Plot extends XYChart<Number, Number> {
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         g.setFont(TextFont.of(this));
         if (shown != null) {
-            Pen pen = new CanvasPen(g, this::paint);
+            Pen pen = new CanvasPen(g, inks::paint);
             Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());
             shown.draw(pen, scale);
             if (!Double.isNaN(cursor)) {

@@ -20,7 +20,7 @@ public final class VectorSheet {
     /** Draws a chart on a sheet of {@link #WIDTH} by {@link #HEIGHT}. */
     public static void draw(Chart chart, Pen pen) {
         Scale scale = Scale.of(chart, WIDTH - LEFT - RIGHT, HEIGHT - TOP - BOTTOM);
-        Pen inside = new ShiftedPen(pen, LEFT, TOP);
+        Pen inside = PlacedPen.at(pen, LEFT, TOP);
         pen.text(INK, chart.title(), LEFT, 24);
         List<Double> across = Scale.ticks(chart.x());
         List<Double> up = Scale.ticks(chart.y());
@@ -38,36 +38,5 @@ public final class VectorSheet {
         inside.frame(FRAME, 0, 0, scale.width(), scale.height());
         inside.text(INK, chart.xLabel(), scale.width() / 2, scale.height() + 40, Pen.Anchor.MIDDLE);
         inside.text(INK, chart.yLabel(), -LEFT + 6, -10);
-    }
-
-    /** Draws as another pen does, somewhere else. */
-    private record ShiftedPen(Pen pen, double dx, double dy) implements Pen {
-        @Override
-        public void line(Stroke stroke, double[] x, double[] y) {
-            pen.line(stroke, shifted(x, dx), shifted(y, dy));
-        }
-
-        @Override
-        public void area(String ink, double[] x, double[] y) {
-            pen.area(ink, shifted(x, dx), shifted(y, dy));
-        }
-
-        @Override
-        public void dot(String ink, double x, double y, double radius) {
-            pen.dot(ink, x + dx, y + dy, radius);
-        }
-
-        @Override
-        public void text(String ink, String words, double x, double y, Anchor anchor) {
-            pen.text(ink, words, x + dx, y + dy, anchor);
-        }
-
-        private static double[] shifted(double[] values, double by) {
-            double[] shifted = new double[values.length];
-            for (int i = 0; i < values.length; i++) {
-                shifted[i] = values[i] + by;
-            }
-            return shifted;
-        }
     }
 }

@@ -3,9 +3,9 @@ package fahrbahn.app.club;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Club;
-import fahrbahn.app.season.Club.Entry;
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.season.Sort;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
@@ -35,6 +35,8 @@ public final class ClubModel {
     private final ReadOnlyIntegerWrapper cursor = new ReadOnlyIntegerWrapper(0);
     private final ReadOnlyObjectWrapper<Sort> sort = new ReadOnlyObjectWrapper<>(Sort.ROBOT);
 
+    private boolean showsRetired;
+
     private record Imported(Setup setup, String text) {}
 
     public ClubModel(Season season, Errands errands) {
@@ -60,7 +62,9 @@ public final class ClubModel {
     private void refresh() {
         List<Entry> all = new ArrayList<>();
         for (Sort sort : Sort.values()) {
-            all.addAll(club.entries(sort));
+            club.entries(sort).stream()
+                    .filter(e -> showsRetired || !e.retired() || e.inHand())
+                    .forEach(all::add);
         }
         if (!all.equals(entries.get())) {
             entries.set(List.copyOf(all));
@@ -68,6 +72,12 @@ public final class ClubModel {
                 point(cursor.get());
             }
         }
+    }
+
+    /** Shows what is retired, so that it can be brought back, or hides it again. */
+    public void showRetired() {
+        showsRetired = !showsRetired;
+        refresh();
     }
 
     /** The list the cursor is in, which may be empty. */
@@ -132,7 +142,7 @@ public final class ClubModel {
 
     /** A robot of a kind, with honest guesses for numbers. */
     public void addRobot(RobotKind kind, String name) {
-        club.addRobot(kind.setup(name.isBlank() ? kind.words() : name.strip()));
+        club.additions().addRobot(kind.setup(name.isBlank() ? kind.words() : name.strip()));
         pointAtInHand(Sort.ROBOT);
     }
 
@@ -144,7 +154,7 @@ public final class ClubModel {
             return;
         }
         if (sort == Sort.TABLE) {
-            club.addTable(Draft.of(DemoCourses.workshopLoop()).withName(name));
+            club.additions().addTable(Draft.of(DemoCourses.workshopLoop()).withName(name));
         } else {
             club.add(sort, name);
         }
@@ -165,8 +175,8 @@ public final class ClubModel {
     public void copy(boolean measured) {
         atEntry(entry -> {
             switch (entry.sort()) {
-                case ROBOT -> club.copyRobot(entry.id(), measured);
-                case TABLE -> club.copyTable(entry.id());
+                case ROBOT -> club.additions().copyRobot(entry.id(), measured);
+                case TABLE -> club.additions().copyTable(entry.id());
                 case VENUE, TEAM -> club.add(entry.sort(), entry.name() + " 2");
             }
             pointAtInHand(entry.sort());
@@ -199,7 +209,7 @@ public final class ClubModel {
                     return new Imported(SetupJson.read(file), text);
                 },
                 read -> {
-                    club.importRobot(read.setup(), read.text());
+                    club.additions().importRobot(read.setup(), read.text());
                     pointAtInHand(Sort.ROBOT);
                 });
     }

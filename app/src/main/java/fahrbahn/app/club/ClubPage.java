@@ -3,31 +3,24 @@ package fahrbahn.app.club;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
-import fahrbahn.app.season.Club.Entry;
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Sort;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The club's list: arrows move over it, one key each takes in hand, adds, renames, copies, retires. */
 public final class ClubPage {
-    private static final PseudoClass CURSOR = PseudoClass.getPseudoClass("cursor");
-    private static final PseudoClass IN_HAND = PseudoClass.getPseudoClass("in-hand");
-    private static final PseudoClass RETIRED = PseudoClass.getPseudoClass("retired");
     private static final FileChooser.ExtensionFilter SETUPS =
             new FileChooser.ExtensionFilter("Setups (JSON)", "*.json");
 
@@ -42,8 +35,7 @@ public final class ClubPage {
             KeyCode.K);
 
     private final ClubModel model;
-    private final HBox lists = new HBox();
-    private final List<Button> rows = new ArrayList<>();
+    private final ClubLists lists;
     private final VBox typing = new VBox();
     private final HBox kinds = Nodes.row();
     private TextField newName;
@@ -53,6 +45,7 @@ public final class ClubPage {
 
     private ClubPage(ClubModel model, Runnable robotAdded) {
         this.model = model;
+        this.lists = new ClubLists(model);
         this.robotAdded = robotAdded;
     }
 
@@ -62,7 +55,6 @@ public final class ClubPage {
     }
 
     private StationView build() {
-        lists.getStyleClass().add("club-lists");
         typing.getStyleClass().add("column");
         HBox one = Nodes.row(
                 button("clubTake", "Take in hand", KeyCode.ENTER, model::take),
@@ -72,6 +64,7 @@ public final class ClubPage {
                 button("clubCopyBare", "Copy without measurements", KeyCode.B, () -> model.copy(false)),
                 button("clubRetire", "Retire, or bring back", KeyCode.T, model::retire));
         HBox two = Nodes.row(
+                button("clubShowRetired", "Show what is retired", KeyCode.H, model::showRetired),
                 button("clubTeam", "Into the next team", KeyCode.M, model::nextTeam),
                 button("clubImport", "Robot from a setup file", KeyCode.I, this::importSetup),
                 button("clubExport", "Robot in hand to a setup file", KeyCode.O, this::exportSetup));
@@ -86,17 +79,13 @@ public final class ClubPage {
         step("clubDown", KeyCode.DOWN, 1);
         actions.add(hidden("clubLeft", KeyCode.LEFT, () -> leap(-1)));
         actions.add(hidden("clubRight", KeyCode.RIGHT, () -> leap(1)));
-        model.entriesProperty().addListener(o -> refresh());
-        model.cursorProperty().addListener(o -> mark());
-        model.sortProperty().addListener(o -> mark());
-        refresh();
         ScrollPane scroll = new ScrollPane(lists);
         scroll.setFitToWidth(true);
         Label hint = Nodes.label(
-                "Arrows move over the list. What is retired is hidden from choices; nothing is ever deleted.",
+                "Arrows move over the list. What is retired is hidden here and from choices, until H shows it; nothing is ever deleted.",
                 "caption");
         VBox content = Nodes.column(one, two, typing, Nodes.grow(scroll), hint);
-        return new StationView(content, actions, () -> {});
+        return new StationView(content, actions, nowNs -> {});
     }
 
     private Button button(String id, String words, KeyCode key, Runnable work) {
@@ -119,74 +108,6 @@ public final class ClubPage {
     private void leap(int by) {
         Sort[] sorts = Sort.values();
         model.pointAt(sorts[Math.floorMod(model.sortProperty().get().ordinal() + by, sorts.length)]);
-    }
-
-    private void refresh() {
-        rows.clear();
-        lists.getChildren().clear();
-        for (Sort sort : Sort.values()) {
-            VBox list = Nodes.panel(title(sort));
-            for (Entry entry : model.entriesProperty().get()) {
-                if (entry.sort() == sort) {
-                    Button row = row(entry, rows.size());
-                    rows.add(row);
-                    list.getChildren().add(row);
-                }
-            }
-            HBox.setHgrow(list, javafx.scene.layout.Priority.ALWAYS);
-            if (list.getChildren().size() == 1) {
-                list.getChildren().add(Nodes.label("None yet: A adds one.", "caption"));
-            }
-            list.getStyleClass().add("club-list");
-            list.setPrefWidth(240);
-            lists.getChildren().add(list);
-        }
-        mark();
-    }
-
-    private static String title(Sort sort) {
-        return switch (sort) {
-            case ROBOT -> "Robots";
-            case TABLE -> "Tables";
-            case VENUE -> "Venues";
-            case TEAM -> "Teams";
-        };
-    }
-
-    private Button row(Entry entry, int index) {
-        Region mark = new Region();
-        mark.getStyleClass().add("hand-mark");
-        String below = entry.retired() ? "retired" : entry.team();
-        VBox words = new VBox(Nodes.label(entry.name(), "strong"), Nodes.label(below, "caption"));
-        Button row = new Button("", Nodes.row(mark, words));
-        row.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        row.getStyleClass().add("club-row");
-        row.setId("club-" + entry.sort().word() + "-" + entry.name().replace(' ', '-'));
-        row.setAccessibleText(entry.sort().word() + " " + entry.name() + (entry.inHand() ? ", in hand" : "")
-                + (entry.retired() ? ", retired" : ""));
-        row.setFocusTraversable(false);
-        row.setMaxWidth(Double.MAX_VALUE);
-        row.pseudoClassStateChanged(IN_HAND, entry.inHand());
-        row.pseudoClassStateChanged(RETIRED, entry.retired());
-        row.setOnAction(e -> {
-            model.point(index);
-            if (!entry.retired()) {
-                model.take();
-            }
-        });
-        return row;
-    }
-
-    private void mark() {
-        for (int i = 0; i < rows.size(); i++) {
-            rows.get(i)
-                    .pseudoClassStateChanged(CURSOR, i == model.cursorProperty().get());
-        }
-        for (int i = 0; i < lists.getChildren().size(); i++) {
-            boolean empty = model.cursorProperty().get() < 0;
-            boolean here = i == model.sortProperty().get().ordinal();
-            lists.getChildren().get(i).pseudoClassStateChanged(CURSOR, empty && here);
-        }
     }
 
     private void add() {

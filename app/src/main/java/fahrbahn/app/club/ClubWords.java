@@ -1,7 +1,7 @@
 package fahrbahn.app.club;
 
-import fahrbahn.app.season.Club.Entry;
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Entry;
+import fahrbahn.app.season.Sort;
 
 /** The club in a sentence. */
 public final class ClubWords {

@@ -21,6 +21,7 @@ import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.CourseSvg;
+import fahrbahn.store.DamagedSeasonException;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.PictureFile;
@@ -30,8 +31,10 @@ import fahrbahn.store.Scribe;
 import fahrbahn.store.SeasonFile;
 import fahrbahn.store.Shared;
 import fahrbahn.store.TablePrints;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -70,13 +73,41 @@ public final class DemoSeason {
     /** Opens the demo season, or makes it when it is not there yet, which takes a second or two. */
     public static SeasonFile open(Path file, Clock clock) throws BadFileException {
         if (!Files.exists(file)) {
-            Ledger ledger = Ledger.open(
-                    SeasonFile.create(file, clock),
-                    new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
-            new DemoSeason(ledger, clock.instant()).make();
-            ledger.close();
+            make(file, clock);
         }
         return SeasonFile.open(file, clock);
+    }
+
+    /**
+     * Makes it anew. The one there is keeps its place until the new one is whole; a damaged one makes way too.
+     *
+     * @throws BadFileException when it is open in another window
+     */
+    public static SeasonFile afresh(Path file, Clock clock) throws BadFileException {
+        Path next = file.resolveSibling("fresh " + file.getFileName());
+        try {
+            Files.deleteIfExists(next);
+            if (Files.exists(file)) {
+                make(next, clock);
+                try (SeasonFile lock = SeasonFile.open(file, clock)) {
+                    Files.move(next, file, StandardCopyOption.REPLACE_EXISTING); // while nobody else has it
+                } catch (DamagedSeasonException damaged) {
+                    Files.move(next, file, StandardCopyOption.REPLACE_EXISTING);
+                } finally {
+                    Files.deleteIfExists(next);
+                }
+            }
+        } catch (IOException cannot) {
+            throw new BadFileException(file + " cannot be replaced (" + cannot.getMessage() + ")", cannot);
+        }
+        return open(file, clock);
+    }
+
+    private static void make(Path file, Clock clock) throws BadFileException {
+        Ledger ledger = Ledger.open(
+                SeasonFile.create(file, clock), new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
+        new DemoSeason(ledger, clock.instant()).make();
+        ledger.close();
     }
 
     private void make() throws BadFileException {
@@ -101,8 +132,8 @@ public final class DemoSeason {
         return List.of(
                 Put.of(Kinds.TEAM, "", "larks", Listing.PLAIN.withName("Skylarks")),
                 Put.of(Kinds.TEAM, "", "shift", Listing.PLAIN.withName("Night shift")),
-                Put.of(Kinds.VENUE, "", HOME, Listing.PLAIN.withName("Old boathouse")),
-                Put.of(Kinds.VENUE, "", HALL, Listing.PLAIN.withName("Corn hall")),
+                Put.of(Kinds.VENUE, HOME, Listing.PLAIN.withName("Old boathouse")),
+                Put.of(Kinds.VENUE, HALL, Listing.PLAIN.withName("Corn hall")),
                 Put.of(Kinds.COURSE, LOOP, Draft.of(loop)),
                 Put.of(Kinds.COURSE, RESCUE, Draft.of(rescue)));
     }

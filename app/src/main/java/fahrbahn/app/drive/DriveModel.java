@@ -9,8 +9,6 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.knowledge.TablePrint;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
@@ -40,7 +38,6 @@ public final class DriveModel extends StationModel {
     /** Runs of which the odds are told: enough for an interval of some 7 % to each side. */
     private static final int MANY = 200;
 
-    private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Supplier<Map<Constant, Double>> known;
     private final Errand<Drive> oneErrand;
@@ -52,23 +49,6 @@ public final class DriveModel extends StationModel {
     private String lastTable = "";
     private long nextSeed = 1;
 
-    /** A table the twin can drive, and how results remember it. */
-    public record Laid(TablePrint print, Ground ground) {
-        public String name() {
-            return print.name();
-        }
-    }
-
-    /** One finished run. */
-    public record Drive(Basis basis, Ground ground, long seed, RunResult result, Trace trace) {
-        public Setup setup() {
-            return basis.setup().orElseThrow();
-        }
-    }
-
-    /** Many finished runs. */
-    public record Odds(Basis basis, Ground ground, Ensemble runs) {}
-
     /**
      * @param tableInHand what the twin can ride of it; empty while it is not ready
      * @param known how well constants are known
@@ -78,7 +58,7 @@ public final class DriveModel extends StationModel {
             Errands errands,
             Supplier<Optional<Ground>> tableInHand,
             Supplier<Map<Constant, Double>> known) {
-        this.season = season;
+        super(season);
         this.tableInHand = tableInHand;
         this.known = known;
         this.oneErrand = errands.errand("The run");
@@ -93,7 +73,7 @@ public final class DriveModel extends StationModel {
     public List<Laid> courses() {
         List<Laid> all = new ArrayList<>();
         inHand().ifPresent(all::add);
-        season.courses().forEach((id, draft) -> {
+        season.club().courses().forEach((id, draft) -> {
             if (draft.problem().isEmpty()
                     && all.stream().noneMatch(l -> l.print().id().equals(id))) {
                 all.add(new Laid(TablePrints.of(id, draft), draft.course()));
@@ -140,9 +120,21 @@ public final class DriveModel extends StationModel {
         judge();
     }
 
-    /** What the latest result rests on; empty without one. */
+    /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
     public Optional<Basis> basis() {
-        return odds.get().map(Odds::basis).or(() -> drive.get().map(Drive::basis));
+        return odds.get()
+                .map(Odds::basis)
+                .or(() -> drive.get().map(Drive::basis))
+                .or(this::kept);
+    }
+
+    private Optional<Basis> kept() {
+        String table = laid.get().map(l -> l.print().id()).orElse(lastTable);
+        return season.runs().stream()
+                .filter(r ->
+                        r.source() == Run.Source.TWIN && r.basis().table().id().equals(table))
+                .reduce((older, newer) -> newer)
+                .map(Run::basis);
     }
 
     /** The odds of the latest many runs. */
@@ -153,10 +145,6 @@ public final class DriveModel extends StationModel {
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
         return manyErrand.progress();
-    }
-
-    public Season season() {
-        return season;
     }
 
     /** The latest run. */

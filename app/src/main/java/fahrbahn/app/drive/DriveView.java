@@ -2,8 +2,6 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.chart.TraceChart;
-import fahrbahn.app.drive.DriveModel.Drive;
-import fahrbahn.app.drive.DriveModel.Laid;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
@@ -21,9 +19,6 @@ import javafx.scene.layout.VBox;
 
 /** The twin rides the course; below it, its distance from the path and its steering. */
 public final class DriveView {
-    /** The picture runs faster than the robot would: a coach has five minutes. */
-    private static final double TIMES_REAL = 3;
-
     private static final String OFFSET = "off path, mm";
     private static final String STEERING = "steering, in commands";
 
@@ -38,8 +33,7 @@ public final class DriveView {
     private final Label rms = new Label("none");
     private final Label peak = new Label("none");
     private final Label reversals = new Label("none");
-    private long startNs;
-    private boolean playing;
+    private Playback playback;
 
     private DriveView(DriveModel model) {
         this.model = model;
@@ -80,7 +74,7 @@ public final class DriveView {
                 Nodes.figure(peak, "at most", "Peak cross-track error"),
                 Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
         model.driveProperty().addListener(o -> refresh(keep));
-        model.season().setupProperty().addListener(o -> course.showLine(lineWidthMm()));
+        model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());
         layCourse();
         refresh(keep);
@@ -107,7 +101,7 @@ public final class DriveView {
     }
 
     private double lineWidthMm() {
-        return model.season().setupOrGuess().line().widthMm();
+        return model.setupNowProperty().get().line().widthMm();
     }
 
     private void refresh(Action keep) {
@@ -116,6 +110,7 @@ public final class DriveView {
         drive.ifPresent(this::show);
         if (drive.isEmpty()) {
             course.show(null, 0);
+            playback = null;
         }
     }
 
@@ -129,22 +124,16 @@ public final class DriveView {
         rms.setText(Words.millimetres(drive.result().rmsMm()));
         peak.setText(Words.millimetres(drive.result().peakMm()));
         reversals.setText(Words.number(drive.result().reversalsPerM(), 2));
-        startNs = System.nanoTime();
-        playing = true;
+        playback = new Playback(drive);
     }
 
-    private void frame() {
+    private void frame(long nowNs) {
         progress.setProgress(model.progress());
-        Optional<Drive> drive = model.driveProperty().get();
-        if (!playing || drive.isEmpty()) {
-            return;
+        if (playback != null && playback.frame(nowNs)) {
+            Trace trace = playback.drive().trace();
+            course.show(playback.drive(), playback.tick());
+            offset.cursor(trace.tS(playback.tick()));
+            steering.cursor(trace.tS(playback.tick()));
         }
-        double tS = (System.nanoTime() - startNs) * 1e-9 * TIMES_REAL;
-        int last = drive.get().trace().size() - 1;
-        int tick = (int) Math.min(last, tS / drive.get().setup().robot().loop().periodS());
-        course.show(drive.get(), tick);
-        offset.cursor(drive.get().trace().tS(tick));
-        steering.cursor(drive.get().trace().tS(tick));
-        playing = tick < last;
     }
 }

@@ -1,7 +1,5 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.drive.DriveModel.Drive;
-import fahrbahn.app.drive.DriveModel.Odds;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;

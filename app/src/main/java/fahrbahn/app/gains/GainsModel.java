@@ -27,7 +27,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class GainsModel extends StationModel {
     private static final int LANE_POINTS = 72;
 
-    private final Season season;
     private final Errand<GainsPicture> errand;
     private final Errand<String> saveErrand;
     private final Consumer<String> told;
@@ -54,17 +53,13 @@ public final class GainsModel extends StationModel {
     }
 
     public GainsModel(Season season, Errands errands, Supplier<Map<Constant, Double>> known) {
-        this.season = season;
+        super(season);
         this.errand = errands.errand("The lane");
         this.saveErrand = errands.errand("Saving the picture");
         this.told = errands.tell();
         this.known = known;
         season.setupProperty().addListener(o -> compute());
         compute();
-    }
-
-    public Season season() {
-        return season;
     }
 
     /** The newest results; empty until the first are there. */

@@ -48,7 +48,7 @@ public final class GainsView {
     }
 
     private Law law() {
-        return model.season().setupOrGuess().law();
+        return model.setupNowProperty().get().law();
     }
 
     private void choose(double newKp, double newKd) {
@@ -79,7 +79,7 @@ public final class GainsView {
                 Nodes.row(
                         Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot), save.button())), side),
                 List.of(use, save),
-                () -> {});
+                nowNs -> {});
     }
 
     private void savePicture() {

@@ -3,6 +3,7 @@ package fahrbahn.app.kit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.LongConsumer;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -17,9 +18,9 @@ public final class Pages {
     private static final PseudoClass UP = PseudoClass.getPseudoClass("up");
 
     /** @param title on its tab; its id is "page-" and the title in small letters */
-    public record Page(String title, Region content, List<Action> actions, Runnable frame) {
+    public record Page(String title, Region content, List<Action> actions, LongConsumer frame) {
         public Page(String title, Region content, List<Action> actions) {
-            this(title, content, actions, () -> {});
+            this(title, content, actions, nowNs -> {});
         }
     }
 
@@ -69,7 +70,7 @@ public final class Pages {
         // Keys without a button of their own to be seen work while any leaf is up.
         next.alwaysThere();
         previous.alwaysThere();
-        return new StationView(content, actions, () -> pages.get(up).frame().run());
+        return new StationView(content, actions, nowNs -> pages.get(up).frame().accept(nowNs));
     }
 
     private void turn(int by) {

@@ -8,6 +8,7 @@ import fahrbahn.app.chart.Scale;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.levels.Levels;
+import fahrbahn.core.levels.SensorLevels;
 
 /** How often each reading came up on dark and on light, and the levels between. */
 record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) implements Chart {
@@ -16,9 +17,8 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
     private static final Stroke BEST = new Stroke("ink-best", 3);
 
     static LevelsChart of(SensorLevels sensor) {
-        Histogram.Bins bins = Histogram.Bins.over(sensor.darkReadings(), sensor.lightReadings(), sensor.step());
-        return new LevelsChart(
-                sensor, Histogram.of(sensor.darkReadings(), bins), Histogram.of(sensor.lightReadings(), bins));
+        Histogram.Bins bins = sensor.bins();
+        return new LevelsChart(sensor, sensor.onDark(bins), sensor.onLight(bins));
     }
 
     @Override

@@ -5,21 +5,17 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.Levels;
+import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -29,17 +25,13 @@ public final class LevelsModel extends StationModel {
     /** Above this a robot that decides a hundred times a second errs once in ten seconds. */
     private static final double MANY_MISREADS = 1e-3;
 
-    /** Numbers of the robot this close to the captured ones, in noise sigmas, count as the same. */
-    private static final double SAME_SIGMAS = 1;
-
-    private final Season season;
     private final MeasureModel measure;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
 
     public LevelsModel(Season season, MeasureModel measure) {
-        this.season = season;
+        super(season);
         this.measure = measure;
         season.captures().addListener((InvalidationListener) o -> update());
         season.setupProperty().addListener(o -> update());
@@ -53,34 +45,14 @@ public final class LevelsModel extends StationModel {
     private void update() {
         Optional<Capture> dark = measure.latest(Capture.DARK);
         Optional<Capture> light = measure.latest(Capture.LIGHT);
-        List<SensorLevels> found = dark.isPresent() && light.isPresent() ? levels(dark.get(), light.get()) : List.of();
+        List<SensorLevels> found =
+                dark.isPresent() && light.isPresent() ? SensorLevels.of(dark.get(), light.get()) : List.of();
         sensors.setAll(found);
         if (found.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure and capture both."));
         } else {
             say(verdict(found));
         }
-    }
-
-    private static List<SensorLevels> levels(Capture dark, Capture light) {
-        List<SensorLevels> found = new ArrayList<>();
-        for (String sensor : light.sensors()) {
-            if (!dark.sensors().contains(sensor)) {
-                continue;
-            }
-            double[] onDark = dark.values(sensor);
-            double[] onLight = light.values(sensor);
-            double step =
-                    SurfaceStats.smallestStep(DoubleStream.concat(DoubleStream.of(onDark), DoubleStream.of(onLight))
-                            .toArray());
-            try {
-                Levels levels = new Levels(SurfaceStats.of(onDark, step), SurfaceStats.of(onLight, step));
-                found.add(new SensorLevels(sensor, levels, onDark, onLight, step));
-            } catch (BadValueException noContrast) {
-                // The verdict of Measure names the sensor whose surfaces are alike.
-            }
-        }
-        return found;
     }
 
     private static Verdict verdict(List<SensorLevels> found) {
@@ -119,7 +91,7 @@ public final class LevelsModel extends StationModel {
         for (int i = 0; i < setup.get().robot().sensors().size(); i++) {
             Sensor sensor = setup.get().robot().sensors().get(i);
             Optional<SensorLevels> measured = measured(sensor, i);
-            if (measured.isPresent() && differs(sensor, measured.get().levels())) {
+            if (measured.isPresent() && measured.get().differsFrom(sensor)) {
                 Levels levels = measured.get().levels();
                 return Optional.of(new Cause(
                         Aspect.CAPTURES,
@@ -133,13 +105,6 @@ public final class LevelsModel extends StationModel {
 
     private static String surfaces(double dark, double light) {
         return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
-    }
-
-    private static boolean differs(Sensor sensor, Levels levels) {
-        return Math.abs(sensor.dark() - levels.dark().mean())
-                        > SAME_SIGMAS * levels.dark().sd()
-                || Math.abs(sensor.light() - levels.light().mean())
-                        > SAME_SIGMAS * levels.light().sd();
     }
 
     /** By name, else by place from the left. */
@@ -173,14 +138,7 @@ public final class LevelsModel extends StationModel {
             Sensor sensor = robot.sensors().get(i);
             Optional<SensorLevels> measured = measured(sensor, i);
             if (measured.isPresent()) {
-                Levels levels = measured.get().levels();
-                double noise = Math.hypot(levels.dark().sd(), levels.light().sd()) / Math.sqrt(2);
-                robot = robot.withSensor(
-                        i,
-                        sensor.withSurfaces(
-                                rounded(levels.dark().mean()),
-                                rounded(levels.light().mean()),
-                                rounded(noise)));
+                robot = robot.withSensor(i, measured.get().on(sensor));
             }
         }
         Setup changed = setup.withRobot(robot);
@@ -188,10 +146,5 @@ public final class LevelsModel extends StationModel {
         return setup.law().scale() == Scale.RAW && first.isPresent()
                 ? changed.withLaw(setup.law().withTarget(first.get().roundedLevel()))
                 : changed;
-    }
-
-    /** Four digits: more than any mean of a capture is worth. */
-    private static double rounded(double value) {
-        return Rounding.significant(value, 4);
     }
 }

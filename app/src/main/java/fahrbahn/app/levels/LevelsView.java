@@ -6,6 +6,7 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Levels;
+import fahrbahn.core.levels.SensorLevels;
 import java.util.List;
 import javafx.beans.InvalidationListener;
 import javafx.scene.control.Label;
@@ -38,7 +39,7 @@ public final class LevelsView {
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         VBox content = Nodes.column(Nodes.row(use.button()), Nodes.grow(scroll));
-        return new StationView(content, List.of(use), () -> {});
+        return new StationView(content, List.of(use), nowNs -> {});
     }
 
     private void refresh(Action use) {

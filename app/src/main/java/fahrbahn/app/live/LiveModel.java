@@ -1,5 +1,6 @@
 package fahrbahn.app.live;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.link.BenchLink;
@@ -8,6 +9,7 @@ import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
 import fahrbahn.link.LinkListener;
 import fahrbahn.link.SerialLink;
+import fahrbahn.link.TcpAddress;
 import fahrbahn.link.TcpLink;
 import java.nio.file.Path;
 import java.util.List;
@@ -26,6 +28,9 @@ import javafx.collections.ObservableList;
 public final class LiveModel {
     /** Baud rates to choose from, the most common first. */
     public static final List<Integer> SERIAL_RATES = SerialLink.RATES;
+
+    /** Half of a frame at sixty a second. */
+    private static final long DRAIN_NS = 8_000_000L;
 
     /** Without a reading for so long the robot counts as silent. */
     private static final long SILENT_NS = 1_500_000_000L;
@@ -46,9 +51,16 @@ public final class LiveModel {
      * @param readings received on this link so far
      * @param dropped readings that came faster than the window could take them
      * @param interruptions times the robot was unplugged or went away
+     * @param quietS seconds since the last reading, whole ones; 0 while they come
      */
-    public record Status(Phase phase, String source, long readings, long brokenLines, long dropped, int interruptions) {
-        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0);
+    public record Status(
+            Phase phase, String source, long readings, long brokenLines, long dropped, int interruptions, int quietS) {
+        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0, 0);
+
+        /** What is shown is of before, not of now. */
+        public boolean old() {
+            return phase == Phase.SILENT || phase == Phase.AWAY;
+        }
     }
 
     private final LongSupplier nanoClock;
@@ -76,15 +88,25 @@ public final class LiveModel {
         this.told = told;
     }
 
+    public void connectToBenchRobot() {
+        connectToBenchRobot(new BenchRobot(nanoClock.getAsLong()));
+    }
+
     public void connectToBenchRobot(BenchRobot robot) {
         connect(listener -> BenchLink.open(robot, listener));
         benchRobot = robot;
         begun();
     }
 
-    public void connectTo(String host, int port) {
-        connect(listener -> TcpLink.open(host, port, listener));
-        begun();
+    /** @param typed a name and a port, as 127.0.0.1:5801; what is none is told */
+    public void connectTo(String typed) {
+        try {
+            TcpAddress address = TcpAddress.parse(typed);
+            connect(listener -> TcpLink.open(address, listener));
+            begun();
+        } catch (BadValueException noAddress) {
+            told.accept(noAddress.getMessage() + ".");
+        }
     }
 
     /** @param port as the system calls it */
@@ -107,7 +129,7 @@ public final class LiveModel {
 
     private void begun() {
         lastReadingNs = nanoClock.getAsLong();
-        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0, 0));
+        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0, 0, 0));
     }
 
     public void disconnect() {
@@ -150,7 +172,10 @@ public final class LiveModel {
         long readings = before.readings();
         Reading last = null;
         long now = nanoClock.getAsLong();
-        for (Inbox.Tick tick = box.ticks.poll(); tick != null; tick = box.ticks.poll()) {
+        // What does not fit into a frame's time waits for the next: keys and buttons come first.
+        for (Inbox.Tick tick = box.ticks.poll();
+                tick != null;
+                tick = nanoClock.getAsLong() - now < DRAIN_NS ? box.ticks.poll() : null) {
             if (!columns.equals(tick.columns())) {
                 follow(tick.columns());
             }
@@ -166,8 +191,11 @@ public final class LiveModel {
             latest.set(last.values());
         }
         tellNews(box, last != null);
-        status.set(new Status(
-                phase(box, readings, now), before.source(), readings, box.brokenLines, box.dropped, box.interruptions));
+        Phase phase = phase(box, readings, now);
+        boolean quiet = phase == Phase.SILENT || phase == Phase.AWAY;
+        int quietS = quiet ? (int) ((now - lastReadingNs) / 1_000_000_000L) : 0;
+        status.set(
+                new Status(phase, before.source(), readings, box.brokenLines, box.dropped, box.interruptions, quietS));
         if (box.lost != null) {
             String why = box.lost;
             disconnect();

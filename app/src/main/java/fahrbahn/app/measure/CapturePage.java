@@ -39,9 +39,13 @@ final class CapturePage {
                 new Action("captureSweep", "Sweep", KeyCode.W, () -> model.toggle(Capture.SWEEP)),
                 new Action("captureSlide", "Slide", KeyCode.S, () -> model.toggle(Capture.SLIDE)),
                 new Action("captureAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR))));
+        // Surfaces are captured from any page of the station.
+        actions.subList(0, 4).forEach(Action::alwaysThere);
         HBox keys = Nodes.row();
         actions.forEach(action -> keys.getChildren().add(action.button()));
         Action importFile = new Action("importFile", "Import a file", KeyCode.I, this::choose);
+        Action type = new Action("typeReadings", "Type", KeyCode.T, model::typeNext);
+        type.alwaysThere();
         Action paste = new Action("pasteReadings", "Paste", KeyCode.V, this::paste);
         TextField name = new TextField();
         name.setId("surfaceName");
@@ -49,7 +53,7 @@ final class CapturePage {
         name.setPrefColumnCount(9);
         name.setOnAction(e -> model.capture(name.getText()));
         Action named = new Action("captureNamed", "Named", KeyCode.G, () -> model.capture(name.getText()));
-        actions.addAll(List.of(importFile, paste, named));
+        actions.addAll(List.of(importFile, paste, named, type));
         ProgressBar progress = new ProgressBar();
         progress.progressProperty().bind(model.progressProperty());
         progress.visibleProperty().bind(model.capturingProperty().isNotEmpty());
@@ -60,7 +64,15 @@ final class CapturePage {
         refresh();
         VBox content = Nodes.column(
                 keys,
-                Nodes.row(name, named.button(), progress, doing, Nodes.spring(), importFile.button(), paste.button()),
+                Nodes.row(
+                        name,
+                        named.button(),
+                        progress,
+                        doing,
+                        Nodes.spring(),
+                        type.button(),
+                        importFile.button(),
+                        paste.button()),
                 Nodes.label(
                         "Motors off and wheels up or still while you measure. For a sweep or a slide press its key again at the"
                                 + " end.",

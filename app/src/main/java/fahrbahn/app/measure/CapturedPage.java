@@ -107,8 +107,7 @@ public final class CapturedPage {
         VBox entry = Nodes.column(Nodes.row(
                 Nodes.label(CaptureWords.title(capture), "strong"),
                 Nodes.label(
-                        capture.readings().size() + " readings, "
-                                + CaptureWords.noted(capture, model.season().club()::venueName),
+                        capture.readings().size() + " readings, " + CaptureWords.noted(capture, model::venueName),
                         "caption"),
                 Nodes.spring(),
                 away));

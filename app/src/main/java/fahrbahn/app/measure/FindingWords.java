@@ -21,9 +21,18 @@ public final class FindingWords {
                     + ": a crease, glare or a hand? " + f.count() + " readings left out.";
         }
         if (finding instanceof Finding.Drift f) {
-            return sensor + "drifts by " + Words.number(f.perTenMinutes(), 2) + " in ten minutes ("
-                    + Words.number(f.low(), 2) + " to " + Words.number(f.high(), 2) + "), "
-                    + Words.percent(f.share()) + " of its contrast. Let the lamp warm up, then capture again.";
+            boolean whole = f.share() >= 1;
+            String amount = whole
+                    ? "by its whole contrast or more"
+                    : "by " + Words.number(f.perTenMinutes(), 2) + " (" + Words.number(f.low(), 2) + " to "
+                            + Words.number(f.high(), 2) + "), " + Words.percent(f.share()) + " of its contrast,";
+            return sensor + "drifts " + amount + " in ten minutes"
+                    + (whole ? ": it moved, or the light did. Hold it still" : ". Let the lamp warm up")
+                    + ", then capture again.";
+        }
+        if (finding instanceof Finding.Unsettled f) {
+            return sensor + "lies within \u00b1 " + Words.number(f.plusMinus(), 2) + " of the mean of "
+                    + Words.count(f.have(), "reading", "readings") + "; " + f.more() + " more would settle it.";
         }
         if (finding instanceof Finding.Saturated f) {
             return sensor + "is at the end of its range, " + Words.exact(f.end()) + ", in " + Words.percent(f.share())

@@ -3,10 +3,8 @@ package fahrbahn.app.measure;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
-import fahrbahn.app.season.Season;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
-import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -16,7 +14,6 @@ import javafx.scene.layout.VBox;
 /** Where and with what the team works now: noted with whatever is measured, and watched for change. */
 final class HereAndNow {
     private final MeasureModel model;
-    private final Season season;
     private final TextField venue = new TextField();
     private final TextField wheels = new TextField();
     private final NumberField battery;
@@ -25,29 +22,21 @@ final class HereAndNow {
 
     HereAndNow(MeasureModel model) {
         this.model = model;
-        this.season = model.season();
         battery = new NumberField(
-                "battery",
-                "battery, V",
-                "Volts of the pack, at rest",
-                v -> season.changeConditions(c -> c.withBatteryV(v)));
+                "battery", "battery, V", "Volts of the pack, at rest", v -> model.note(c -> c.withBatteryV(v)));
         height = new NumberField(
-                "heightNow",
-                "sensors up, mm",
-                "Height of the sensors above the table",
-                v -> season.changeSetup(s ->
-                        s.withRobot(s.robot().withChassis(s.robot().chassis().withSensorHeightMm(v)))));
+                "heightNow", "sensors up, mm", "Height of the sensors above the table", model::setSensorHeightMm);
         lamp = new ChoiceField<>(
                 "lampNow", "sensors' lamps", "Whether the sensors' own lamps are lit", Lamp.values(), Lamp::word, l -> {
-                    if (l != season.conditionsProperty().get().lamp()) {
+                    if (l != model.conditionsProperty().get().lamp()) {
                         model.switchLamps();
                     }
                 });
     }
 
     Region build() {
-        season.conditionsProperty().addListener(o -> refresh());
-        season.setupProperty().addListener(o -> refresh());
+        model.conditionsProperty().addListener(o -> refresh());
+        model.setupNowProperty().addListener(o -> refresh());
         refresh();
         return Nodes.panel(
                 "Here and now, noted with each capture",
@@ -74,14 +63,7 @@ final class HereAndNow {
         venue.setId("venue");
         venue.setAccessibleText("venue");
         venue.setPrefColumnCount(11);
-        Runnable commit = () -> {
-            if (!venue.getText()
-                    .strip()
-                    .equals(season.club()
-                            .venueName(season.conditionsProperty().get().venue()))) {
-                season.club().goTo(venue.getText());
-            }
-        };
+        Runnable commit = () -> model.goTo(venue.getText());
         venue.setOnAction(e -> commit.run());
         venue.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
@@ -99,13 +81,7 @@ final class HereAndNow {
         field.setId(id);
         field.setAccessibleText(words);
         field.setPrefColumnCount(11);
-        UnaryOperator<Conditions> change = c -> with.apply(c, field.getText());
-        Runnable commit = () -> {
-            Conditions before = season.conditionsProperty().get();
-            if (!change.apply(before).equals(before)) {
-                season.changeConditions(change);
-            }
-        };
+        Runnable commit = () -> model.note(c -> with.apply(c, field.getText()));
         field.setOnAction(e -> commit.run());
         field.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
@@ -116,11 +92,11 @@ final class HereAndNow {
     }
 
     private void refresh() {
-        Conditions now = season.conditionsProperty().get();
-        venue.setText(season.club().venueName(now.venue()));
+        Conditions now = model.conditionsProperty().get();
+        venue.setText(model.venueName(now.venue()));
         wheels.setText(now.wheels());
         lamp.show(now.lamp());
         battery.show(now.batteryV());
-        height.show(season.setupOrGuess().robot().chassis().sensorHeightMm());
+        height.show(model.setupNowProperty().get().robot().chassis().sensorHeightMm());
     }
 }

@@ -6,8 +6,6 @@ import fahrbahn.app.kit.Spoken;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.ColumnMap;
-import fahrbahn.core.setup.Sensor;
-import fahrbahn.link.BenchRobot;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +35,7 @@ final class LinkPage {
     Pages.Page page() {
         Button bench = new Button("Bench robot");
         bench.setId("linkBench");
-        bench.setOnAction(e -> live.connectToBenchRobot(new BenchRobot(System.nanoTime())));
+        bench.setOnAction(e -> live.connectToBenchRobot());
         Button file = new Button("A file that grows");
         file.setId("linkFile");
         file.setOnAction(e -> chooseFile());
@@ -48,8 +46,8 @@ final class LinkPage {
         columns.setId("columnMap");
         live.statusProperty().addListener(o -> refreshState());
         live.columns().addListener((InvalidationListener) o -> refreshColumns());
-        model.season().columnsProperty().addListener(o -> refreshColumns());
-        model.season().setupProperty().addListener(o -> refreshColumns());
+        model.columnsProperty().addListener(o -> refreshColumns());
+        model.setupNowProperty().addListener(o -> refreshColumns());
         refreshState();
         refreshColumns();
         VBox content = Nodes.column(
@@ -156,9 +154,7 @@ final class LinkPage {
     private ComboBox<String> choice(ColumnMap.Match match, int row) {
         ComboBox<String> box = new ComboBox<>();
         box.setId("column-" + (row - 1));
-        List<String> sensors = new ArrayList<>(model.season().setupOrGuess().robot().sensors().stream()
-                .map(Sensor::name)
-                .toList());
+        List<String> sensors = new ArrayList<>(model.robotSensors());
         if (!sensors.contains(match.sensor()) && !match.sensor().isEmpty()) {
             sensors.add(match.sensor());
         }

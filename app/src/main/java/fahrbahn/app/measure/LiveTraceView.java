@@ -1,13 +1,13 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.chart.Ink;
-import fahrbahn.app.kit.CanvasRegion;
+import fahrbahn.app.chart.CanvasRegion;
+import fahrbahn.app.chart.Pen;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveTrace;
 import fahrbahn.app.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
+import java.util.Optional;
 import javafx.scene.paint.Color;
 
 /** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
@@ -15,16 +15,18 @@ final class LiveTraceView extends CanvasRegion {
     private static final int[][] DASHES = {{}, {9, 5}, {3, 4}, {14, 4, 3, 4}};
     private static final long PAINTED_EVERY_NS = 50_000_000;
 
+    private static final String[] INKS = {"ink-left", "ink-right", "ink-best", "ink-curve"};
+    private static final String TEXT = "ink-text";
     private static final double MARGIN = 46;
 
     /** Names nearer to each other could not be read. */
     private static final double LABEL_PX = 13;
 
     private final LiveModel live;
-    private final Ink[] inks = {ink("ink-left"), ink("ink-right"), ink("ink-best"), ink("ink-curve")};
-    private final Ink text = ink("ink-text");
     private final TraceRaster raster = new TraceRaster();
     private long paintedNs;
+    private double low;
+    private double high;
     private final List<Double> named = new ArrayList<>();
 
     LiveTraceView(LiveModel live) {
@@ -33,24 +35,22 @@ final class LiveTraceView extends CanvasRegion {
     }
 
     /** Called once a frame; paints twenty times a second, for eyes see no more. */
-    void refresh() {
-        long now = System.nanoTime();
-        if (now - paintedNs >= PAINTED_EVERY_NS) {
-            paintedNs = now;
+    void refresh(long nowNs) {
+        if (nowNs - paintedNs >= PAINTED_EVERY_NS) {
+            paintedNs = nowNs;
             requestLayout();
         }
     }
 
+    /** Curves as pixels: for as many as sixteen, dense as the screen, lines would cost most of a processor. */
     @Override
-    protected void paint(GraphicsContext g) {
+    protected Optional<Backdrop> backdrop() {
         LiveTrace trace = live.trace();
-        g.setFill(text.paint());
         if (trace.size() < 2) {
-            g.fillText("No readings. Connect a robot in the strip below.", 12, 24);
-            return;
+            return Optional.empty();
         }
-        double low = Double.POSITIVE_INFINITY;
-        double high = Double.NEGATIVE_INFINITY;
+        low = Double.POSITIVE_INFINITY;
+        high = Double.NEGATIVE_INFINITY;
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
             for (int age = 0; age < trace.size(); age++) {
                 low = Math.min(low, trace.least(sensor, age));
@@ -60,28 +60,37 @@ final class LiveTraceView extends CanvasRegion {
         double pad = Math.max(1e-9, 0.08 * (high - low));
         low -= pad;
         high += pad;
-        g.fillText(Words.number(high), 2, 12);
-        g.fillText(Words.number(low), 2, getHeight() - 4);
         int width = (int) Math.max(1, getWidth() - 2 * MARGIN);
-        raster.clear(width, (int) Math.max(1, getHeight()));
+        int height = (int) Math.max(1, getHeight());
+        raster.clear(width, height);
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
             // Each of sixteen has a pair of colour and dash of its own, and neighbours differ in both.
-            int[] dashes = DASHES[(sensor + sensor / inks.length) % DASHES.length];
-            raster.curve(trace, sensor, (Color) inks[sensor % inks.length].paint(), dashes, low, high);
+            int[] dashes = DASHES[(sensor + sensor / INKS.length) % DASHES.length];
+            raster.curve(trace, sensor, (Color) paint(INKS[sensor % INKS.length]), dashes, low, high);
         }
-        g.drawImage(raster.image(), MARGIN, 0);
+        return Optional.of(new Backdrop(raster.image(), MARGIN, 0, width, height));
+    }
+
+    @Override
+    protected void paint(Pen pen) {
+        LiveTrace trace = live.trace();
+        if (trace.size() < 2) {
+            pen.text(TEXT, "No readings. Connect a robot in the strip below.", 12, 24);
+            return;
+        }
+        pen.text(TEXT, Words.number(high), 2, 12);
+        pen.text(TEXT, Words.number(low), 2, getHeight() - 4);
         named.clear();
         for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
-            name(g, sensor, getHeight() * (high - trace.most(sensor, 0)) / (high - low) + 4);
+            name(pen, sensor, getHeight() * (high - trace.most(sensor, 0)) / (high - low) + 4);
         }
     }
 
-    private void name(GraphicsContext g, int sensor, double wantedY) {
+    private void name(Pen pen, int sensor, double wantedY) {
         double y = Math.max(12, Math.min(getHeight() - 4, wantedY));
         if (named.stream().allMatch(other -> Math.abs(other - y) >= LABEL_PX)) {
             named.add(y);
-            g.setFill(inks[sensor % inks.length].paint());
-            g.fillText(live.sensors().get(sensor), getWidth() - MARGIN + 4, y);
+            pen.text(INKS[sensor % INKS.length], live.sensors().get(sensor), getWidth() - MARGIN + 4, y);
         }
     }
 }

@@ -4,7 +4,6 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.readings.LoggerText;
-import fahrbahn.core.setup.Sensor;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -60,7 +59,7 @@ final class LoggerPage {
         text.setEditable(false);
         text.setFocusTraversable(false);
         text.getStyleClass().add("program");
-        model.season().setupProperty().addListener(o -> show(language));
+        model.setupNowProperty().addListener(o -> show(language));
         show(language);
         VBox content = Nodes.column(Nodes.panel(
                 "A logger for the robot: it prints what this program reads",
@@ -78,9 +77,7 @@ final class LoggerPage {
         for (int i = 0; i < chips.size(); i++) {
             chips.get(i).pseudoClassStateChanged(CHOSEN, i == each.ordinal());
         }
-        text.setText(each.text.apply(model.season().setupOrGuess().robot().sensors().stream()
-                .map(Sensor::name)
-                .toList()));
+        text.setText(each.text.apply(model.robotSensors()));
     }
 
     private void copy() {

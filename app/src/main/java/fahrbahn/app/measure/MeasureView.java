@@ -1,5 +1,6 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
 import java.util.List;
@@ -9,7 +10,7 @@ public final class MeasureView {
     private MeasureView() {}
 
     public static StationView of(MeasureModel model) {
-        return new Pages(List.of(
+        StationView pages = new Pages(List.of(
                         new CapturePage(model).page(),
                         new CapturedPage(model).page(),
                         new SchoolsPage(model).page(),
@@ -17,5 +18,9 @@ public final class MeasureView {
                         new LinkPage(model).page(),
                         new LoggerPage(model).page()))
                 .view(model.pageProperty());
+        return new StationView(
+                Nodes.column(new SurfaceQuestion(model), new TypingBar(model), Nodes.grow(pages.content())),
+                pages.actions(),
+                pages.frame());
     }
 }

@@ -1,6 +1,5 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
@@ -24,20 +23,37 @@ import java.util.Map;
  * @param source where it comes from, to be kept with each capture
  */
 record ReadingsImport(String source, Instant at, ColumnMap columns, List<String> robotSensors, Conditions conditions) {
-    List<Capture> file(Path file) throws BadFileException {
-        return captures(ReadingsCsv.read(file));
+    /**
+     * What a text of readings came to.
+     *
+     * @param captures one for each surface it names
+     * @param nameless readings that name none; somebody has to say what they are of
+     */
+    record Imported(ReadingsImport how, List<String> sensors, List<Capture> captures, List<Reading> nameless) {
+        /** All captures, when it is known what the nameless readings are of. */
+        List<Capture> of(String surface) {
+            List<Capture> all = new ArrayList<>(captures);
+            if (!nameless.isEmpty()) {
+                all.add(how.capture(surface, sensors, nameless));
+            }
+            return all;
+        }
     }
 
-    List<Capture> text(String text) throws BadFileException {
+    Imported file(Path file) throws BadFileException {
+        return imported(ReadingsCsv.read(file));
+    }
+
+    Imported text(String text) throws BadFileException {
         try {
-            return captures(ReadingsFile.read(new StringReader(text)));
+            return imported(ReadingsFile.read(new StringReader(text)));
         } catch (BadReadingsException | IOException broken) {
             throw new BadFileException("What was pasted: " + broken.getMessage(), broken);
         }
     }
 
-    /** Readings without a surface but with places are a slide; without either they cannot be told apart. */
-    private List<Capture> captures(ReadingsFile file) throws BadFileException {
+    /** Readings without a surface but with places are a slide. */
+    private Imported imported(ReadingsFile file) throws BadFileException {
         ColumnMap.Picker picker = columns.picker(file.sensors(), robotSensors);
         Map<String, List<Reading>> bySurface = new LinkedHashMap<>();
         for (Reading reading : file.readings()) {
@@ -48,24 +64,19 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
         }
         List<Capture> captures = new ArrayList<>();
         for (Map.Entry<String, List<Reading>> surface : bySurface.entrySet()) {
-            if (surface.getKey().isEmpty()) {
-                throw new BadFileException(
-                        source + ": " + Words.count(surface.getValue().size(), "reading has", "readings have")
-                                + " no surface. Add a column 'surface' that says dark or light. Nothing was imported");
-            }
             if (surface.getValue().size() < 2) {
-                throw new BadFileException(source + ": only one reading on '" + surface.getKey()
-                        + "'; at least 2 are needed. Nothing was imported");
+                String where = surface.getKey().isEmpty() ? "without a surface" : "on '" + surface.getKey() + "'";
+                throw new BadFileException(
+                        source + ": only one reading " + where + "; at least 2 are needed. Nothing was imported");
             }
-            captures.add(new Capture(
-                    MeasureModel.newId(),
-                    surface.getKey(),
-                    at,
-                    source,
-                    picker.sensors(),
-                    surface.getValue(),
-                    conditions));
+            if (!surface.getKey().isEmpty()) {
+                captures.add(capture(surface.getKey(), picker.sensors(), surface.getValue()));
+            }
         }
-        return captures;
+        return new Imported(this, picker.sensors(), captures, bySurface.getOrDefault("", List.of()));
+    }
+
+    private Capture capture(String surface, List<String> sensors, List<Reading> readings) {
+        return new Capture(MeasureModel.newId(), surface, at, source, sensors, readings, conditions);
     }
 }

@@ -34,7 +34,7 @@ final class RoomPage {
         rooms.setId("rooms");
         air.setId("air");
         model.surveyProperty().addListener(o -> refresh());
-        model.season().conditionsProperty().addListener(o -> refresh());
+        model.conditionsProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
                 Nodes.panel(
@@ -58,12 +58,11 @@ final class RoomPage {
 
     private void refresh() {
         Survey survey = model.surveyProperty().get();
-        Lamp now = model.season().conditionsProperty().get().lamp();
+        Lamp now = model.conditionsProperty().get().lamp();
         steps.getChildren().setAll(new Label("Lamps are " + now.word() + "."));
         for (Lamp lamp : Lamp.values()) {
             for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {
-                boolean there =
-                        Survey.latest(model.season().captures(), surface, lamp).isPresent();
+                boolean there = model.latest(surface, lamp).isPresent();
                 steps.getChildren()
                         .add(new Label((there ? "\u2713 " : "\u25cb ") + surface + ", lamps " + lamp.word()));
             }
@@ -76,8 +75,7 @@ final class RoomPage {
             rooms.getChildren().add(Nodes.label("All four captures tell.", "caption"));
         }
         air.getChildren().clear();
-        boolean lifted =
-                Survey.latest(model.season().captures(), Capture.AIR, Lamp.ON).isPresent();
+        boolean lifted = model.latest(Capture.AIR, Lamp.ON).isPresent();
         List<Finding> alike = survey.between().stream()
                 .filter(Finding.AirLooksLike.class::isInstance)
                 .toList();

@@ -24,6 +24,7 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.ObservableMap;
 
 /** The bench cards: entries as they are typed, what they come to, and putting that on the robot. */
 public final class BenchModel {
@@ -47,8 +48,14 @@ public final class BenchModel {
         card.set(newCard);
     }
 
-    public Season season() {
-        return season;
+    /** The robot the cards are about. */
+    public ReadOnlyObjectProperty<Setup> setupNowProperty() {
+        return season.setupNowProperty();
+    }
+
+    /** What has been typed on each card. */
+    public ObservableMap<String, List<List<Double>>> typed() {
+        return season.measurements().entries();
     }
 
     /** For the slide, which is captured live. */
@@ -57,7 +64,7 @@ public final class BenchModel {
     }
 
     public List<List<Double>> entries(BenchCard card) {
-        return season.entries().getOrDefault(card.name(), List.of());
+        return typed().getOrDefault(card.name(), List.of());
     }
 
     /** Adds one row of typed numbers; a row that cannot be is refused with the reason. */
@@ -65,13 +72,24 @@ public final class BenchModel {
         card.work(List.of(row), season.setupOrGuess(), 0);
         List<List<Double>> rows = new ArrayList<>(entries(card));
         rows.add(List.copyOf(row));
-        season.changeEntries(card.name(), rows);
+        season.measurements().changeEntries(card.name(), rows);
+    }
+
+    /** A number as it was typed into a field of a card. @throws BadValueException with words when it is none */
+    public double number(BenchCard card, int field, String typed) {
+        BenchCard.Field asked = card.fields().get(field);
+        String text = typed.strip();
+        if (text.isEmpty() && asked.words().startsWith("aside")) {
+            return 0;
+        }
+        return Words.parse(text)
+                .orElseThrow(() -> new BadValueException(asked.words(), "'" + text + "'", "a number like 12.5"));
     }
 
     public void remove(BenchCard card, int index) {
         List<List<Double>> rows = new ArrayList<>(entries(card));
         rows.remove(index);
-        season.changeEntries(card.name(), rows);
+        season.measurements().changeEntries(card.name(), rows);
     }
 
     /** What the entries come to; words alone when they do not fit together; empty without entries. */
@@ -91,7 +109,7 @@ public final class BenchModel {
     }
 
     private double speedShare() {
-        Fact speed = season.facts().get(Constant.FREE_SPEED);
+        Fact speed = season.measurements().facts().get(Constant.FREE_SPEED);
         return speed == null
                 ? Constant.FREE_SPEED.guessShare() / 2
                 : speed.measured().standardError() / speed.measured().value();
@@ -143,7 +161,7 @@ public final class BenchModel {
                 .forEach((constant, measured) ->
                         facts.add(new Fact(constant, measured, words(card), season.basisNow())));
         try {
-            season.useFacts(facts, setup -> also(card, result.get(), setup));
+            season.measurements().use(facts, setup -> also(card, result.get(), setup));
         } catch (BadValueException refused) {
             told.accept(refused.getMessage() + ". Nothing was changed.");
         }

@@ -9,7 +9,6 @@ import fahrbahn.core.readings.Capture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
@@ -49,8 +48,8 @@ final class BenchPage {
             chips.add(chip);
             row.getChildren().add(chip);
         }
-        model.season().entries().addListener((InvalidationListener) o -> refreshResults());
-        model.season().setupProperty().addListener(o -> refreshResults());
+        model.typed().addListener((InvalidationListener) o -> refreshResults());
+        model.setupNowProperty().addListener(o -> refreshResults());
         model.measure().surveyProperty().addListener(o -> refreshResults());
         model.measure().capturingProperty().addListener(o -> refreshResults());
         show(shown);
@@ -118,24 +117,18 @@ final class BenchPage {
 
     private void add(BenchCard each, List<TextField> fields, Label problem) {
         List<Double> row = new ArrayList<>();
-        for (int i = 0; i < fields.size(); i++) {
-            String typed = fields.get(i).getText().strip();
-            boolean leftEmpty = typed.isEmpty() && each.fields().get(i).words().startsWith("aside");
-            OptionalDouble number = leftEmpty ? OptionalDouble.of(0) : Words.parse(typed);
-            if (number.isEmpty()) {
-                problem.setText(each.fields().get(i).words() + " is '" + typed + "'; type a number like 12.5");
-                fields.get(i).requestFocus();
-                return;
-            }
-            row.add(number.getAsDouble());
-        }
         try {
+            while (row.size() < fields.size()) {
+                row.add(model.number(each, row.size(), fields.get(row.size()).getText()));
+            }
             model.add(each, row);
             problem.setText("");
-            fields.get(fields.size() > 2 ? 2 : fields.size() - 1).requestFocus();
-            fields.get(fields.size() > 2 ? 2 : fields.size() - 1).selectAll();
+            TextField next = fields.get(fields.size() > 2 ? 2 : fields.size() - 1);
+            next.requestFocus();
+            next.selectAll();
         } catch (BadValueException refused) {
             problem.setText(refused.getMessage() + ".");
+            fields.get(Math.min(row.size(), fields.size() - 1)).requestFocus();
         }
     }
 

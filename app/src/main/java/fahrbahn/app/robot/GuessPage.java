@@ -48,7 +48,7 @@ final class GuessPage {
         history.setId("factHistory");
         changes.setId("robotHistory");
         model.constantsProperty().addListener(o -> refresh());
-        model.season().setupProperty().addListener(o -> recall());
+        model.setupNowProperty().addListener(o -> recall());
         refresh();
         recall();
         VBox content = Nodes.column(
@@ -108,7 +108,7 @@ final class GuessPage {
 
     private void tell(Constant constant) {
         told = constant;
-        model.season().factHistory(constant, facts -> {
+        model.history(constant, facts -> {
             if (told == constant) {
                 show(constant, facts);
             }
@@ -132,7 +132,7 @@ final class GuessPage {
     }
 
     private void recall() {
-        model.season().setupHistory(states -> {
+        model.setupHistory(states -> {
             changes.getChildren().clear();
             for (int i = states.size() - 1; i > 0 && changes.getChildren().size() < MOST_CHANGES; i--) {
                 List<Cause> differences = SetupDifference.between(
@@ -155,8 +155,7 @@ final class GuessPage {
 
     private String where(Fact fact) {
         Conditions then = fact.basis().conditions();
-        String venue =
-                then.venue().isEmpty() ? "" : ", " + model.season().club().venueName(then.venue());
+        String venue = then.venue().isEmpty() ? "" : ", " + model.venueName(then.venue());
         String wheels = then.wheels().isEmpty() ? "" : ", " + then.wheels();
         double volts = then.batteryV();
         return venue + wheels + (Double.isNaN(volts) ? "" : ", " + Words.number(volts) + " V");

@@ -17,6 +17,7 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -31,7 +32,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot: its layout and what that means, and how well its constants are known. */
 public final class RobotModel extends StationModel {
-    private final Season season;
     private final Consumer<String> told;
     private final Errand<RobotInsight> insightErrand;
     private final Errand<List<Knowledge>> knowledgeErrand;
@@ -41,14 +41,14 @@ public final class RobotModel extends StationModel {
     private final BenchModel bench;
 
     public RobotModel(Season season, Errands errands, BenchModel bench, Consumer<String> told) {
-        this.season = season;
+        super(season);
         this.bench = bench;
         this.told = told;
         insightErrand = errands.errand("The layout");
         knowledgeErrand = errands.errand("The constants");
         season.setupProperty().addListener(o -> update());
         season.conditionsProperty().addListener(o -> weigh());
-        season.facts().addListener((InvalidationListener) o -> weigh());
+        season.measurements().facts().addListener((InvalidationListener) o -> weigh());
         update();
     }
 
@@ -67,10 +67,6 @@ public final class RobotModel extends StationModel {
         return constants.getReadOnlyProperty();
     }
 
-    public Season season() {
-        return season;
-    }
-
     public BenchModel bench() {
         return bench;
     }
@@ -78,6 +74,26 @@ public final class RobotModel extends StationModel {
     /** Puts words on the notice line. */
     public void tell(String words) {
         told.accept(words);
+    }
+
+    /** Changes the setup; what it refuses passes through, to the field it was typed into. */
+    public void type(UnaryOperator<Setup> change) {
+        season.changeSetup(change);
+    }
+
+    /** How a constant came about, oldest first. */
+    public void history(Constant constant, Consumer<List<Fact>> heard) {
+        season.measurements().history(constant, heard);
+    }
+
+    /** Every state of the robot, oldest first, with when it came to be. */
+    public void setupHistory(Consumer<List<Map.Entry<Instant, Setup>>> heard) {
+        season.measurements().ofRobot(heard);
+    }
+
+    /** What a venue is called. */
+    public String venueName(String id) {
+        return season.club().venueName(id);
     }
 
     /** Changes the setup; what it refuses is told. @return false when refused */
@@ -148,7 +164,7 @@ public final class RobotModel extends StationModel {
         Setup guess = season.begunAs();
         Basis now = season.basisNow();
         Map<Constant, Fact> facts = new EnumMap<>(Constant.class);
-        facts.putAll(season.facts());
+        facts.putAll(season.measurements().facts());
         knowledgeErrand.run(job -> knowledge(setup, guess, facts, now), found -> {
             constants.set(found);
             judge();

@@ -87,11 +87,8 @@ final class SensorPanel {
                 "sensor" + id,
                 words,
                 term,
-                v -> model.season()
-                        .changeSetup(setup -> setup.withRobot(setup.robot()
-                                .withSensor(
-                                        inHand,
-                                        with.apply(setup.robot().sensors().get(inHand), v)))));
+                v -> model.type(setup -> setup.withRobot(setup.robot()
+                        .withSensor(inHand, with.apply(setup.robot().sensors().get(inHand), v)))));
         refreshers.add(() -> field.show(get.applyAsDouble(sensors().get(inHand))));
         return field;
     }

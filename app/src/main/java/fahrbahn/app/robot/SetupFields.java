@@ -27,8 +27,7 @@ final class SetupFields {
 
     Node number(
             String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
-        NumberField field =
-                new NumberField(id, words, term, v -> model.season().changeSetup(setup -> with.apply(setup, v)));
+        NumberField field = new NumberField(id, words, term, v -> model.type(setup -> with.apply(setup, v)));
         refreshers.add(() -> field.show(get.applyAsDouble(model.shownProperty().get())));
         return field;
     }

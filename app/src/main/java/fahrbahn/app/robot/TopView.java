@@ -1,14 +1,13 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.chart.Ink;
-import fahrbahn.app.kit.CanvasRegion;
+import fahrbahn.app.chart.CanvasRegion;
+import fahrbahn.app.chart.Pen;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.function.IntConsumer;
 import javafx.css.PseudoClass;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -19,13 +18,13 @@ import javafx.scene.input.MouseEvent;
  */
 final class TopView extends CanvasRegion {
     private static final double GRASP_PX = 16;
+    private static final String TEXT = "ink-text";
+    private static final Pen.Stroke BODY = new Pen.Stroke("ink-robot", 2);
+    private static final Pen.Stroke RULER = new Pen.Stroke("ink-robot", 1);
+    private static final Pen.Stroke SENSOR = new Pen.Stroke("ink-left", 2);
+    private static final Pen.Stroke IN_HAND = new Pen.Stroke("ink-middle", 3.5);
     private static final PseudoClass FOCUSED = PseudoClass.getPseudoClass("focused");
 
-    private final Ink line = ink("ink-road");
-    private final Ink body = ink("ink-robot");
-    private final Ink spot = ink("ink-left");
-    private final Ink hand = ink("ink-middle");
-    private final Ink text = ink("ink-text");
     private final Hand moves;
     private final IntConsumer chosen;
     private Setup setup;
@@ -129,13 +128,13 @@ final class TopView extends CanvasRegion {
     }
 
     @Override
-    protected void paint(GraphicsContext g) {
+    protected void paint(Pen pen) {
         if (setup != null) {
             fit();
-            paintBody(g);
-            paintLead(g);
+            paintBody(pen);
+            paintLead(pen);
             for (int i = 0; i < setup.robot().sensors().size(); i++) {
-                paintSensor(g, i);
+                paintSensor(pen, i);
             }
         }
     }
@@ -159,60 +158,49 @@ final class TopView extends CanvasRegion {
         originY = getHeight() / 2 + (front + back) / 2 * scale;
     }
 
-    private void paintBody(GraphicsContext g) {
+    private void paintBody(Pen pen) {
         double track = setup.robot().drive().trackWidthMm() * scale;
         boolean tracks = setup.robot().chassis().tracks();
         double length = 2 * setup.robot().chassis().wheelRadiusMm() * scale * (tracks ? 1.9 : 1);
         double lineWidth = setup.line().widthMm() * scale;
-        g.setFill(line.paint());
-        g.fillRect(originX - lineWidth / 2, 0, lineWidth, getHeight());
-        g.setStroke(body.paint());
-        g.setLineWidth(2);
+        pen.box("ink-road", originX - lineWidth / 2, 0, lineWidth, getHeight());
         double width = (tracks ? 0.2 : 0.12) * track;
         for (int side : new int[] {-1, 1}) {
             double x = originX + side * track / 2 - width / 2;
-            g.strokeRoundRect(x, originY - length / 2, width, length, tracks ? length / 3 : 8, tracks ? length / 3 : 8);
+            pen.roundedFrame(BODY, x, originY - length / 2, width, length, tracks ? length / 6 : 4);
             for (int cleat = 1; tracks && cleat < 8; cleat++) {
                 double y = originY - length / 2 + length * cleat / 8;
-                g.strokeLine(x, y, x + width, y);
+                pen.line(BODY, x, y, x + width, y);
             }
         }
-        g.strokeLine(originX - track / 2, originY, originX + track / 2, originY);
-        g.strokeLine(originX - 6, originY - 6, originX + 6, originY + 6);
-        g.strokeLine(originX - 6, originY + 6, originX + 6, originY - 6);
-        g.setFill(text.paint());
-        g.fillText("turns here", originX + 10, originY + 17);
-        g.fillText(
+        pen.line(BODY, originX - track / 2, originY, originX + track / 2, originY);
+        pen.line(BODY, originX - 6, originY - 6, originX + 6, originY + 6);
+        pen.line(BODY, originX - 6, originY + 6, originX + 6, originY - 6);
+        pen.text(TEXT, "turns here", originX + 10, originY + 17);
+        pen.text(
+                TEXT,
                 Words.millimetres(setup.robot().drive().trackWidthMm()) + " between " + (tracks ? "tracks" : "wheels"),
                 originX - track / 2,
                 originY + length / 2 + 20);
     }
 
-    private void paintLead(GraphicsContext g) {
+    private void paintLead(Pen pen) {
         double track = setup.robot().drive().trackWidthMm() * scale;
         double leadY = originY - setup.leadMm() * scale;
         double ruler = originX + 0.66 * track;
-        g.setLineWidth(1);
-        g.strokeLine(ruler, originY, ruler, leadY);
-        g.strokeLine(ruler - 5, originY, ruler + 5, originY);
-        g.strokeLine(ruler - 5, leadY, ruler + 5, leadY);
-        g.setFill(text.paint());
-        g.fillText("lead " + Words.millimetres(setup.leadMm()), ruler - 78, (originY + leadY) / 2 - 6);
+        pen.line(RULER, ruler, originY, ruler, leadY);
+        pen.line(RULER, ruler - 5, originY, ruler + 5, originY);
+        pen.line(RULER, ruler - 5, leadY, ruler + 5, leadY);
+        pen.text(TEXT, "lead " + Words.millimetres(setup.leadMm()), ruler - 78, (originY + leadY) / 2 - 6);
     }
 
-    private void paintSensor(GraphicsContext g, int index) {
+    private void paintSensor(Pen pen, int index) {
         Sensor sensor = setup.robot().sensors().get(index);
         double x = place(index).getX();
         double y = place(index).getY();
         double radius = 2 * sensor.spotSigmaMm() * scale; // 86 % of a Gaussian spot lies within two sigmas
-        g.setGlobalAlpha(0.35);
-        g.setFill(spot.paint());
-        g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
-        g.setGlobalAlpha(1);
-        g.setStroke(index == inHand ? hand.paint() : spot.paint());
-        g.setLineWidth(index == inHand ? 3.5 : 2);
-        g.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
-        g.setFill(text.paint());
+        pen.dot("ink-spot", x, y, radius);
+        pen.ring(index == inHand ? IN_HAND : SENSOR, x, y, radius);
         int count = setup.robot().sensors().size();
         boolean crowded = count > 4;
         if (crowded && index != inHand && index != 0 && index != count - 1) {
@@ -222,6 +210,6 @@ final class TopView extends CanvasRegion {
                 ? index == inHand ? -8 : index == 0 ? -radius - 26 : radius + 6
                 : sensor.leftMm() > 0 ? -radius - 34 : radius + 8;
         double up = crowded && index == inHand ? 6 : -radius;
-        g.fillText(sensor.name(), x + shift, y - radius - up);
+        pen.text(TEXT, sensor.name(), x + shift, y - radius - up);
     }
 }

@@ -4,18 +4,17 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import javafx.beans.InvalidationListener;
 import javafx.collections.ObservableList;
 
 /** The log book, and how sure the runs with the settings of now are. */
@@ -23,28 +22,26 @@ public final class RunsModel extends StationModel {
     /** Ten out of ten is sure to three quarters; below half nobody should rely on it. */
     private static final double RELIABLE = 0.5;
 
-    private final Season season;
     private final Supplier<Map<Constant, Double>> known;
 
     public RunsModel(Season season, Supplier<Map<Constant, Double>> known) {
-        this.season = season;
+        super(season);
         this.known = known;
-        season.runs().addListener((InvalidationListener) o -> update());
-        season.setupProperty().addListener(o -> update());
-        season.conditionsProperty().addListener(o -> update());
-        season.courseProperty().addListener(o -> update());
-        season.matProperty().addListener(o -> update());
-        season.handProperty().addListener(o -> update());
-        update();
-    }
-
-    public Season season() {
-        return season;
     }
 
     /** Oldest first. */
     public ObservableList<Run> runs() {
         return season.runs();
+    }
+
+    /** The same with the time as it was typed, empty when nobody timed it. @throws BadValueException when it is no time */
+    public void logTyped(boolean completed, String time, String note) {
+        String typed = time.strip();
+        double timeS = typed.isEmpty() ? Double.NaN : Words.parse(typed).orElse(0);
+        if (timeS <= 0) {
+            throw new BadValueException("the time", "'" + typed + "'", "seconds above 0, or empty");
+        }
+        logTableRun(completed, timeS, note.strip());
     }
 
     /**
@@ -62,35 +59,39 @@ public final class RunsModel extends StationModel {
                 note));
     }
 
-    private void update() {
-        List<Run> all = season.runs();
+    /**
+     * Takes the runs that count together, as they were judged.
+     *
+     * @param source who made them
+     */
+    public void count(Run.Source source, Pool pool) {
         say(
-                all.isEmpty()
+                season.runs().isEmpty()
                         ? Verdict.open(
                                 "No runs yet. Keep one from Drive with K, or after a run on the table press R (ran) or X"
                                         + " (lost).")
-                        : verdict(all, all.get(all.size() - 1)));
+                        : verdict(source, pool));
     }
 
-    private Verdict verdict(List<Run> all, Run last) {
-        Pool pool = Pool.of(all, last.source(), season.basisNow());
-        String who = last.source() == Run.Source.TWIN ? "the twin" : "the robot";
+    private Verdict verdict(Run.Source source, Pool pool) {
+        String who = source == Run.Source.TWIN ? "the twin" : "the robot";
         if (pool.runs().isEmpty()) {
-            return Verdict.open("None of the " + Words.count(all.size(), "run", "runs") + " was made by " + who
+            return Verdict.open("None of the "
+                    + Words.count(season.runs().size(), "run", "runs") + " was made by " + who
                     + " as things stand now" + apart(pool) + ". Run once more.");
         }
         Completion sure = pool.completion();
         String sentence = "As things stand now " + who + " completed " + sure.completed() + " of "
                 + Words.count(sure.runs(), "run", "runs") + ": the chance is between " + Words.percent(sure.low())
                 + " and " + Words.percent(sure.high()) + " (95 % sure)" + apart(pool) + "."
-                + (last.source() == Run.Source.TWIN
+                + (source == Run.Source.TWIN
                         ? " These differ by sensor noise alone: the real robot's chance may well be lower."
                         : "");
         if (sure.low() >= RELIABLE) {
             return Verdict.good(sentence);
         }
         return sure.completed() == sure.runs()
-                ? Verdict.care(sentence + " Run " + moreRuns(sure.runs()) + " more to be sure of half.")
+                ? Verdict.care(sentence + " Run " + sure.moreForLow(RELIABLE) + " more to be sure of half.")
                 : Verdict.care(sentence);
     }
 
@@ -105,14 +106,5 @@ public final class RunsModel extends StationModel {
                         .limit(3)
                         .map(e -> e.getKey().word() + " " + e.getValue())
                         .collect(Collectors.joining(", "));
-    }
-
-    /** Further completed runs until the lower end passes the mark. */
-    private static int moreRuns(int sofar) {
-        int more = 1;
-        while (Completion.of(sofar + more, sofar + more).low() < RELIABLE) {
-            more++;
-        }
-        return more;
     }
 }

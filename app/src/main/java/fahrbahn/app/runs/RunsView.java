@@ -4,6 +4,7 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Run;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -72,7 +73,7 @@ public final class RunsView {
                         problem),
                 Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
                 Nodes.grow(table));
-        return new StationView(content, List.of(ran, lost), () -> {});
+        return new StationView(content, List.of(ran, lost), nowNs -> {});
     }
 
     private void column(String title, double width, Function<Run, String> text) {
@@ -88,16 +89,14 @@ public final class RunsView {
     }
 
     private void log(boolean completed) {
-        String typed = time.getText().strip();
-        double timeS = typed.isEmpty() ? Double.NaN : Words.parse(typed).orElse(-1);
-        if (!typed.isEmpty() && !(timeS > 0)) {
-            problem.setText("The time is '" + typed + "'; it must be seconds above 0, or empty");
-            return;
+        try {
+            model.logTyped(completed, time.getText(), note.getText());
+            problem.setText("");
+            time.clear();
+            note.clear();
+        } catch (BadValueException refused) {
+            problem.setText(refused.getMessage() + ".");
         }
-        problem.setText("");
-        model.logTableRun(completed, timeS, note.getText().strip());
-        time.clear();
-        note.clear();
     }
 
     private void refresh() {

@@ -16,11 +16,9 @@ import fahrbahn.core.trials.Run;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -34,39 +32,6 @@ public final class FreshnessGraph {
     /** A bend this much tighter than the robot was set up for is no matter of a ruler. */
     private static final double SAME_RADIUS_MM = 0.1;
 
-    /** What each station minds by itself; what it inherits from others is said in {@link #derive}. */
-    public static final Map<Station, Set<Aspect>> MINDS = Map.of(
-            Station.ROBOT, Set.of(), // each constant has its own, see Constant.dependsOn
-            Station.TABLE, EnumSet.of(Aspect.BEND),
-            Station.MEASURE, EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT, Aspect.AGE, Aspect.LAYOUT),
-            Station.LEVELS, EnumSet.of(Aspect.CAPTURES),
-            Station.GAINS,
-                    EnumSet.of(
-                            Aspect.BATTERY,
-                            Aspect.WHEELS,
-                            Aspect.HEIGHT,
-                            Aspect.LAYOUT,
-                            Aspect.SURFACES,
-                            Aspect.DRIVE,
-                            Aspect.LOOP,
-                            Aspect.LINE,
-                            Aspect.BEND,
-                            Aspect.LAW),
-            Station.DRIVE,
-                    EnumSet.of(
-                            Aspect.HEIGHT,
-                            Aspect.WHEELS,
-                            Aspect.LAYOUT,
-                            Aspect.SURFACES,
-                            Aspect.DRIVE,
-                            Aspect.LOOP,
-                            Aspect.LINE,
-                            Aspect.BEND,
-                            Aspect.LAW,
-                            Aspect.GAINS,
-                            Aspect.TABLE),
-            Station.RUNS, Pool.APART);
-
     private final Standing is;
     private final Repairs repairs;
     private final Map<Station, Freshness> found = new EnumMap<>(Station.class);
@@ -76,8 +41,10 @@ public final class FreshnessGraph {
         this.repairs = repairs;
     }
 
-    /** The freshness of every station. Takes a few milliseconds. */
-    public static Map<Station, Freshness> derive(Standing standing, Repairs repairs) {
+    /** The freshness of every station, and the runs that count. Takes a few milliseconds; with many runs, a few tens. */
+    public static Judgement derive(Standing standing, Repairs repairs) {
+        Run.Source source = standing.lastRun().map(Run::source).orElse(Run.Source.TWIN);
+        Pool pool = Pool.of(standing.runs(), source, standing.now());
         FreshnessGraph graph = new FreshnessGraph(standing, repairs);
         graph.found.put(Station.ROBOT, graph.robot());
         graph.found.put(Station.TABLE, graph.table());
@@ -85,8 +52,8 @@ public final class FreshnessGraph {
         graph.found.put(Station.LEVELS, graph.levels());
         graph.found.put(Station.GAINS, graph.gains());
         graph.found.put(Station.DRIVE, graph.drive());
-        graph.found.put(Station.RUNS, graph.runs());
-        return graph.found;
+        graph.found.put(Station.RUNS, graph.runs(pool));
+        return new Judgement(graph.found, source, pool);
     }
 
     private String words(List<Cause> causes) {
@@ -164,7 +131,7 @@ public final class FreshnessGraph {
         Capture older = dark.at().isBefore(light.at()) ? dark : light;
         Basis then = Basis.of(older.at(), older.conditions());
         Since since =
-                Since.of(then, is.now()).aged(then, is.now(), CAPTURES_STAY).only(MINDS.get(Station.MEASURE));
+                Since.of(then, is.now()).aged(then, is.now(), CAPTURES_STAY).only(Minds.OF.get(Station.MEASURE));
         List<Cause> causes = new ArrayList<>(since.causes());
         int sensors = is.now().setup().map(s -> s.robot().sensors().size()).orElse(0);
         if (is.typed() && sensors > older.sensors().size()) {
@@ -200,7 +167,7 @@ public final class FreshnessGraph {
         if (is.chosen().isEmpty()) {
             return Freshness.missing("no gains chosen").repairedBy(repairs.useGains());
         }
-        Since since = Since.of(is.chosen().get(), is.now()).only(MINDS.get(Station.GAINS));
+        Since since = Since.of(is.chosen().get(), is.now()).only(Minds.OF.get(Station.GAINS));
         if (!since.nothing()) {
             return Freshness.stale(words(since.causes())).repairedBy(repairs.useGains());
         }
@@ -212,7 +179,7 @@ public final class FreshnessGraph {
             return Freshness.missing("no run");
         }
         Basis now = is.now().withTable(is.driveTable());
-        Since since = Since.of(is.driven().get(), now).only(MINDS.get(Station.DRIVE));
+        Since since = Since.of(is.driven().get(), now).only(Minds.OF.get(Station.DRIVE));
         if (!since.nothing()) {
             return Freshness.stale(words(since.causes())).repairedBy(repairs.driveAgain());
         }
@@ -240,14 +207,13 @@ public final class FreshnessGraph {
         return names + " known better since, which changes nothing here";
     }
 
-    private Freshness runs() {
-        if (is.runs().isEmpty()) {
+    private Freshness runs(Pool pool) {
+        if (is.lastRun().isEmpty()) {
             return Freshness.missing("no runs");
         }
-        Run last = is.runs().get(is.runs().size() - 1);
-        Pool same = Pool.of(is.runs(), last.source(), is.now());
-        Since since = Since.of(last.basis(), is.now()).only(MINDS.get(Station.RUNS));
-        if (same.runs().isEmpty()) {
+        Run last = is.lastRun().get();
+        Since since = Since.of(last.basis(), is.now()).only(Minds.OF.get(Station.RUNS));
+        if (pool.runs().isEmpty()) {
             return Freshness.stale(words(since.causes()));
         }
         return last.source() == Run.Source.TWIN

@@ -3,16 +3,20 @@ package fahrbahn.app.season;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.LaidCourse;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
+import fahrbahn.store.TablePrints;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
@@ -28,12 +32,21 @@ import javafx.collections.ObservableMap;
 
 /** What the season holds of the robot and the table in hand, kept true by {@link #refresh}. */
 final class InHand {
+    private static final LaidCourse PRACTICE = new LaidCourse(Draft.of(DemoCourses.workshopLoop()));
+
     final ReadOnlyObjectWrapper<Hand> hand = new ReadOnlyObjectWrapper<>(Hand.FIRST);
     final ReadOnlyObjectWrapper<Optional<Setup>> setup = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Setup> setupNow = new ReadOnlyObjectWrapper<>(StartingSetup.guess());
     final ReadOnlyObjectWrapper<Optional<Basis>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
     final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
+    /** What the table's course amounts to: its own, or the practice loop as long as there is none. */
+    LaidCourse laid = PRACTICE;
+
+    /** The table as results remember it. */
+    TablePrint print = TablePrint.UNKNOWN;
+
     final ReadOnlyObjectWrapper<Optional<MatSheet>> mat = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ObservableMap<Constant, Fact> facts = FXCollections.observableMap(new EnumMap<>(Constant.class));
     final ObservableMap<String, List<List<Double>>> entries = FXCollections.observableHashMap();
@@ -54,14 +67,25 @@ final class InHand {
         set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));
         set(chosen, ledger.get(Kinds.CHOSEN, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));
-        set(course, ledger.get(Kinds.COURSE, now.table()));
-        set(mat, ledger.get(Kinds.MAT, now.table()));
+        set(setupNow, setup.get().orElseGet(StartingSetup::guess));
+        table(ledger.get(Kinds.COURSE, now.table()), ledger.get(Kinds.MAT, now.table()), now.table());
         Map<Constant, Fact> known = new EnumMap<>(Constant.class);
         ledger.all(Kinds.FACT, robot).values().forEach(f -> known.put(f.constant(), f));
         set(facts, known);
         set(entries, ledger.all(Kinds.ENTRIES, robot));
         set(captures, ledger.all(Kinds.CAPTURE, robot).values(), Capture::at);
         set(runs, ledger.all(Kinds.RUN, robot).values(), Run::at);
+    }
+
+    /** What the table amounts to is worked out only when it is another: it takes longer than all the rest. */
+    private void table(Optional<Draft> newCourse, Optional<MatSheet> newMat, String id) {
+        boolean same = course.get().equals(newCourse) && mat.get().equals(newMat);
+        if (!same || !print.id().equals(id)) {
+            laid = newCourse.map(LaidCourse::new).orElse(PRACTICE);
+            print = newMat.map(sheet -> TablePrints.of(id, sheet)).orElseGet(() -> TablePrints.of(id, laid.draft()));
+        }
+        set(course, newCourse);
+        set(mat, newMat);
     }
 
     private static <T> void set(ReadOnlyObjectWrapper<T> property, T value) {

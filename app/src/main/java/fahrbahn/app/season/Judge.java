@@ -2,7 +2,6 @@ package fahrbahn.app.season;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
@@ -10,12 +9,11 @@ import java.util.function.Supplier;
 public final class Judge {
     private final Supplier<Standing> standing;
     private final Repairs repairs;
-    private final Errand<Map<Station, Freshness>> errand;
-    private final Consumer<Map<Station, Freshness>> told;
+    private final Errand<Judgement> errand;
+    private final Consumer<Judgement> told;
 
     /** @param standing gathers what there is, on the interface thread */
-    public Judge(
-            Supplier<Standing> standing, Repairs repairs, Errands errands, Consumer<Map<Station, Freshness>> told) {
+    public Judge(Supplier<Standing> standing, Repairs repairs, Errands errands, Consumer<Judgement> told) {
         this.standing = standing;
         this.repairs = repairs;
         this.errand = errands.errand("Judging what still stands");

@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.store.BadFileException;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.Scribe;
 import fahrbahn.store.SeasonFile;
@@ -9,7 +10,7 @@ import java.util.concurrent.Executor;
 /** A season that has been read and is ready to be worked on. Reading may take a moment: not on the interface thread. */
 public record OpenSeason(Ledger ledger, Path path, Saving saving) {
     /** @param writer runs one task after the other, for the season file */
-    public static OpenSeason read(SeasonFile file, Executor writer, Executor interfaceThread) {
+    public static OpenSeason read(SeasonFile file, Executor writer, Executor interfaceThread) throws BadFileException {
         Saving saving = new Saving();
         Ledger ledger = Ledger.open(file, new Scribe.Desk(writer, interfaceThread, saving));
         return new OpenSeason(ledger, file.file(), saving);

@@ -2,7 +2,6 @@ package fahrbahn.app.season;
 
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
@@ -12,42 +11,42 @@ import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.LaidCourse;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.Put;
 import fahrbahn.store.Shared;
-import fahrbahn.store.TablePrints;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
-import javafx.collections.ObservableMap;
 
 /** The open season as the stations see it: the robot, table and venue in hand, and every change to what is known of them. */
 public final class Season {
     private final Ledger ledger;
-    private final Path path;
+    private final ReadOnlyObjectWrapper<Path> path;
     private final Clock clock;
     private final InHand in = new InHand();
     private final Club club;
+    private final Measurements measurements;
     private Setting setting;
 
     public Season(Ledger ledger, Path path, Clock clock) {
         this.ledger = ledger;
-        this.path = path;
+        this.path = new ReadOnlyObjectWrapper<>(path);
         this.clock = clock;
         this.club = new Club(this, ledger);
+        this.measurements = new Measurements(this, ledger, in);
         ledger.listen(kinds -> refresh());
         refresh();
     }
@@ -56,12 +55,33 @@ public final class Season {
         in.refresh(ledger, club.settled(ledger.get(Kinds.HAND, "").orElse(Hand.FIRST)));
     }
 
-    public Path path() {
-        return path;
+    /** The file it is kept in. */
+    public ReadOnlyObjectProperty<Path> pathProperty() {
+        return path.getReadOnlyProperty();
+    }
+
+    /** Copies the season into another file; told why when it cannot be. */
+    public void saveCopy(Path target, Consumer<Optional<String>> failure) {
+        ledger.copyTo(target, failure);
+    }
+
+    /** Goes on in another file, with all that could not be saved; told why when it cannot be. */
+    public void saveElsewhere(Path target, Consumer<Optional<String>> failure) {
+        ledger.moveTo(target, why -> {
+            if (why.isEmpty()) {
+                path.set(target);
+            }
+            failure.accept(why);
+        });
     }
 
     public Instant now() {
         return clock.instant();
+    }
+
+    /** What has been measured on the robot's bench. */
+    public Measurements measurements() {
+        return measurements;
     }
 
     /** Teams, robots, tables and venues. */
@@ -87,7 +107,12 @@ public final class Season {
         return in.setup.getReadOnlyProperty();
     }
 
-    /** The setup, or the starting guess as long as there is none. */
+    /** The setup, or the starting guess as long as there is none; told after {@link #setupProperty}. */
+    public ReadOnlyObjectProperty<Setup> setupNowProperty() {
+        return in.setupNow.getReadOnlyProperty();
+    }
+
+    /** The same as it is now. */
     public Setup setupOrGuess() {
         return in.setup.get().orElseGet(StartingSetup::guess);
     }
@@ -126,11 +151,7 @@ public final class Season {
 
     /** The table in hand as it is now. */
     public TablePrint tableNow() {
-        String table = hand().table();
-        return in.mat
-                .get()
-                .map(mat -> TablePrints.of(table, mat))
-                .orElseGet(() -> TablePrints.of(table, courseOrLoop()));
+        return in.print;
     }
 
     public ReadOnlyObjectProperty<ColumnMap> columnsProperty() {
@@ -142,18 +163,9 @@ public final class Season {
         return in.course.getReadOnlyProperty();
     }
 
-    /** The course, or the practice loop as long as there is none. */
-    public Draft courseOrLoop() {
-        return in.course.get().orElseGet(() -> Draft.of(DemoCourses.workshopLoop()));
-    }
-
-    /** The courses of all tables, by table; retired ones left out. */
-    public Map<String, Draft> courses() {
-        Map<String, Draft> all = new LinkedHashMap<>();
-        club.entries(Club.Sort.TABLE).stream()
-                .filter(e -> !e.retired())
-                .forEach(e -> ledger.get(Kinds.COURSE, e.id()).ifPresent(draft -> all.put(e.id(), draft)));
-        return all;
+    /** The course with what it amounts to; the practice loop as long as there is none. */
+    public LaidCourse laidCourse() {
+        return in.laid;
     }
 
     /** The mat that the table in hand is; empty when it is none. */
@@ -166,16 +178,6 @@ public final class Season {
         return ledger.get(Kinds.PICTURE, "", id);
     }
 
-    /** What has been typed on each bench card, a row an entry. */
-    public ObservableMap<String, List<List<Double>>> entries() {
-        return in.shownEntries;
-    }
-
-    /** Constants that have been measured. */
-    public ObservableMap<Constant, Fact> facts() {
-        return in.shownFacts;
-    }
-
     /** Oldest first. */
     public ObservableList<Capture> captures() {
         return in.shownCaptures;
@@ -186,14 +188,8 @@ public final class Season {
         return in.shownRuns;
     }
 
-    private String robotName() {
+    String robotName() {
         return setupOrGuess().robot().name();
-    }
-
-    public void changeEntries(String card, List<List<Double>> rows) {
-        ledger.change(
-                "entries of a bench card on " + robotName(),
-                List.of(Put.of(Kinds.ENTRIES, hand().robot(), card, rows)));
     }
 
     /** Changes the setup; a refusal from a constructor passes through and nothing changes. */
@@ -240,43 +236,6 @@ public final class Season {
     /** Changes the mat that the table in hand is. */
     public void changeMat(String label, MatSheet mat) {
         ledger.change(label, List.of(Put.of(Kinds.MAT, hand().table(), mat)));
-    }
-
-    /** Puts measured constants on the robot and remembers how they were measured, as one step. */
-    public void useFacts(List<Fact> used, UnaryOperator<Setup> alsoChange) {
-        Setup before = setupOrGuess();
-        Setup changed = before;
-        List<Put<?>> puts = new ArrayList<>();
-        for (Fact fact : used) {
-            changed = fact.constant().with(changed, fact.measured().value());
-        }
-        changed = alsoChange.apply(changed);
-        puts.add(Put.of(Kinds.SETUP, hand().robot(), changed));
-        Setting measuredAs = Shared.setting(changed);
-        for (Fact fact : used) {
-            Fact kept = new Fact(
-                    fact.constant(),
-                    fact.measured(),
-                    fact.entries(),
-                    fact.basis().withSetting(measuredAs));
-            puts.add(Put.of(Kinds.FACT, hand().robot(), fact.constant().word(), kept));
-        }
-        String words = used.isEmpty() ? "a measurement" : used.get(0).constant().word() + " measured";
-        ledger.change(words + " on " + robotName(), puts);
-    }
-
-    /** How a measured constant came about: every measurement of it, oldest first. */
-    public void factHistory(Constant constant, Consumer<List<Fact>> told) {
-        ledger.history(
-                Kinds.FACT,
-                hand().robot(),
-                constant.word(),
-                states -> told.accept(states.stream().map(Map.Entry::getValue).toList()));
-    }
-
-    /** Every state of the robot, oldest first, with when it came to be. */
-    public void setupHistory(Consumer<List<Map.Entry<Instant, Setup>>> told) {
-        ledger.history(Kinds.SETUP, hand().robot(), fahrbahn.store.Kind.ONLY, told);
     }
 
     public void addCaptures(List<Capture> added) {

@@ -51,4 +51,8 @@ public record Standing(
         knowledge = List.copyOf(knowledge);
         runs = List.copyOf(runs);
     }
+
+    Optional<Run> lastRun() {
+        return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1));
+    }
 }

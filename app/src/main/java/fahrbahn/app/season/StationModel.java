@@ -1,16 +1,27 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.setup.Setup;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
-/** What every station has: a verdict of its own, a freshness that the graph derives, and pages that can be asked for. */
+/** What every station has: the robot in hand, a verdict of its own, a freshness that the graph derives, and pages that can be asked for. */
 public abstract class StationModel {
     private final ReadOnlyObjectWrapper<Verdict> verdict = new ReadOnlyObjectWrapper<>(Verdict.open(""));
     private final ReadOnlyObjectWrapper<Freshness> freshness = new ReadOnlyObjectWrapper<>(Freshness.missing(""));
     private final ReadOnlyStringWrapper page = new ReadOnlyStringWrapper("");
     private Freshness derived = Freshness.missing("");
+    protected final Season season;
+
+    protected StationModel(Season season) {
+        this.season = season;
+    }
+
+    /** The robot, line and law in hand, or the starting guess as long as there are none. */
+    public final ReadOnlyObjectProperty<Setup> setupNowProperty() {
+        return season.setupNowProperty();
+    }
 
     public final ReadOnlyObjectProperty<Verdict> verdictProperty() {
         return verdict.getReadOnlyProperty();

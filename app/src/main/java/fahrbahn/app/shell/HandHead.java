@@ -1,7 +1,7 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Sort;
 import java.util.EnumMap;
 import java.util.Map;
 import javafx.scene.control.Button;

@@ -3,14 +3,14 @@ package fahrbahn.app.shell;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveModel.Phase;
-import fahrbahn.app.season.Season;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.link.BenchRobot;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,10 +29,11 @@ final class LiveStrip extends HBox {
     private static final double WIDEST_BAR = 150;
     private static final double BETWEEN = 12;
     private static final int CROWDED = 5;
+    private static final PseudoClass OLD = PseudoClass.getPseudoClass("old");
     private static final long SHOWN_EVERY_NS = 80_000_000;
 
     private final LiveModel live;
-    private final Season season;
+    private final ReadOnlyObjectProperty<Setup> setup;
     private final Label state = Nodes.label("", "live-state");
     private final Label counts = Nodes.label("", "caption");
     private final HBox bars = Nodes.row();
@@ -44,15 +45,13 @@ final class LiveStrip extends HBox {
     private final Button disconnect = new Button("Disconnect");
     private final VBox place;
     private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
-    private final Consumer<String> told;
     private boolean changed;
     private long shownNs;
     private double barWidth = WIDEST_BAR;
 
-    LiveStrip(LiveModel live, Season season, Consumer<String> told) {
+    LiveStrip(LiveModel live, ReadOnlyObjectProperty<Setup> setup) {
         this.live = live;
-        this.season = season;
-        this.told = told;
+        this.setup = setup;
         getStyleClass().add("live-strip");
         bars.getStyleClass().add("live-bars");
         address.setId("address");
@@ -62,7 +61,7 @@ final class LiveStrip extends HBox {
         connect.setId("connect");
         connect.setOnAction(e -> connect());
         bench.setId("connectBench");
-        bench.setOnAction(e -> live.connectToBenchRobot(new BenchRobot(System.nanoTime())));
+        bench.setOnAction(e -> live.connectToBenchRobot());
         disconnect.setId("disconnect");
         disconnect.setOnAction(e -> live.disconnect());
         state.setId("liveState");
@@ -76,10 +75,9 @@ final class LiveStrip extends HBox {
     }
 
     /** Called once a frame; shows what is new some twelve times a second, which is as fast as figures can be read. */
-    void frame() {
-        long now = System.nanoTime();
-        if (changed && now - shownNs > SHOWN_EVERY_NS) {
-            shownNs = now;
+    void frame(long nowNs) {
+        if (changed && nowNs - shownNs > SHOWN_EVERY_NS) {
+            shownNs = nowNs;
             changed = false;
             refresh();
             refreshValues();
@@ -118,18 +116,7 @@ final class LiveStrip extends HBox {
     }
 
     private void connect() {
-        String typed = address.getText().strip();
-        int colon = typed.lastIndexOf(':');
-        try {
-            int port = Integer.parseInt(typed.substring(colon + 1));
-            if (colon > 0 && port > 0 && port < 65_536) {
-                live.connectTo(typed.substring(0, colon), port);
-                return;
-            }
-        } catch (NumberFormatException notAPort) {
-            // Told below, with every other way an address can be wrong.
-        }
-        told.accept("The address is '" + typed + "'; it must be a name and a port, like 127.0.0.1:5801.");
+        live.connectTo(address.getText());
     }
 
     private void refresh() {
@@ -140,9 +127,10 @@ final class LiveStrip extends HBox {
                     case NONE -> "No robot connected";
                     case WAITING -> "Waiting for " + status.source();
                     case LIVE -> "Live: " + status.source();
-                    case SILENT -> "Silent: " + status.source();
-                    case AWAY -> "Away, trying again: " + status.source();
+                    case SILENT -> "Silent for " + status.quietS() + " s: " + status.source();
+                    case AWAY -> "Away for " + status.quietS() + " s, trying again: " + status.source();
                 });
+        bars.pseudoClassStateChanged(OLD, status.old());
         counts.setText(
                 connected
                         ? status.readings() + " readings"
@@ -177,7 +165,7 @@ final class LiveStrip extends HBox {
             bar.getStyleClass().add("live-bar");
             bar.setPrefSize(barWidth, 14);
             bar.setMinWidth(barWidth);
-            season.setupOrGuess().robot().sensors().stream()
+            setup.get().robot().sensors().stream()
                     .filter(s -> s.name().equals(sensor))
                     .findFirst()
                     .ifPresent(s -> bar.getChildren().addAll(tick("D", s.dark(), s), tick("L", s.light(), s)));
@@ -207,7 +195,7 @@ final class LiveStrip extends HBox {
             values.get(i).setText(Words.number(latest[i], 4));
             String name = live.sensors().get(i);
             double reading = latest[i];
-            double share = season.setupOrGuess().robot().sensors().stream()
+            double share = setup.get().robot().sensors().stream()
                     .filter(s -> s.name().equals(name))
                     .mapToDouble(s -> share(reading, s))
                     .findFirst()

@@ -11,13 +11,12 @@ import fahrbahn.app.levels.LevelsView;
 import fahrbahn.app.measure.MeasureView;
 import fahrbahn.app.robot.RobotView;
 import fahrbahn.app.runs.RunsView;
-import fahrbahn.app.season.Club.Sort;
 import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.table.TableView;
-import fahrbahn.store.Ledger;
 import java.util.EnumMap;
 import java.util.Map;
 import javafx.animation.Animation;
@@ -27,10 +26,7 @@ import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -41,32 +37,29 @@ import javafx.util.Duration;
 
 /** The frame of the window: road, verdict, the station's bench, the live strip; and the keys. */
 public final class MainWindow extends BorderPane {
-    private static final PseudoClass DAY = PseudoClass.getPseudoClass("day");
-    private static final int MOST_STEPS_SHOWN = 20;
-    private static final PseudoClass LARGE = PseudoClass.getPseudoClass("large");
+    private static final double FILE_WATCHED_EVERY_S = 5;
 
     private final Workshop workshop;
-    private final Runnable leave;
     private final Road road;
     private final LiveStrip strip;
+    private final Foot foot;
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
-    private final Label sentence = Nodes.label("", "verdict-sentence");
-    private final Label freshness = Nodes.label("", "verdict-freshness");
-    private final Region tone = new Region();
-    private final Button repair = new Button();
-    private final HBox head = Nodes.row(tone, Nodes.grow(Nodes.column(sentence, freshness)), repair);
+    private final VerdictHead head = new VerdictHead(this::follow);
     private final VBox bench = Nodes.column();
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
         public void handle(long now) {
             workshop.live().drain();
-            strip.frame();
+            strip.frame(now);
             if (!inClub) {
-                views.get(here).frame().run();
+                views.get(here).frame().accept(now);
             }
         }
     };
-    private final Timeline minutes = new Timeline(new KeyFrame(Duration.minutes(1), e -> minute()));
+    private final Timeline minutes =
+            new Timeline(new KeyFrame(Duration.minutes(1), e -> workshop().minute()));
+    private final Timeline moments = new Timeline(
+            new KeyFrame(Duration.seconds(FILE_WATCHED_EVERY_S), e -> workshop().watchFile()));
     private final StationView club;
     private Station here = Station.ROBOT;
     private boolean inClub;
@@ -74,7 +67,6 @@ public final class MainWindow extends BorderPane {
     /** @param leave back to the start page */
     public MainWindow(Workshop workshop, Runnable leave) {
         this.workshop = workshop;
-        this.leave = leave;
         getStyleClass().add("main-window");
         road = new Road(workshop, this::go);
         club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
@@ -91,29 +83,21 @@ public final class MainWindow extends BorderPane {
             model.verdictProperty().addListener(o -> refreshHead());
             model.freshnessProperty().addListener(o -> refreshHead());
         }
-        sentence.setId("verdict");
-        sentence.setWrapText(true);
-        sentence.setMinHeight(Region.USE_PREF_SIZE);
-        freshness.setId("freshness");
-        tone.getStyleClass().add("tone");
-        repair.setId("repair");
-        repair.getStyleClass().add("repair");
-        repair.setMinWidth(Region.USE_PREF_SIZE);
-        repair.managedProperty().bind(repair.visibleProperty());
-        head.getStyleClass().add("verdict");
         bench.getStyleClass().add("bench");
 
         VBox middle = new VBox(head, notice(), Nodes.grow(bench));
         BorderPane left = new BorderPane(road);
         left.setTop(new HandHead(workshop, this::openClub));
-        left.setBottom(foot());
+        foot = new Foot(workshop, this::toggle, leave);
+        left.setBottom(foot);
         left.getStyleClass().add("road-side");
         setLeft(left);
         setCenter(middle);
-        strip = new LiveStrip(workshop.live(), workshop.season(), workshop::tell);
+        strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty());
         setBottom(strip);
         KeyTaker.install(this, this::key);
         minutes.setCycleCount(Animation.INDEFINITE);
+        moments.setCycleCount(Animation.INDEFINITE);
         go(Station.ROBOT);
     }
 
@@ -121,11 +105,13 @@ public final class MainWindow extends BorderPane {
     public void start() {
         frames.start();
         minutes.play();
+        moments.play();
     }
 
     public void stop() {
         frames.stop();
         minutes.stop();
+        moments.stop();
     }
 
     /** The club's list takes the bench until a station is gone to. */
@@ -156,42 +142,22 @@ public final class MainWindow extends BorderPane {
         requestFocus();
     }
 
+    private Workshop workshop() {
+        return workshop;
+    }
+
     private void refreshHead() {
         if (inClub) {
-            refreshClubHead();
-            return;
+            head.show(
+                    Verdict.open(ClubWords.inHand(workshop.club())),
+                    "The club: one key each changes, adds, renames, copies or retires");
+        } else {
+            StationModel model = workshop.station(here);
+            head.show(
+                    here.title(),
+                    model.verdictProperty().get(),
+                    model.freshnessProperty().get());
         }
-        StationModel model = workshop.station(here);
-        Verdict verdict = model.verdictProperty().get();
-        Freshness fresh = model.freshnessProperty().get();
-        sentence.setText(verdict.sentence());
-        freshness.setText(
-                here.title() + ": " + fresh.mark().word() + (fresh.reason().isEmpty() ? "" : ", " + fresh.reason()));
-        for (Verdict.Tone each : Verdict.Tone.values()) {
-            PseudoClass state = PseudoClass.getPseudoClass(each.word().replace(' ', '-'));
-            head.pseudoClassStateChanged(state, each == verdict.tone());
-        }
-        tone.setAccessibleText(verdict.tone().word());
-        repair.setVisible(fresh.repair().isPresent());
-        fresh.repair().ifPresent(way -> {
-            repair.setText("Shortest repair: " + way.words());
-            repair.setOnAction(e -> follow(way));
-        });
-    }
-
-    private void minute() {
-        workshop.minute();
-    }
-
-    private void refreshClubHead() {
-        sentence.setText(ClubWords.inHand(workshop.club()));
-        freshness.setText("The club: one key each changes, adds, renames, copies or retires");
-        for (Verdict.Tone each : Verdict.Tone.values()) {
-            head.pseudoClassStateChanged(
-                    PseudoClass.getPseudoClass(each.word().replace(' ', '-')), each == Verdict.Tone.OPEN);
-        }
-        tone.setAccessibleText(Verdict.Tone.OPEN.word());
-        repair.setVisible(false);
     }
 
     /** Goes where the repair is and does it, or shows where the coach has to. */
@@ -219,73 +185,17 @@ public final class MainWindow extends BorderPane {
         return notice;
     }
 
-    private VBox foot() {
-        Button undo = new Button("Undo");
-        undo.setId("undo");
-        undo.setOnAction(e -> workshop.undo());
-        Button redo = new Button("Redo");
-        redo.setId("redo");
-        redo.setOnAction(e -> workshop.redo());
-        Button day = new Button("Day");
-        day.setId("day");
-        day.setOnAction(e -> toggle(DAY));
-        Button large = new Button("Large");
-        large.setId("large");
-        large.setOnAction(e -> toggle(LARGE));
-        Label file = Nodes.label(workshop.season().path().getFileName().toString(), "caption");
-        Label turned = Nodes.label("", "caption");
-        turned.setId("turned");
-        turned.setMaxWidth(186);
-        turned.textProperty().bind(workshop.turnedProperty());
-        Tooltip whole = new Tooltip();
-        whole.textProperty().bind(workshop.turnedProperty());
-        turned.setTooltip(whole);
-        Button seasons = new Button("Seasons");
-        seasons.setId("seasons");
-        seasons.setOnAction(e -> leave.run());
-        VBox foot = Nodes.column(
-                Nodes.row(file, Nodes.spring(), seasons),
-                Nodes.row(undo, redo, steps()),
-                turned,
-                Nodes.row(day, large));
-        foot.getStyleClass().add("foot");
-        return foot;
-    }
-
-    /** The list of steps in words; choosing one takes back everything down to it. */
-    private MenuButton steps() {
-        MenuButton steps = new MenuButton("Steps");
-        steps.setId("steps");
-        steps.setOnShowing(e -> {
-            steps.getItems().clear();
-            int back = 0;
-            for (Ledger.Labelled step : workshop.season().ledger().undoable()) {
-                if (back++ == MOST_STEPS_SHOWN) {
-                    break;
-                }
-                int times = back;
-                MenuItem item = new MenuItem(step.label());
-                item.setOnAction(chosen -> {
-                    for (int i = 0; i < times; i++) {
-                        workshop.undo();
-                    }
-                });
-                steps.getItems().add(item);
-            }
-            if (steps.getItems().isEmpty()) {
-                steps.getItems().add(new MenuItem("Nothing to undo"));
-            }
-        });
-        steps.getItems().add(new MenuItem("")); // without an item it would not open
-        return steps;
-    }
-
-    private void toggle(PseudoClass state) {
+    private void toggle(String look) {
+        PseudoClass state = PseudoClass.getPseudoClass(look);
         pseudoClassStateChanged(state, !getPseudoClassStates().contains(state));
     }
 
     private boolean key(KeyEvent event) {
         if (event.isShortcutDown()) {
+            if (event.getCode() == KeyCode.S) {
+                foot.saveAs();
+                return true;
+            }
             boolean turn = event.getCode() == KeyCode.Z;
             if (turn && event.isShiftDown()) {
                 workshop.redo();

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.drive.DriveModel;
+import fahrbahn.app.drive.Laid;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.levels.LevelsModel;
@@ -10,8 +11,8 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.robot.BenchModel;
 import fahrbahn.app.robot.RobotModel;
 import fahrbahn.app.runs.RunsModel;
-import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Judge;
+import fahrbahn.app.season.Judgement;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.season.Saving;
 import fahrbahn.app.season.Season;
@@ -21,13 +22,13 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.table.TableModel;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.table.Ground;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
@@ -63,7 +64,7 @@ public final class Workshop {
         table = new TableModel(season, errands);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, errands, robot::known);
-        drive = new DriveModel(season, errands, this::ground, robot::known);
+        drive = new DriveModel(season, errands, table::ground, robot::known);
         runs = new RunsModel(season, robot::known);
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
@@ -87,16 +88,19 @@ public final class Workshop {
         drive.driveProperty().addListener(o -> judge.judge());
         drive.oddsProperty().addListener(o -> judge.judge());
         drive.laidProperty().addListener(o -> judge.judge());
-        saving.unsavedProperty().addListener(o -> tellSaving());
+        saving.stateProperty().addListener(o -> tellSaving());
     }
 
     private void tellSaving() {
-        int unsaved = saving.unsavedProperty().get();
-        tell(
-                unsaved == 0
-                        ? "Everything is saved again."
-                        : Words.count(unsaved, "change is", "changes are") + " not saved: " + saving.why()
-                                + ". It is tried again with the next change and every minute.");
+        Saving.State state = saving.stateProperty().get();
+        if (state.fine()) {
+            tell("Everything is saved again.");
+        } else if (state.unsaved() == 0) {
+            tell(state.trouble() + ".");
+        } else {
+            tell(Words.count(state.unsaved(), "change is", "changes are") + " not saved: " + state.trouble()
+                    + ". It is tried again with the next change and every few seconds.");
+        }
     }
 
     private void tellWhatWasLeftOut(List<String> leftOut) {
@@ -107,21 +111,11 @@ public final class Workshop {
         }
     }
 
-    /** What the twin can ride of the table in hand; empty while it is not ready. */
-    private Optional<Ground> ground() {
-        if (season.matProperty().get().isPresent()) {
-            return table.mat().ground().map(g -> g);
-        }
-        return table.draftProperty().get().problem().isEmpty()
-                ? Optional.of(table.draftProperty().get().course())
-                : Optional.empty();
-    }
-
     private Standing standing() {
         return new Standing(
                 season.basisNow().withKnown(robot.known()),
                 season.setupProperty().get().isPresent(),
-                List.copyOf(season.facts().values()),
+                List.copyOf(season.measurements().facts().values()),
                 robot.constantsProperty().get(),
                 table.problem(),
                 season.courseProperty().get().isPresent()
@@ -132,20 +126,40 @@ public final class Workshop {
                 levels.onRobot(),
                 season.chosenProperty().get(),
                 drive.basis(),
-                drive.laidProperty().get().map(DriveModel.Laid::print).orElseGet(season::tableNow),
+                drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow),
                 List.copyOf(season.runs()),
                 season.club()::venueName);
     }
 
-    private void stands(Map<Station, Freshness> found) {
-        found.forEach((station, freshness) -> stations.get(station).stands(freshness));
+    private void stands(Judgement found) {
+        found.stations().forEach((station, freshness) -> stations.get(station).stands(freshness));
+        runs.count(found.source(), found.pool());
     }
 
-    /** Once a minute: results age, and what could not be saved is tried again. */
+    /** Once a minute: results age. */
     public void minute() {
         judge.judge();
-        if (saving.unsavedProperty().get() > 0) {
-            season.ledger().retry();
+    }
+
+    /** Every few seconds: is the file still there, and can be saved what could not? */
+    public void watchFile() {
+        season.ledger().retry();
+    }
+
+    /** How saving stands. */
+    public ReadOnlyObjectProperty<Saving.State> savingProperty() {
+        return saving.stateProperty();
+    }
+
+    /** Saves the season under another name: a copy, or, when it cannot be saved where it is, to go on there. */
+    public void saveAs(Path target) {
+        if (saving.stateProperty().get().fine()) {
+            season.saveCopy(target, why -> tell(why.map(w -> w + ".").orElse("A copy is saved as " + target + ".")));
+        } else {
+            season.saveElsewhere(
+                    target,
+                    why -> tell(why.map(w -> w + ".")
+                            .orElse("Everything is saved as " + target + ". You go on in that file.")));
         }
     }
 

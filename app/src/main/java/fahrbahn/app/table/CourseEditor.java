@@ -1,16 +1,17 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Ink;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.ground.TableCanvas;
+import fahrbahn.app.ground.TablePainter;
+import fahrbahn.app.ground.TableScale;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Pose;
 import java.util.Arrays;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -20,6 +21,10 @@ import javafx.scene.input.MouseEvent;
  * moves the whole. Arrow keys: up and down along the parts, left and right shorter and longer by 10 mm or 5 degrees.
  */
 final class CourseEditor extends TableCanvas {
+    private static final Pen.Stroke IN_HAND = new Pen.Stroke("ink-advice", 4);
+    private static final Pen.Stroke OFF_TABLE = new Pen.Stroke("ink-stop", 2, 6, 6);
+    private static final Pen.Stroke POSE = new Pen.Stroke("ink-stop", 3);
+    private static final double LEAST_PX = 220;
     private static final double GRASP_PX = 14;
     private static final double LENGTH_STEP_MM = 10;
     private static final double ANGLE_STEP_RAD = Math.toRadians(5);
@@ -29,10 +34,7 @@ final class CourseEditor extends TableCanvas {
     private static final double OFF_MARGIN_MM = 60;
 
     private final TableModel model;
-    private final CoursePainter painter = new CoursePainter(this);
-    private final Ink hand = ink("ink-advice");
-    private final Ink text = ink("ink-line");
-    private final Ink pose = ink("ink-stop");
+    private final TablePainter painter = new TablePainter();
     private Draft shown;
     private Grip grip = Grip.NONE;
     private double[] beyond = new double[4];
@@ -44,13 +46,14 @@ final class CourseEditor extends TableCanvas {
     }
 
     CourseEditor(TableModel model) {
-        super("The course from above. Arrow keys choose a part and change its length");
+        super("The course from above. Arrow keys choose a part and change its length", LEAST_PX);
+        takeKeys();
         this.model = model;
         setId("courseEditor");
         shown = model.draftProperty().get();
         model.draftProperty().addListener(o -> show(model.draftProperty().get()));
         model.chosenProperty().addListener(o -> requestLayout());
-        model.season().setupProperty().addListener(o -> requestLayout());
+        model.setupNowProperty().addListener(o -> requestLayout());
         setOnMousePressed(this::grasp);
         setOnMouseDragged(this::drag);
         setOnMouseReleased(this::drop);
@@ -64,18 +67,18 @@ final class CourseEditor extends TableCanvas {
     }
 
     @Override
-    double tableWidthMm() {
+    protected double tableWidthMm() {
         return shown.widthMm();
     }
 
     @Override
-    double tableHeightMm() {
+    protected double tableHeightMm() {
         return shown.heightMm();
     }
 
     /** While a handle is pulled the picture keeps its scale, or it would run away from the mouse. */
     @Override
-    double[] beyondMm() {
+    protected double[] beyondMm() {
         return beyond;
     }
 
@@ -109,29 +112,31 @@ final class CourseEditor extends TableCanvas {
     }
 
     private double awayPx(MouseEvent e, Pose pose) {
-        return Math.hypot(px(pose.xMm()) - e.getX(), py(pose.yMm()) - e.getY());
+        return Math.hypot(scale().px(pose.xMm()) - e.getX(), scale().py(pose.yMm()) - e.getY());
     }
 
     private void grasp(MouseEvent e) {
         requestFocus();
         grip = gripAt(e);
         if (grip == Grip.NONE) {
-            model.choose(shown.partNear(xMm(e.getX()), yMm(e.getY()), GRASP_PX / scale()));
+            model.choose(shown.partNear(scale().xMm(e.getX()), scale().yMm(e.getY()), GRASP_PX / scale().pxPerMm()));
         }
     }
 
     private void drag(MouseEvent e) {
         Draft before = model.draftProperty().get();
+        double xMm = scale().xMm(e.getX());
+        double yMm = scale().yMm(e.getY());
         try {
             if (grip == Grip.START) {
                 show(before.withStart(new Pose(
-                        Math.rint(xMm(e.getX()) / 10) * 10,
-                        Math.rint(yMm(e.getY()) / 10) * 10,
+                        Math.rint(xMm / 10) * 10,
+                        Math.rint(yMm / 10) * 10,
                         before.start().headingRad())));
             } else if (grip == Grip.END) {
                 int index = model.chosenProperty().get();
                 Part pulled = PartShapes.pulledTo(
-                        before.parts().get(index), before.joints().get(index), xMm(e.getX()), yMm(e.getY()));
+                        before.parts().get(index), before.joints().get(index), xMm, yMm);
                 show(before.withPart(index, pulled));
             }
         } catch (BadValueException tooFar) {
@@ -172,57 +177,45 @@ final class CourseEditor extends TableCanvas {
     }
 
     @Override
-    protected void paint(GraphicsContext g) {
+    protected void paint(Pen pen) {
         fit();
-        double width = model.season().setupOrGuess().line().widthMm();
-        painter.paint(g, shown.widthMm(), shown.heightMm(), Outline.of(shown, Math.max(3, width)));
+        TableScale at = scale();
+        painter.lay(shown, Math.max(3, model.setupNowProperty().get().line().widthMm()));
+        painter.paint(pen, at);
         if (Arrays.stream(beyond).anyMatch(r -> r > 0)) {
-            g.setLineDashes(6, 6);
-            paintWay(g, shown, pose, 2);
-            g.setLineDashes();
+            paintWay(pen, at, shown.path(), OFF_TABLE);
         }
         int chosen = Math.min(model.chosenProperty().get(), shown.parts().size() - 1);
         if (chosen >= 0) {
-            paintInHand(g, chosen);
+            Path one = shown.withStart(shown.joints().get(chosen))
+                    .withParts(shown.parts().subList(chosen, chosen + 1))
+                    .path();
+            paintWay(pen, at, one, IN_HAND);
+            pen.box(IN_HAND.ink(), at.px(one.end().xMm()) - 7, at.py(one.end().yMm()) - 7, 14, 14);
         }
-        paintPose(g, shown.start(), "start");
+        paintPose(pen, at, shown.start(), "start");
         if (!shown.closed() && !shown.parts().isEmpty()) {
-            paintPose(g, shown.path().end(), "end");
+            paintPose(pen, at, shown.path().end(), "end");
         }
     }
 
-    private void paintInHand(GraphicsContext g, int chosen) {
-        Draft one = shown.withParts(shown.parts().subList(chosen, chosen + 1))
-                .withStart(shown.joints().get(chosen));
-        paintWay(g, one, hand, 4);
-        Pose end = endInHand();
-        g.setFill(hand.paint());
-        g.fillRect(px(end.xMm()) - 7, py(end.yMm()) - 7, 14, 14);
-    }
-
-    private void paintWay(GraphicsContext g, Draft draft, Ink ink, double widthPx) {
-        g.setStroke(ink.paint());
-        g.setLineWidth(widthPx);
-        g.beginPath();
-        Path path = draft.path();
+    private static void paintWay(Pen pen, TableScale at, Path path, Pen.Stroke stroke) {
         int steps = (int) Math.max(2, path.lengthMm() / 8);
+        double[] x = new double[steps + 1];
+        double[] y = new double[steps + 1];
         for (int i = 0; i <= steps; i++) {
-            Pose at = path.at(path.lengthMm() * i / steps);
-            g.lineTo(px(at.xMm()), py(at.yMm()));
+            Pose place = path.at(path.lengthMm() * i / steps);
+            x[i] = at.px(place.xMm());
+            y[i] = at.py(place.yMm());
         }
-        g.stroke();
+        pen.line(stroke, x, y);
     }
 
-    private void paintPose(GraphicsContext g, Pose at, String word) {
-        double x = px(at.xMm());
-        double y = py(at.yMm());
-        g.setStroke(pose.paint());
-        g.setLineWidth(3);
-        g.strokeOval(x - 7, y - 7, 14, 14);
-        double dx = 22 * Math.cos(at.headingRad());
-        double dy = -22 * Math.sin(at.headingRad());
-        g.strokeLine(x, y, x + dx, y + dy);
-        g.setFill(text.paint());
-        g.fillText(word, x - 12, y + 26);
+    private static void paintPose(Pen pen, TableScale at, Pose pose, String word) {
+        double x = at.px(pose.xMm());
+        double y = at.py(pose.yMm());
+        pen.ring(POSE, x, y, 7);
+        pen.line(POSE, x, y, x + 22 * Math.cos(pose.headingRad()), y - 22 * Math.sin(pose.headingRad()));
+        pen.text("ink-line", word, x - 12, y + 26);
     }
 }

@@ -165,11 +165,7 @@ final class LayPage {
     }
 
     private NumberField tableField(String id, String words, String term, With with) {
-        NumberField field = new NumberField(
-                id,
-                words,
-                term,
-                v -> model.season().lay(with.apply(model.draftProperty().get(), v)));
+        NumberField field = new NumberField(id, words, term, v -> model.type(draft -> with.apply(draft, v)));
         tableFields.add(field);
         return field;
     }

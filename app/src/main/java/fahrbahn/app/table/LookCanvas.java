@@ -1,32 +1,27 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Ink;
-import fahrbahn.app.kit.Pictures;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.ground.RobotMark;
+import fahrbahn.app.ground.TableCanvas;
+import fahrbahn.app.ground.TablePainter;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
-import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Outline;
 import fahrbahn.core.table.Pose;
 import java.util.Optional;
-import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.image.Image;
 import javafx.scene.input.KeyEvent;
 
 /** The table with the robot on it. */
 final class LookCanvas extends TableCanvas {
     private static final double STEP_MM = 5;
+    private static final double LEAST_PX = 220;
     private static final double TURN_RAD = Math.toRadians(3);
 
     private final LookModel model;
-    private final CoursePainter painter = new CoursePainter(this);
-    private final Ink robot = ink("ink-stop");
-    private final Ink spot = ink("ink-left");
-    private Image image;
-    private Picture imageOf;
+    private final TablePainter painter = new TablePainter();
 
     LookCanvas(LookModel model) {
-        super("The table with the robot on it; drag it, or move it with the arrow keys");
+        super("The table with the robot on it; drag it, or move it with the arrow keys", LEAST_PX);
+        takeKeys();
         this.model = model;
         setId("lookCanvas");
         setOnMousePressed(e -> {
@@ -40,7 +35,7 @@ final class LookCanvas extends TableCanvas {
     /** The point its law looks from goes where the mouse is. */
     private void put(double x, double y) {
         Pose pose = model.poseProperty().get();
-        Pose eye = new Pose(xMm(x), yMm(y), pose.headingRad());
+        Pose eye = new Pose(scale().xMm(x), scale().yMm(y), pose.headingRad());
         model.place(eye.ahead(-model.setup().leadMm()));
     }
 
@@ -64,50 +59,26 @@ final class LookCanvas extends TableCanvas {
     }
 
     @Override
-    double tableWidthMm() {
+    protected double tableWidthMm() {
         return mat().map(MatSheet::widthMm).orElse(model.draft().widthMm());
     }
 
     @Override
-    double tableHeightMm() {
+    protected double tableHeightMm() {
         return mat().map(MatSheet::heightMm).orElse(model.draft().heightMm());
     }
 
     @Override
-    protected void paint(GraphicsContext g) {
-        if (mat().isPresent()) {
-            Optional<Picture> picture = model.mat().pictureProperty().get();
-            if (picture.isPresent() && imageOf != picture.get()) {
-                imageOf = picture.get();
-                image = Pictures.image(imageOf);
-            }
-            if (picture.isPresent()) {
-                g.drawImage(image, px(0), py(tableHeightMm()), scale() * tableWidthMm(), scale() * tableHeightMm());
-            }
-        } else {
-            double width = model.setup().line().widthMm();
-            painter.paint(g, tableWidthMm(), tableHeightMm(), Outline.of(model.draft(), width));
-        }
-        paintRobot(g, model.poseProperty().get(), model.setup());
+    protected Optional<Picture> print() {
+        return mat().flatMap(sheet -> model.mat().pictureProperty().get());
     }
 
-    private void paintRobot(GraphicsContext g, Pose pose, Setup setup) {
-        double track = setup.robot().drive().trackWidthMm() * scale();
-        double lead = setup.leadMm() * scale();
-        g.save();
-        g.translate(px(pose.xMm()), py(pose.yMm()));
-        g.rotate(-Math.toDegrees(pose.headingRad()));
-        g.setStroke(robot.paint());
-        g.setLineWidth(3);
-        g.strokeRoundRect(-0.35 * track, -track / 2, 0.35 * track + Math.max(lead, 0.3 * track), track, 10, 10);
-        g.strokeLine(0, -track / 2, 0, track / 2);
-        g.setFill(spot.paint());
-        for (Sensor sensor : setup.robot().sensors()) {
-            double radius = Math.max(3, 2 * sensor.spotSigmaMm() * scale());
-            double x = sensor.forwardMm() * scale();
-            double y = -sensor.leftMm() * scale();
-            g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+    @Override
+    protected void paint(Pen pen) {
+        if (mat().isEmpty()) {
+            painter.lay(model.draft(), model.setup().line().widthMm());
+            painter.paint(pen, scale());
         }
-        g.restore();
+        RobotMark.draw(pen, scale(), model.poseProperty().get(), model.setup());
     }
 }

@@ -1,19 +1,23 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Ink;
-import fahrbahn.app.kit.Pictures;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.ground.TableCanvas;
+import fahrbahn.app.ground.TableScale;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.Traced;
-import fahrbahn.core.table.Pose;
 import java.util.Optional;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.image.Image;
 import javafx.scene.input.KeyEvent;
 
 /** The picture of a mat with its followed line. */
 final class MatCanvas extends TableCanvas {
+    private static final Pen.Stroke TRAIL = new Pen.Stroke("ink-advice", 3);
+    private static final Pen.Stroke TIGHTEST = new Pen.Stroke("ink-stop", 3);
+    private static final Pen.Stroke EMPTY = new Pen.Stroke("ink-text", 1, 8, 8);
+    private static final Pen.Stroke CROSS_RIM = new Pen.Stroke("ink-cross-rim", 4);
+    private static final Pen.Stroke CROSS_HAIR = new Pen.Stroke("ink-cross", 1.6);
+    private static final double LEAST_PX = 220;
     private static final double CROSS = 18;
     private static final double CROSS_GAP = 5;
 
@@ -21,16 +25,9 @@ final class MatCanvas extends TableCanvas {
     private static final double FAR = 20;
 
     private final MatModel model;
-    private final Ink trail = ink("ink-advice");
-    private final Ink mark = ink("ink-stop");
-    private final Ink text = ink("ink-text");
-    private final Ink cross = ink("ink-cross");
-    private final Ink rim = ink("ink-cross-rim");
     private final Pointed pointed;
     private double crossXMm = 1200;
     private double crossYMm = 600;
-    private Picture shown;
-    private Image image;
 
     /** Where on the mat was clicked, mm. */
     interface Pointed {
@@ -39,69 +36,62 @@ final class MatCanvas extends TableCanvas {
 
     MatCanvas(MatModel model, Pointed pointed) {
         super(
-                "The picture of the mat; click, or move the cross-hair by arrows and press Enter, to point at line, ground and beginning");
+                "The picture of the mat; click, or move the cross-hair by arrows and press Enter, to point at line, ground and beginning",
+                LEAST_PX);
+        takeKeys();
         this.model = model;
         setId("matCanvas");
         setCursor(Cursor.CROSSHAIR);
         this.pointed = pointed;
-        setFocusTraversable(true);
         focusedProperty().addListener(o -> requestLayout());
         setOnKeyPressed(this::key);
         setOnMouseClicked(e -> {
             requestFocus();
-            moveCross(xMm(e.getX()), yMm(e.getY()));
+            moveCross(scale().xMm(e.getX()), scale().yMm(e.getY()));
             pointHere();
         });
     }
 
     @Override
-    double tableWidthMm() {
+    protected double tableWidthMm() {
         return model.sheetProperty().get().map(MatSheet::widthMm).orElse(2400.0);
     }
 
     @Override
-    double tableHeightMm() {
+    protected double tableHeightMm() {
         return model.sheetProperty().get().map(MatSheet::heightMm).orElse(1200.0);
     }
 
     @Override
-    protected void paint(GraphicsContext g) {
-        Optional<MatSheet> mat = model.sheetProperty().get();
-        if (mat.isEmpty()) {
-            g.setStroke(text.paint());
-            g.setLineDashes(8, 8);
-            g.strokeRect(px(0), py(tableHeightMm()), scale() * tableWidthMm(), scale() * tableHeightMm());
-            g.setLineDashes();
-            return;
-        }
-        Optional<Picture> picture = model.pictureProperty().get();
-        if (picture.isPresent() && shown != picture.get()) {
-            shown = picture.get();
-            image = Pictures.image(shown);
-        }
-        if (picture.isPresent()) {
-            g.drawImage(image, px(0), py(tableHeightMm()), scale() * tableWidthMm(), scale() * tableHeightMm());
-        }
-        mat.get().traced().ifPresent(line -> paint(g, line));
-        paintCross(g);
+    protected Optional<Picture> print() {
+        return model.sheetProperty()
+                .get()
+                .flatMap(sheet -> model.pictureProperty().get());
     }
 
-    /** A cross-hair that arrows move, dark on light on dark so that it shows on any picture. */
-    private void paintCross(GraphicsContext g) {
-        double x = px(crossXMm);
-        double y = py(crossYMm);
-        if (!isFocused()) {
+    @Override
+    protected void paint(Pen pen) {
+        TableScale at = scale();
+        Optional<MatSheet> mat = model.sheetProperty().get();
+        if (mat.isEmpty()) {
+            double wide = at.pxPerMm() * tableWidthMm();
+            pen.frame(EMPTY, at.px(0), at.py(tableHeightMm()), wide, at.pxPerMm() * tableHeightMm());
             return;
         }
-        for (int pass = 0; pass < 2; pass++) {
-            g.setStroke(pass == 0 ? rim.paint() : cross.paint());
-            g.setLineWidth(pass == 0 ? 4 : 1.6);
-            g.strokeLine(x - CROSS, y, x - CROSS_GAP, y);
-            g.strokeLine(x + CROSS_GAP, y, x + CROSS, y);
-            g.strokeLine(x, y - CROSS, x, y - CROSS_GAP);
-            g.strokeLine(x, y + CROSS_GAP, x, y + CROSS);
-            g.strokeOval(x - CROSS_GAP, y - CROSS_GAP, 2 * CROSS_GAP, 2 * CROSS_GAP);
+        mat.get().traced().ifPresent(line -> paint(pen, at, line));
+        if (isFocused()) {
+            paintCross(pen, CROSS_RIM, at.px(crossXMm), at.py(crossYMm));
+            paintCross(pen, CROSS_HAIR, at.px(crossXMm), at.py(crossYMm));
         }
+    }
+
+    /** A cross-hair that arrows move, light on dark so that it shows on any picture. */
+    private static void paintCross(Pen pen, Pen.Stroke stroke, double x, double y) {
+        pen.line(stroke, x - CROSS, y, x - CROSS_GAP, y);
+        pen.line(stroke, x + CROSS_GAP, y, x + CROSS, y);
+        pen.line(stroke, x, y - CROSS, x, y - CROSS_GAP);
+        pen.line(stroke, x, y + CROSS_GAP, x, y + CROSS);
+        pen.ring(stroke, x, y, CROSS_GAP);
     }
 
     /** Moves the cross-hair a pixel of the mat, with Shift twenty; with Ctrl out of the way of undo. */
@@ -133,23 +123,16 @@ final class MatCanvas extends TableCanvas {
         pointed.at(crossXMm, crossYMm);
     }
 
-    private void paint(GraphicsContext g, Traced line) {
-        g.setStroke(trail.paint());
-        g.setLineWidth(3);
-        g.beginPath();
-        for (Pose point : line.points()) {
-            g.lineTo(px(point.xMm()), py(point.yMm()));
-        }
-        g.stroke();
-        Pose start = line.points().get(0);
-        g.strokeOval(px(start.xMm()) - 7, py(start.yMm()) - 7, 14, 14);
+    private static void paint(Pen pen, TableScale at, Traced line) {
+        double[] x = line.points().stream().mapToDouble(p -> at.px(p.xMm())).toArray();
+        double[] y = line.points().stream().mapToDouble(p -> at.py(p.yMm())).toArray();
+        pen.line(TRAIL, x, y);
+        pen.ring(TRAIL, x[0], y[0], 7);
         if (line.tightestAt() != null) {
-            double x = px(line.tightestAt().xMm());
-            double y = py(line.tightestAt().yMm());
-            g.setStroke(mark.paint());
-            g.strokeOval(x - 10, y - 10, 20, 20);
-            g.setFill(mark.paint());
-            g.fillText("tightest", x + 12, y + 24);
+            double tightX = at.px(line.tightestAt().xMm());
+            double tightY = at.py(line.tightestAt().yMm());
+            pen.ring(TIGHTEST, tightX, tightY, 10);
+            pen.text("ink-stop", "tightest", tightX + 12, tightY + 24);
         }
     }
 }

@@ -88,7 +88,7 @@ public final class MatModel {
         String name = file.getFileName().toString().replaceFirst("\\.[^.]*$", "");
         importErrand.run(
                 job -> {
-                    PictureFile read = PictureFile.read(file);
+                    PictureFile read = PictureFile.read(file, job);
                     return new Import(PicturePack.of(read.picture()), read.widthMm());
                 },
                 read -> show(name.isBlank() ? "Mat" : name, read));
@@ -99,6 +99,7 @@ public final class MatModel {
         pictureId = read.pack().id();
         picture.set(Optional.of(pixels));
         season.club()
+                .additions()
                 .addMat(
                         new MatSheet(
                                 name,

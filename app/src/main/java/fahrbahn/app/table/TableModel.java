@@ -4,8 +4,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
-import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
@@ -15,6 +13,8 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.LaidCourse;
 import fahrbahn.core.table.Part;
 import fahrbahn.store.CourseJson;
 import fahrbahn.store.CourseSvg;
@@ -32,7 +32,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The course on the table while it is laid: its parts, the one in hand, and what it amounts to. */
 public final class TableModel extends StationModel {
-    private final Season season;
     private final Errand<String> saveErrand;
     private final Errand<Draft> openErrand;
     private final Consumer<String> told;
@@ -40,9 +39,10 @@ public final class TableModel extends StationModel {
     private final LookModel look;
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper(-1);
     private final ReadOnlyObjectWrapper<Draft> draft = new ReadOnlyObjectWrapper<>();
+    private LaidCourse laid;
 
     public TableModel(Season season, Errands errands) {
-        this.season = season;
+        super(season);
         this.told = errands.tell();
         this.saveErrand = errands.errand("Saving the course");
         this.openErrand = errands.errand("Opening the course");
@@ -53,10 +53,6 @@ public final class TableModel extends StationModel {
         season.handProperty().addListener(o -> update());
         update();
         this.look = new LookModel(season, draftProperty(), mat, errands);
-    }
-
-    public Season season() {
-        return season;
     }
 
     public MatModel mat() {
@@ -83,7 +79,7 @@ public final class TableModel extends StationModel {
     }
 
     public CourseFigures figures() {
-        return CourseFigures.of(draft.get());
+        return laid.figures();
     }
 
     /** Takes a part in hand. @param index -1 for none */
@@ -117,7 +113,7 @@ public final class TableModel extends StationModel {
 
     /** A table of its own with another course, in hand. */
     public void begin(Draft other) {
-        season.club().addTable(other);
+        season.club().additions().addTable(other);
         choose(other.parts().size() - 1);
     }
 
@@ -137,15 +133,20 @@ public final class TableModel extends StationModel {
         }
     }
 
+    /** Changes the draft; what it refuses passes through, to the field it was typed into. */
+    public void type(UnaryOperator<Draft> change) {
+        Draft changed = change.apply(draft.get());
+        if (season.matProperty().get().isPresent()) {
+            begin(changed.withName("My course")); // a mat has its line printed: what is laid is another table
+        } else {
+            season.lay(changed);
+        }
+    }
+
     /** Changes the draft; what it refuses is told. @return false when refused */
     public boolean change(UnaryOperator<Draft> change) {
         try {
-            Draft changed = change.apply(draft.get());
-            if (season.matProperty().get().isPresent()) {
-                begin(changed.withName("My course")); // a mat has its line printed: what is laid is another table
-            } else {
-                season.lay(changed);
-            }
+            type(change);
             return true;
         } catch (BadValueException refused) {
             told.accept(refused.getMessage() + ".");
@@ -195,15 +196,23 @@ public final class TableModel extends StationModel {
     }
 
     private void update() {
-        draft.set(season.matProperty()
+        laid = season.matProperty()
                 .get()
-                .map(sheet -> Draft.of(DemoCourses.workshopLoop())
+                .map(sheet -> new LaidCourse(Draft.of(DemoCourses.workshopLoop())
                         .withTable(sheet.widthMm(), sheet.heightMm())
                         .withParts(List.of())
-                        .withClosed(false))
-                .orElseGet(season::courseOrLoop));
+                        .withClosed(false)))
+                .orElseGet(season::laidCourse);
+        draft.set(laid.draft());
         choose(chosen.get());
         judge();
+    }
+
+    /** What the twin can ride of the table in hand; empty while it is not ready. */
+    public Optional<Ground> ground() {
+        return season.matProperty().get().isPresent()
+                ? mat.ground().map(g -> g)
+                : laid.course().map(course -> course);
     }
 
     /** What keeps the table in hand from being ready, in words; empty when it is. */
@@ -214,7 +223,7 @@ public final class TableModel extends StationModel {
         }
         CourseFigures f = figures();
         boolean straight = Double.isInfinite(f.tightestRadiusMm()) && f.corners() == 0;
-        return draft.get().problem().isPresent() ? "not finished" : straight ? "one straight, without a bend" : "";
+        return laid.problem().isPresent() ? "not finished" : straight ? "one straight, without a bend" : "";
     }
 
     /** Tightest bend of the table in hand, mm; infinite without one. */
@@ -231,28 +240,6 @@ public final class TableModel extends StationModel {
             say(MatWords.verdict(sheet.get(), season.setupOrGuess().line().widthMm()));
             return;
         }
-        CourseFigures f = figures();
-        Draft on = draft.get();
-        Optional<String> problem = on.problem();
-        if (on.parts().isEmpty()) {
-            say(Verdict.open("An empty table of " + Words.number(on.widthMm()) + " x " + Words.number(on.heightMm())
-                    + " mm. Press S to lay a straight, B a bend, or begin with one of the courses."));
-            return;
-        }
-        String amounts = on.name() + ": " + Words.number(f.lengthMm() / 1000) + " m long, "
-                + Words.number(f.tapeMm() / 1000) + " m of tape, "
-                + (Double.isInfinite(f.tightestRadiusMm())
-                        ? "no bend"
-                        : "tightest bend " + Words.millimetres(f.tightestRadiusMm()))
-                + (f.gaps() == 0
-                        ? ""
-                        : ", " + Words.count(f.gaps(), "gap", "gaps") + " of up to "
-                                + Words.millimetres(f.longestGapMm()))
-                + (f.corners() == 0 ? "" : ", " + Words.count(f.corners(), "corner", "corners")) + ".";
-        if (problem.isPresent()) {
-            say(Verdict.care(amounts + " " + problem.get() + "."));
-        } else {
-            say(Verdict.good(amounts + " Go on to Measure."));
-        }
+        say(TableWords.verdict(laid));
     }
 }

@@ -11,8 +11,10 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** An hour of sixteen sensors at a thousand readings a second, over a real socket, at least fifty times as fast as a robot would. */
+@Isolated
 class EnduranceTest {
     private static final long HOUR_OF_LINES = 3_600_000;
     private static final double MOST_S = 3600 / 50.0;
@@ -30,7 +32,7 @@ class EnduranceTest {
         long startNs = System.nanoTime();
         AtomicLong sent = new AtomicLong();
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            live.connectTo("127.0.0.1", server.getLocalPort());
+            live.connectTo("127.0.0.1:" + server.getLocalPort());
             try (Socket socket = server.accept()) {
                 Thread robot = new Thread(() -> {
                     try {

@@ -49,7 +49,7 @@ class LiveModelTest {
     @Test
     void silenceIsToldAndEndsWithTheNextReading() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            live.connectTo("127.0.0.1", server.getLocalPort());
+            live.connectTo("127.0.0.1:" + server.getLocalPort());
             assertThat(status().phase()).isEqualTo(Phase.WAITING);
             try (Socket robot = server.accept()) {
                 say(robot, "left,right\n1,2\n");
@@ -69,7 +69,7 @@ class LiveModelTest {
     @Test
     void garbageAloneIsCountedWhileItWaits() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            live.connectTo("127.0.0.1", server.getLocalPort());
+            live.connectTo("127.0.0.1:" + server.getLocalPort());
             try (Socket robot = server.accept()) {
                 say(robot, "%$&,1\n\"\"\"\n1;;\n");
                 until("counted", () -> status().brokenLines() > 0);
@@ -82,7 +82,7 @@ class LiveModelTest {
     @Test
     void aSlowReaderLosesTheNewestAndKnowsHowMany() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            live.connectTo("127.0.0.1", server.getLocalPort());
+            live.connectTo("127.0.0.1:" + server.getLocalPort());
             try (Socket robot = server.accept()) {
                 long lines = Flood.write(robot.getOutputStream(), 16, 120_000, 0);
                 until("all accounted for", () -> status().readings() + status().dropped() == lines);
@@ -97,7 +97,7 @@ class LiveModelTest {
     @Test
     void columnsMayChangeInTheMiddle() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            live.connectTo("127.0.0.1", server.getLocalPort());
+            live.connectTo("127.0.0.1:" + server.getLocalPort());
             try (Socket robot = server.accept()) {
                 say(robot, "left,right\n1,2\n");
                 until("two", () -> live.sensors().size() == 2);
@@ -106,6 +106,74 @@ class LiveModelTest {
                 assertThat(live.columns()).containsExactly("left", "middle", "right");
                 assertThat(live.trace().size()).isEqualTo(1);
             }
+        }
+    }
+
+    @Test
+    void whatIsShownWhileItIsSilentIsOldAndSaysSinceWhen() throws Exception {
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            live.connectTo(" 127.0.0.1:" + server.getLocalPort() + " ");
+            try (Socket robot = server.accept()) {
+                say(robot, "left,right\n1,2\n");
+                until("live", () -> status().phase() == Phase.LIVE);
+                assertThat(status().old()).isFalse();
+                assertThat(status().quietS()).isZero();
+                nowNs += 7_400_000_000L;
+                until("silent", () -> status().phase() == Phase.SILENT);
+                assertThat(status().old()).isTrue();
+                assertThat(status().quietS()).isEqualTo(7);
+                assertThat(live.latestProperty().get())
+                        .as("still there, to be dimmed")
+                        .containsExactly(1, 2);
+            }
+            until("away", () -> status().phase() == Phase.AWAY);
+            assertThat(status().old()).isTrue();
+        }
+    }
+
+    /** A clock that runs while readings are taken in: what does not fit into a frame waits for the next. */
+    @Test
+    void aFrameTakesInWhatFitsAndLeavesTheRest() throws Exception {
+        long[] ticking = {0};
+        LiveModel slow = new LiveModel(() -> ticking[0] += 1_000_000, told::add); // each look at it takes a millisecond
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            slow.connectTo("127.0.0.1:" + server.getLocalPort());
+            try (Socket robot = server.accept()) {
+                StringBuilder lines = new StringBuilder("left,right\n");
+                for (int i = 0; i < 100; i++) {
+                    lines.append(i).append(",1\n");
+                }
+                say(robot, lines.toString());
+                int frames = 0;
+                int most = 0;
+                long end = System.nanoTime() + PATIENCE_NS;
+                while (slow.statusProperty().get().readings() < 100) {
+                    assertThat(System.nanoTime()).isLessThan(end);
+                    long before = slow.statusProperty().get().readings();
+                    slow.drain();
+                    int taken = (int) (slow.statusProperty().get().readings() - before);
+                    most = Math.max(most, taken);
+                    frames += taken > 0 ? 1 : 0;
+                }
+                assertThat(most).as("in one frame of eight milliseconds").isBetween(1, 9);
+                assertThat(frames).isGreaterThan(10);
+                assertThat(slow.latestProperty().get()[0])
+                        .as("in order, to the last")
+                        .isEqualTo(99);
+            }
+        } finally {
+            slow.disconnect();
+        }
+    }
+
+    @Test
+    void anAddressThatIsNoneIsToldAsItWasTyped() {
+        for (String typed :
+                List.of("", "robot", "robot:", ":5801", "robot:0", "robot:65536", "robot:58x", "robot:-1")) {
+            told.clear();
+            live.connectTo(typed);
+            assertThat(told).singleElement().asString().contains("'" + typed + "'", "like 127.0.0.1:5801");
+            assertThat(status().phase()).isEqualTo(Phase.NONE);
         }
     }
 }

@@ -25,7 +25,8 @@ class FindingWordsTest {
             new Finding.Swapped("left", "right"),
             new Finding.SurfacesSwapped("left"),
             new Finding.Disagree("left", "right", "carpet", 18.2),
-            new Finding.AirLooksLike("left", "dark", 1.2));
+            new Finding.AirLooksLike("left", "dark", 1.2),
+            new Finding.Unsettled("left", 3, 4, 2.13));
 
     @Test
     void everyFindingHasWordsWithItsNumbers() {
@@ -35,6 +36,15 @@ class FindingWordsTest {
         assertThat(EACH.stream().map(FindingWords::of).collect(Collectors.toSet()))
                 .hasSameSizeAs(Set.copyOf(EACH))
                 .allSatisfy(words -> assertThat(words).contains("left").endsWith("."));
+    }
+
+    @Test
+    void noDriftIsMoreThanTheContrast() {
+        assertThat(FindingWords.of(EACH.get(2))).contains("61 (55 to 70), 12 % of its contrast");
+        assertThat(FindingWords.of(new Finding.Drift("left", 17_000, 16_000, 18_000, 1)))
+                .isEqualTo(
+                        "Sensor left drifts by its whole contrast or more in ten minutes: it moved, or the light did. Hold it"
+                                + " still, then capture again.");
     }
 
     @Test

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.club.RobotKind;
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Sort;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Knowledge;
@@ -74,7 +74,8 @@ class ClubModelTest {
     void aCopyBringsItsMeasurementsOrNone() {
         club.addRobot(RobotKind.PAIR, "Wren");
         shop.season()
-                .useFacts(
+                .measurements()
+                .use(
                         List.of(new Fact(
                                 Constant.LAG,
                                 new Measured(0.06, 0.001, 4),
@@ -84,11 +85,11 @@ class ClubModelTest {
         shop.season().addCaptures(List.of(Shop.capture("dark", Shop.MORNING, 200, 200, shop)));
         club.copy(true);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2");
-        assertThat(shop.season().facts()).containsKey(Constant.LAG);
+        assertThat(shop.season().measurements().facts()).containsKey(Constant.LAG);
         assertThat(shop.season().captures()).hasSize(1);
         club.copy(false);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2 2");
-        assertThat(shop.season().facts()).isEmpty();
+        assertThat(shop.season().measurements().facts()).isEmpty();
         assertThat(shop.season().captures()).isEmpty();
         assertThat(shop.robot().constantsProperty().get())
                 .as("measured on another robot is a guess on this one")

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.InMemory;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.knowledge.Constant;
@@ -32,7 +33,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Every kind of change against every station: the table of docs/freshness.md, walked. */
 class FreshnessMatrixTest {
-    @TempDir
+    @TempDir(factory = InMemory.class)
     private Path folder;
 
     private final Shop.MovableClock clock = new Shop.MovableClock();
@@ -69,7 +70,7 @@ class FreshnessMatrixTest {
         BASE_COMMAND("FFFFSSS", setup(s -> s.withLaw(s.law().withBaseCommand(30)))),
         GAINS("FFFFFSS", s -> s.gains().choose(0.25, 0, 0.9)),
         TABLE_CHANGED("FMFFFSS", s -> s.table().reshape(new Part.Straight(1300))),
-        OTHER_TABLE("FFFFFMS", s -> s.season().club().addTable(Draft.of(DemoCourses.sprint()))),
+        OTHER_TABLE("FFFFFMS", s -> s.season().club().additions().addTable(Draft.of(DemoCourses.sprint()))),
         CAPTURED_ANEW_ALIKE("FFFFFFF", s -> recapture(s, 0)),
         CAPTURED_ANEW_OTHERWISE("FFFSFFF", s -> recapture(s, 60)),
         AGE("FFSSFFF", Shop.MORNING.plus(Duration.ofHours(13))),
@@ -99,7 +100,8 @@ class FreshnessMatrixTest {
 
     private static void measure(Workshop shop, Constant constant, double value) {
         shop.season()
-                .useFacts(
+                .measurements()
+                .use(
                         List.of(new Fact(
                                 constant,
                                 new Measured(value, 0.002 * value, 5),
@@ -133,13 +135,13 @@ class FreshnessMatrixTest {
                     List.of(),
                     shop.season().basisNow()));
         }
-        shop.season().useFacts(facts, s -> s);
+        shop.season().measurements().use(facts, s -> s);
         shop.season()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 200, 200, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 700, 700, shop)));
         shop.levels().useOnRobot();
-        shop.season().club().addTable(Draft.of(DemoCourses.workshopLoop()));
+        shop.season().club().additions().addTable(Draft.of(DemoCourses.workshopLoop()));
         shop.table().choose(0);
         shop.gains().choose(0.3, 0, 0.9);
         shop.drive().run();

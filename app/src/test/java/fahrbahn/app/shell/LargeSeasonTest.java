@@ -27,8 +27,10 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Years of work in one season. Prints the figures of docs/performance.md. */
+@Isolated
 @Timeout(120)
 class LargeSeasonTest {
     private static final int RUNS = 10_000;
@@ -92,8 +94,8 @@ class LargeSeasonTest {
     }
 
     /**
-     * Until every station shows, of the best of five, for the first ones load classes. What stations work out in the background, the
-     * judgement of all captures above all, is asked for and not waited for, as in the window.
+     * Until every station shows and everything has been judged, what the window does in the background included. Of the best of five,
+     * for the first ones load classes.
      */
     private double openingMs(Path file) throws Exception {
         double best = Double.POSITIVE_INFINITY;
@@ -109,7 +111,7 @@ class LargeSeasonTest {
     private Workshop opened(Path file) throws Exception {
         return new Workshop(
                 OpenSeason.read(SeasonFile.open(file, clock), Runnable::run, Runnable::run),
-                later -> {},
+                Runnable::run,
                 Runnable::run,
                 clock);
     }

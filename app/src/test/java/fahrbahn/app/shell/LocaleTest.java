@@ -13,10 +13,12 @@ import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Where commas are points and small i has no capital I, every word and every document is the same. */
+@Isolated
 class LocaleTest {
     @TempDir
     private Path folder;
@@ -47,7 +49,7 @@ class LocaleTest {
                         Shop.capture(Capture.DARK, clock.now, 201.5, 230.25, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 712.5, 690.25, shop)));
         shop.levels().useOnRobot();
-        shop.season().club().addTable(Draft.of(DemoCourses.rescue()));
+        shop.season().club().additions().addTable(Draft.of(DemoCourses.rescue()));
         shop.gains().choose(0.315, 0, 0.8125);
         shop.table().add(new Part.Straight(4321.5));
         words.add(shop.table().verdictProperty().get().sentence());

@@ -2,7 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.season.Club.Sort;
+import fahrbahn.app.season.Sort;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.trials.Run;
@@ -44,9 +44,10 @@ class OlderSeasonTest {
         assertThat(shop.season().runs().get(0).note()).isEqualTo("first try, soft");
         assertThat(shop.season().runs().get(3).setting().setup())
                 .isEqualTo(shop.season().setupOrGuess());
-        assertThat(shop.season().facts()).containsOnlyKeys(Constant.LOOP_TIME);
-        assertThat(shop.season().facts().get(Constant.LOOP_TIME).entries()).hasSize(2);
-        assertThat(shop.season().entries()).containsOnlyKeys("ROLL", "LOOPS");
+        assertThat(shop.season().measurements().facts()).containsOnlyKeys(Constant.LOOP_TIME);
+        assertThat(shop.season().measurements().facts().get(Constant.LOOP_TIME).entries())
+                .hasSize(2);
+        assertThat(shop.season().measurements().entries()).containsOnlyKeys("ROLL", "LOOPS");
         assertThat(shop.season().conditionsProperty().get().batteryV()).isEqualTo(7.9);
         assertThat(shop.season().club().inHand(Sort.VENUE).name()).isEqualTo("Old boathouse");
         assertThat(shop.season().club().inHand(Sort.TABLE).name()).isEqualTo("Workshop loop");

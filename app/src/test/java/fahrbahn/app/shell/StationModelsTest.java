@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.app.robot.BenchCard;
 import fahrbahn.app.robot.RobotInsight;
 import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.table.TableModel;
@@ -20,12 +19,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
-import fahrbahn.store.SeasonFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
@@ -39,14 +34,11 @@ class StationModelsTest {
     @TempDir
     private Path folder;
 
-    private final Clock clock = Clock.fixed(Instant.parse("2026-05-04T09:00:00Z"), ZoneOffset.UTC);
     private Workshop shop;
 
     @BeforeEach
     void open() throws Exception {
-        SeasonFile file = SeasonFile.openOrCreate(folder.resolve("s.fahrbahn"), clock);
-        OpenSeason open = OpenSeason.read(file, Runnable::run, Runnable::run);
-        shop = new Workshop(open, Runnable::run, Runnable::run, clock);
+        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
     }
 
     @AfterEach
@@ -93,7 +85,7 @@ class StationModelsTest {
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.MEASURED);
         assertThat(shop.robot().bench().entries(BenchCard.LOOPS)).hasSize(2);
         AtomicReference<List<?>> history = new AtomicReference<>();
-        shop.season().factHistory(Constant.LOOP_TIME, history::set);
+        shop.season().measurements().history(Constant.LOOP_TIME, history::set);
         assertThat(history.get()).hasSize(1);
         shop.season().undo();
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.GUESS);

@@ -11,11 +11,7 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.store.SeasonFile;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -27,32 +23,12 @@ class WorkshopTest {
     @TempDir
     private Path folder;
 
-    private final MovableClock clock = new MovableClock();
+    private final Shop.MovableClock clock = new Shop.MovableClock();
     private Workshop shop;
-
-    private static final class MovableClock extends Clock {
-        private Instant now = Instant.parse("2026-05-04T09:00:00Z");
-
-        @Override
-        public ZoneId getZone() {
-            return ZoneOffset.UTC;
-        }
-
-        @Override
-        public Clock withZone(ZoneId zone) {
-            return this;
-        }
-
-        @Override
-        public Instant instant() {
-            return now;
-        }
-    }
 
     @BeforeEach
     void open() throws Exception {
-        SeasonFile file = SeasonFile.create(folder.resolve("s.fahrbahn"), clock);
-        shop = new Workshop(OpenSeason.read(file, Runnable::run, Runnable::run), Runnable::run, Runnable::run, clock);
+        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
     }
 
     private Capture capture(String surface, double... pattern) {

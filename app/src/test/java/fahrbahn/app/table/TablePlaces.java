@@ -1,5 +1,6 @@
 package fahrbahn.app.table;
 
+import fahrbahn.app.ground.TableCanvas;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 
@@ -12,6 +13,6 @@ public final class TablePlaces {
     }
 
     public Point2D onScreen(double xMm, double yMm) {
-        return canvas.localToScreen(canvas.px(xMm), canvas.py(yMm));
+        return canvas.localToScreen(canvas.scale().px(xMm), canvas.scale().py(yMm));
     }
 }

@@ -16,15 +16,31 @@ public final class Check {
         return require(value >= 0 && value < Double.POSITIVE_INFINITY, field, value, "0 or more");
     }
 
+    /** @param most what physics leaves possible; belongs to the range */
+    public static double positive(String field, double value, double most) {
+        return require(value > 0 && value <= most, field, value, "above 0, at most " + Text.number(most));
+    }
+
+    /** @param most what physics leaves possible; belongs to the range */
+    public static double notNegative(String field, double value, double most) {
+        return between(field, value, 0, most);
+    }
+
+    /** To both sides of zero. */
+    public static double within(String field, double value, double most) {
+        return between(field, value, -most, most);
+    }
+
     /** Both ends belong to the range. */
     public static double between(String field, double value, double low, double high) {
-        return require(value >= low && value <= high, field, value, "from " + low + " to " + high);
+        return require(
+                value >= low && value <= high, field, value, "from " + Text.number(low) + " to " + Text.number(high));
     }
 
     /** @param rule reads after "must be" */
     public static double require(boolean holds, String field, double value, String rule) {
         if (!holds) {
-            throw new BadValueException(field, value, rule);
+            throw new BadValueException(field, Text.number(value), rule);
         }
         return value;
     }

@@ -23,6 +23,8 @@ public record CsvRows(CSVParser parser, char separator) implements AutoCloseable
 
     private static final Pattern DECIMAL_COMMA = Pattern.compile("[+-]?\\d*,\\d+([eE][+-]?\\d+)?");
 
+    private static final Pattern COMMA_BESIDE_NO_DIGIT = Pattern.compile("(?<!\\d),|,(?!\\d)");
+
     private static final int BYTE_ORDER_MARK = 0xFEFF;
 
     /** Room for a long header line when the separator is looked for. */
@@ -56,8 +58,18 @@ public record CsvRows(CSVParser parser, char separator) implements AutoCloseable
         }
     }
 
-    /** The separator a header line uses: whichever of tab, semicolon and comma it has most of. */
+    /**
+     * The separator a line uses: a tab or a semicolon where every comma stands between digits, for then it is a decimal comma; else
+     * whichever of tab, semicolon and comma it has most of.
+     */
     public static char separatorOf(String headerLine) {
+        if (!COMMA_BESIDE_NO_DIGIT.matcher(headerLine).find()) {
+            for (char candidate : new char[] {'\t', ';'}) {
+                if (headerLine.indexOf(candidate) >= 0) {
+                    return candidate;
+                }
+            }
+        }
         char best = ',';
         long most = 0;
         for (char candidate : new char[] {',', ';', '\t'}) {

@@ -18,8 +18,11 @@ public final class CaptureQuality {
 
     private static final int BURST_LEAST = 3;
 
-    /** Both sides of an interval that is missed once in 500 sound captures: false alarms cost trust. */
-    private static final double SURE = 3.09;
+    /** An interval that is missed once in 500 sound captures: false alarms cost trust. */
+    private static final double SURE = 0.998;
+
+    /** Shorter captures cannot tell a lamp that warms up from a hand that settles. */
+    private static final double DRIFT_LEAST_S = 5;
 
     private static final double TEN_MINUTES_S = 600;
     private static final double DRIFT_SHARE = 0.1;
@@ -36,6 +39,7 @@ public final class CaptureQuality {
      * @param timesS from the first reading; used when {@code timed}
      * @param values finite, at least two
      * @param stats of these values
+     * @param step smallest change the sensor can report
      * @param contrast from dark to light as far as known; NaN when not
      * @param everLeast least value the sensor ever showed, on any surface
      * @param everMost largest value it ever showed
@@ -46,6 +50,7 @@ public final class CaptureQuality {
             boolean timed,
             double[] values,
             SurfaceStats stats,
+            double step,
             double contrast,
             double everLeast,
             double everMost) {
@@ -56,7 +61,7 @@ public final class CaptureQuality {
         if (Arrays.stream(values).allMatch(v -> v == values[0])) {
             found.add(new Finding.Unmoved(sensor, values[0]));
         } else if (timed && values.length >= FEW && contrast > 0) {
-            addDrift(found, sensor, timesS, values, contrast);
+            addDrift(found, sensor, timesS, values, stats, step, contrast);
         }
         return List.copyOf(found);
     }
@@ -113,19 +118,27 @@ public final class CaptureQuality {
     }
 
     private static void addDrift(
-            List<Finding> found, String sensor, double[] timesS, double[] values, double contrast) {
-        if (!(timesS[timesS.length - 1] > 0)) {
+            List<Finding> found,
+            String sensor,
+            double[] timesS,
+            double[] values,
+            SurfaceStats stats,
+            double step,
+            double contrast) {
+        if (timesS[timesS.length - 1] < DRIFT_LEAST_S
+                || values.length - stats.leftOut().size() < FEW) {
             return;
         }
-        TheilSen slope = TheilSen.of(timesS, values, SURE);
-        double sureS = Math.max(0, Math.max(slope.lowPerS(), -slope.highPerS()));
+        DriftFit fit = DriftFit.of(timesS, values, stats.leftOut(), step, SURE);
+        double sureS = Math.max(0, Math.max(fit.lowPerS(), -fit.highPerS()));
         if (sureS * TEN_MINUTES_S > DRIFT_SHARE * contrast) {
+            // No capture can know of more than the whole way from dark to light.
             found.add(new Finding.Drift(
                     sensor,
-                    slope.perS() * TEN_MINUTES_S,
-                    slope.lowPerS() * TEN_MINUTES_S,
-                    slope.highPerS() * TEN_MINUTES_S,
-                    Math.abs(slope.perS()) * TEN_MINUTES_S / contrast));
+                    fit.perS() * TEN_MINUTES_S,
+                    fit.lowPerS() * TEN_MINUTES_S,
+                    fit.highPerS() * TEN_MINUTES_S,
+                    Math.min(1, Math.abs(fit.perS()) * TEN_MINUTES_S / contrast)));
         }
     }
 }

@@ -1,6 +1,7 @@
 package fahrbahn.core.quality;
 
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.RoundedMean;
 import fahrbahn.core.readings.SurfaceStats;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +15,9 @@ import java.util.List;
  */
 public record CaptureReport(
         Capture capture, List<SurfaceStats> stats, List<Finding> findings, List<SensorRanges.Range> judgedBy) {
+    /** A mean known to a fortieth of the way from dark to light moves a level by no more than a fortieth of the line's edge. */
+    private static final double SETTLED_SHARE = 0.025;
+
     public CaptureReport {
         stats = List.copyOf(stats);
         findings = List.copyOf(findings);
@@ -33,21 +37,35 @@ public record CaptureReport(
         for (int i = 0; i < capture.sensors().size(); i++) {
             String sensor = capture.sensors().get(i);
             double[] values = capture.values(i);
-            SurfaceStats its = SurfaceStats.of(values, ranges.step(sensor));
+            double step = capture.typed() ? RoundedMean.displayStep(values) : ranges.step(sensor);
+            SurfaceStats its = SurfaceStats.of(values, step);
             stats.add(its);
-            if (capture.spot() || capture.surface().equals(Capture.AIR)) {
+            if (capture.typed()) {
+                addUnsettled(findings, sensor, values, step, ranges.most(sensor) - ranges.least(sensor));
+            } else if (capture.spot() || capture.surface().equals(Capture.AIR)) {
                 findings.addAll(CaptureQuality.of(
                         sensor,
                         times,
                         capture.timed(),
                         values,
                         its,
+                        step,
                         ranges.most(sensor) - ranges.least(sensor),
                         ranges.least(sensor),
                         ranges.most(sensor)));
             }
         }
         return new CaptureReport(capture, stats, findings, ranges.ofSensors(capture.sensors()));
+    }
+
+    private static void addUnsettled(
+            List<Finding> findings, String sensor, double[] values, double step, double contrast) {
+        RoundedMean mean = RoundedMean.of(values, step);
+        double wanted = Math.max(SETTLED_SHARE * contrast, step / 2);
+        int more = mean.moreFor(wanted, values.length);
+        if (more > 0) {
+            findings.add(new Finding.Unsettled(sensor, values.length, more, mean.plusMinus()));
+        }
     }
 
     /** Stats of the sensor with this name, or null. */

@@ -31,11 +31,19 @@ public sealed interface Finding {
         }
     }
 
-    /** Readings wander. @param perTenMinutes in the sensor's numbers @param share of the contrast, per ten minutes */
+    /** Readings wander. @param perTenMinutes in the sensor's numbers @param share of the contrast, per ten minutes, at most 1 */
     record Drift(String sensor, double perTenMinutes, double low, double high, double share) implements Finding {
         @Override
         public Weight weight() {
             return Weight.CARE;
+        }
+    }
+
+    /** Few readings, typed off a display. @param more how many would settle it @param plusMinus half of the mean's interval */
+    record Unsettled(String sensor, int have, int more, double plusMinus) implements Finding {
+        @Override
+        public Weight weight() {
+            return Weight.NOTE;
         }
     }
 

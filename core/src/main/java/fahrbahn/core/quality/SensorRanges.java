@@ -29,7 +29,7 @@ public record SensorRanges(Map<String, Range> ranges) {
                     new Range(
                             DoubleStream.of(flat).min().orElseThrow(),
                             DoubleStream.of(flat).max().orElseThrow(),
-                            SurfaceStats.smallestStep(flat)));
+                            SurfaceStats.smallestStep(all.toArray(double[][]::new))));
         });
         return new SensorRanges(ranges);
     }

@@ -34,6 +34,9 @@ public record Capture(
     /** Slid across one line along a ruler. */
     public static final String SLIDE = "slide";
 
+    /** Where readings come from that somebody read off a display. */
+    public static final String TYPED = "typed";
+
     /** Lifted off the table: there is no surface. */
     public static final String AIR = "air";
 
@@ -54,6 +57,11 @@ public record Capture(
 
     public Capture withId(String newId) {
         return new Capture(newId, surface, at, source, sensors, readings, conditions);
+    }
+
+    /** Few and rounded: as a display showed them. */
+    public boolean typed() {
+        return source.equals(TYPED);
     }
 
     /** One surface held under the sensors; not a sweep, a slide or air. */

@@ -13,6 +13,9 @@ import java.util.Optional;
  * header gets columns named by their place, from its first line of nothing but numbers. Broken lines are counted and skipped. Not thread-safe: one decoder a stream.
  */
 public final class LineDecoder {
+    /** More than any robot has sensors; what sends more is something else. */
+    public static final int MOST_COLUMNS = 64;
+
     private record Header(List<String> names, char separator) {}
 
     private Header announced;
@@ -52,6 +55,9 @@ public final class LineDecoder {
         }
         char lineSeparator = CsvRows.separatorOf(line);
         List<String> fields = fields(line, lineSeparator);
+        if (fields.size() > MOST_COLUMNS) {
+            throw new BadReadingsException(fields.size() + " columns; a robot sends at most " + MOST_COLUMNS);
+        }
         if (fields.stream().allMatch(LineDecoder::isName)) {
             announced = new Header(fields, lineSeparator);
             return Optional.empty();
@@ -88,7 +94,7 @@ public final class LineDecoder {
                 && field.chars().noneMatch(Character::isISOControl);
     }
 
-    private static List<String> placeNames(int count) {
+    static List<String> placeNames(int count) {
         List<String> names = new ArrayList<>();
         for (int i = 1; i <= count; i++) {
             names.add("sensor " + i);

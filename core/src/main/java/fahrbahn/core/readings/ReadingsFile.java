@@ -10,7 +10,8 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * A whole file of readings. Nothing is half imported: the first broken row refuses the file.
+ * A whole file of readings. Nothing is half imported: the first broken row refuses the file. A table of nothing but numbers, as cut out of
+ * a spreadsheet, has columns named by their place.
  *
  * @param sensors names in the order of each reading's values
  */
@@ -44,8 +45,11 @@ public record ReadingsFile(List<String> sensors, List<Reading> readings) {
             long line = parser.getCurrentLineNumber();
             try {
                 if (header == null) {
-                    header = row;
-                    continue;
+                    boolean named = row.stream().anyMatch(field -> Double.isNaN(CsvRows.number(field, separator)));
+                    header = named ? row : LineDecoder.placeNames(row.size());
+                    if (named) {
+                        continue;
+                    }
                 }
                 if (columns == null) {
                     columns = Columns.of(header, separator, row);

@@ -9,8 +9,8 @@ import java.util.List;
 /**
  * What one sensor reported on one surface, outliers left out.
  *
- * <p>A reading is left out when {@code |r - median| > 3.5 * max(1.4826 * MAD, step)}: the modified z-score of Iglewicz and
- * Hoaglin, How to Detect and Handle Outliers (1993), with the sensor's step as the least believable scatter.
+ * <p>A reading is left out when {@code |r - median| > 3.5 * 1.4826 * (MAD + step/2)}: the modified z-score of Iglewicz and Hoaglin,
+ * How to Detect and Handle Outliers (1993), with the half step by which the MAD of rounded readings can be short.
  *
  * @param n readings given
  * @param leftOut places, from 0, of the readings left out, in order
@@ -41,7 +41,7 @@ public record SurfaceStats(int n, List<Integer> leftOut, double median, double m
         double median = median(readings);
         double[] departures =
                 Arrays.stream(readings).map(r -> Math.abs(r - median)).toArray();
-        double limit = OUTLIER_SIGMAS * Math.max(MAD_TO_SIGMA * median(departures), step);
+        double limit = OUTLIER_SIGMAS * MAD_TO_SIGMA * (median(departures) + step / 2);
 
         List<Integer> leftOut = new ArrayList<>();
         int kept = 0;
@@ -68,15 +68,20 @@ public record SurfaceStats(int n, List<Integer> leftOut, double median, double m
         return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
     }
 
-    /** Smallest difference between two different readings; 0 when all are alike. A stand-in for a step nobody has told. */
-    public static double smallestStep(double[] readings) {
-        double[] sorted = readings.clone();
-        Arrays.sort(sorted);
+    /**
+     * Smallest difference between two different readings of one surface; 0 when all are alike. A stand-in for a step nobody has told.
+     * Never across surfaces: the difference of two means is no step.
+     */
+    public static double smallestStep(double[]... surfaces) {
         double smallest = Double.POSITIVE_INFINITY;
-        for (int i = 1; i < sorted.length; i++) {
-            double gap = sorted[i] - sorted[i - 1];
-            if (gap > 0) {
-                smallest = Math.min(smallest, gap);
+        for (double[] readings : surfaces) {
+            double[] sorted = readings.clone();
+            Arrays.sort(sorted);
+            for (int i = 1; i < sorted.length; i++) {
+                double gap = sorted[i] - sorted[i - 1];
+                if (gap > 0) {
+                    smallest = Math.min(smallest, gap);
+                }
             }
         }
         return smallest == Double.POSITIVE_INFINITY ? 0 : smallest;

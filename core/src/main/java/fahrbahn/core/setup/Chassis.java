@@ -20,10 +20,10 @@ public record Chassis(double supportForwardMm, double sensorHeightMm, double whe
     }
 
     public Chassis {
-        Check.finite("supportForwardMm", supportForwardMm);
+        Check.within("supportForwardMm", supportForwardMm, Bounds.ROBOT_MM);
         Check.require(supportForwardMm != 0, "supportForwardMm", supportForwardMm, "other than 0");
-        Check.positive("sensorHeightMm", sensorHeightMm);
-        Check.positive("wheelRadiusMm", wheelRadiusMm);
+        Check.positive("sensorHeightMm", sensorHeightMm, Bounds.ROBOT_MM);
+        Check.positive("wheelRadiusMm", wheelRadiusMm, Bounds.ROBOT_MM);
     }
 
     public Chassis withSupportForwardMm(double newSupportForwardMm) {

@@ -15,10 +15,10 @@ import fahrbahn.core.check.Check;
 public record Drive(
         double trackWidthMm, double freeSpeedMmPerS, double lagS, Mixing mixing, double fullCommand, Traits traits) {
     public Drive {
-        Check.positive("trackWidthMm", trackWidthMm);
-        Check.positive("freeSpeedMmPerS", freeSpeedMmPerS);
-        Check.notNegative("lagS", lagS);
-        Check.positive("fullCommand", fullCommand);
+        Check.positive("trackWidthMm", trackWidthMm, Bounds.ROBOT_MM);
+        Check.positive("freeSpeedMmPerS", freeSpeedMmPerS, Bounds.SPEED_MM_PER_S);
+        Check.notNegative("lagS", lagS, Bounds.LAG_S);
+        Check.positive("fullCommand", fullCommand, Bounds.NUMBER);
         Check.require(
                 traits.deadZoneCommand() < fullCommand,
                 "deadZoneCommand",

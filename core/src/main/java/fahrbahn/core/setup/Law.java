@@ -58,11 +58,11 @@ public record Law(
     }
 
     public Law {
-        Check.finite("target", target);
-        Check.notNegative("kp", kp);
-        Check.notNegative("ki", ki);
-        Check.notNegative("kd", kd);
-        Check.positive("baseCommand", baseCommand);
+        Check.within("target", target, Bounds.NUMBER);
+        Check.notNegative("kp", kp, Bounds.NUMBER);
+        Check.notNegative("ki", ki, Bounds.NUMBER);
+        Check.notNegative("kd", kd, Bounds.NUMBER);
+        Check.positive("baseCommand", baseCommand, Bounds.NUMBER);
     }
 
     public Law withGains(double newKp, double newKi, double newKd) {

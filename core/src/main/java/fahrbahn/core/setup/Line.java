@@ -10,7 +10,7 @@ import fahrbahn.core.check.Check;
  */
 public record Line(double widthMm, Polarity polarity, double tightestRadiusMm) {
     public Line {
-        Check.positive("widthMm", widthMm);
-        Check.positive("tightestRadiusMm", tightestRadiusMm);
+        Check.positive("widthMm", widthMm, Bounds.LINE_MM);
+        Check.positive("tightestRadiusMm", tightestRadiusMm, Bounds.RADIUS_MM);
     }
 }

@@ -13,7 +13,7 @@ public record Loop(double periodS, double delayS) {
     private static final int MOST_DELAY_PERIODS = 100;
 
     public Loop {
-        Check.positive("periodS", periodS);
+        Check.between("periodS", periodS, Bounds.SHORTEST_LOOP_S, Bounds.LONGEST_LOOP_S);
         Check.notNegative("delayS", delayS);
         Check.require(
                 delayS <= MOST_DELAY_PERIODS * periodS,

@@ -28,16 +28,16 @@ public record Sensor(
         Channel channel) {
     public Sensor {
         Check.text("name", name, "the name of the sensor's column");
-        Check.finite("forwardMm", forwardMm);
-        Check.finite("leftMm", leftMm);
-        Check.positive("spotSigmaMm", spotSigmaMm);
-        Check.finite("dark", dark);
-        Check.finite("light", light);
+        Check.within("forwardMm", forwardMm, Bounds.ROBOT_MM);
+        Check.within("leftMm", leftMm, Bounds.ROBOT_MM);
+        Check.positive("spotSigmaMm", spotSigmaMm, Bounds.SPOT_MM);
+        Check.within("dark", dark, Bounds.NUMBER);
+        Check.within("light", light, Bounds.NUMBER);
         if (dark == light) {
             throw new BadValueException("light", light, "different from the reading on dark");
         }
-        Check.notNegative("noise", noise);
-        Check.notNegative("step", step);
+        Check.notNegative("noise", noise, Bounds.NUMBER);
+        Check.notNegative("step", step, Bounds.NUMBER);
     }
 
     /** A sensor that works with all light. */

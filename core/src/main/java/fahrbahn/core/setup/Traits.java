@@ -23,7 +23,7 @@ public record Traits(
 
     public Traits {
         Check.require(batteryShare > 0 && batteryShare <= 2, "batteryShare", batteryShare, "above 0, at most 2");
-        Check.notNegative("deadZoneCommand", deadZoneCommand);
+        Check.notNegative("deadZoneCommand", deadZoneCommand, Bounds.NUMBER);
         Check.between("mismatchShare", mismatchShare, -1, 1);
         Check.require(slipShare >= 0 && slipShare < 1, "slipShare", slipShare, "0 or more, below 1");
         Check.between("scrub", scrub, 0.5, 5);

@@ -57,8 +57,12 @@ public record Draft(
             course();
             return Optional.empty();
         } catch (BadValueException unfinished) {
-            return Optional.of("It is " + unfinished.value() + "; it must be " + unfinished.rule());
+            return Optional.of(words(unfinished));
         }
+    }
+
+    static String words(BadValueException unfinished) {
+        return "It is " + unfinished.value() + "; it must be " + unfinished.rule();
     }
 
     public Path path() {

@@ -22,4 +22,14 @@ public record Completion(int completed, int runs, double low, double high) {
                 missed == 0 ? 1 : new BetaDistribution(completed + 1, missed).inverseCumulativeProbability(1 - TAIL);
         return new Completion(completed, runs, low, high);
     }
+
+    /** How many more completed runs, none lost, until the lower end of the interval has reached a share between 0 and 1. */
+    public int moreForLow(double share) {
+        Check.require(share > 0 && share < 1, "share", share, "between 0 and 1");
+        int more = 0;
+        while (of(completed + more, runs + more).low() < share) {
+            more++;
+        }
+        return more;
+    }
 }

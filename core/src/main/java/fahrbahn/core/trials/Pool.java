@@ -35,34 +35,40 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
     /** @param now how things stand, or stood for the run the others are compared with */
     public static Pool of(List<Run> all, Run.Source source, Basis now) {
         // What has changed is worked out once for all runs that rest on the same, not once a run.
-        Map<Rest, Since> known = new HashMap<>();
+        Map<Rest, Alike> known = new HashMap<>();
         Map<Setting, Since> settings = new HashMap<>();
-        Map<Aspect, Integer> leftOut = new EnumMap<>(Aspect.class);
         List<Run> together = new ArrayList<>();
         for (Run run : all) {
             if (run.source() == source) {
-                Since since = known.computeIfAbsent(Rest.of(run.basis()), rest -> since(run.basis(), now, settings));
-                if (since.nothing()) {
+                Alike alike = known.computeIfAbsent(
+                        Rest.of(run.basis()), rest -> new Alike(since(run.basis(), now, settings)));
+                alike.runs++;
+                if (alike.since.nothing()) {
                     together.add(run);
-                }
-                for (Cause cause : since.causes()) {
-                    leftOut.merge(cause.aspect(), 1, Integer::sum);
                 }
             }
         }
+        Map<Aspect, Integer> leftOut = new EnumMap<>(Aspect.class);
+        for (Alike alike : known.values()) {
+            alike.since.causes().forEach(cause -> leftOut.merge(cause.aspect(), alike.runs, Integer::sum));
+        }
         return new Pool(together, leftOut);
+    }
+
+    /** How many runs rest on the same. */
+    private static final class Alike {
+        private final Since since;
+        private int runs;
+
+        Alike(Since since) {
+            this.since = since;
+        }
     }
 
     /** All that decides what has changed since a run, but its time. */
     private record Rest(Setting setting, Map<Constant, Double> known, Conditions conditions, TablePrint table) {
         static Rest of(Basis basis) {
             return new Rest(basis.setting().orElseThrow(), basis.known(), basis.conditions(), basis.table());
-        }
-
-        /** Of what differs most: worked out for each of thousands of runs. */
-        @Override
-        public int hashCode() {
-            return 31 * setting.hashCode() + conditions.hashCode();
         }
     }
 

@@ -2,6 +2,7 @@ package fahrbahn.core.trials;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.csv.CsvRows;
 import java.io.IOException;
 import java.io.Reader;
@@ -17,6 +18,9 @@ import org.apache.commons.csv.CSVRecord;
 public final class TrialsFile {
     private static final List<String> YES = List.of("true", "yes", "1");
     private static final List<String> NO = List.of("false", "no", "0");
+
+    /** Seconds and millimetres beyond this are a slipped decimal point. */
+    private static final double MOST = 1e6;
 
     private TrialsFile() {}
 
@@ -94,8 +98,11 @@ public final class TrialsFile {
             return Double.NaN;
         }
         double value = CsvRows.number(row.get(field), separator);
-        if (Double.isNaN(value)) {
-            throw new BadValueException(column, "'" + row.get(field) + "'", "a number, or empty when nobody measured");
+        if (!(Math.abs(value) <= MOST)) {
+            throw new BadValueException(
+                    column,
+                    "'" + row.get(field) + "'",
+                    "a number of at most " + Text.number(MOST) + ", or empty when nobody measured");
         }
         return value;
     }

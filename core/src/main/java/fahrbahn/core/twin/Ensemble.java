@@ -32,6 +32,7 @@ public record Ensemble(List<Start> starts, List<RunResult> results) {
     public static Ensemble drive(
             Track track, Spread spread, double offsetMm, int runs, long seed, Workers workers, Job job) {
         Check.between("runs", runs, 1, MOST_RUNS);
+        Workload.check(track, runs);
         Start[] starts = new Start[runs];
         for (int i = 0; i < runs; i++) {
             starts[i] = spread.draw(offsetMm, seed, i);
@@ -41,6 +42,7 @@ public record Ensemble(List<Start> starts, List<RunResult> results) {
 
     /** The runs with these starts. */
     public static Ensemble drive(Track track, List<Start> starts, Workers workers, Job job) {
+        Workload.check(track, starts.size());
         RunResult[] results = new RunResult[starts.size()];
         workers.run(results.length, i -> results[i] = Twin.run(track, starts.get(i), TickSink.NONE), job);
         return new Ensemble(starts, Arrays.asList(results));

@@ -81,6 +81,7 @@ public final class Twin {
 
     /** One run from rolling at base speed. */
     public static RunResult run(Track track, Start start, TickSink sink) {
+        Workload.check(track, 1);
         return new Twin(track, track.setup(), start).run(sink);
     }
 

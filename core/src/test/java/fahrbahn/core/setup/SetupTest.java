@@ -23,7 +23,7 @@ class SetupTest {
         assertThatThrownBy(() -> new Line(Double.NaN, Polarity.DARK_ON_LIGHT, 100))
                 .isInstanceOf(BadValueException.class);
         assertThatThrownBy(() -> new Drive(100, 500, Double.NaN, Mixing.DIFFERENCE, 100))
-                .hasMessageContaining("lagS is NaN; it must be 0 or more");
+                .hasMessageContaining("lagS is NaN; it must be from 0 to 5");
         assertThatThrownBy(() -> Setups.sensor("x", Double.NaN, 0)).hasMessageContaining("forwardMm is NaN");
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
@@ -216,12 +217,12 @@ class CourseTest {
                     () -> new Part.End(value))) {
                 assertThatThrownBy(maker::run)
                         .isInstanceOf(BadValueException.class)
-                        .hasMessageContaining("is " + value);
+                        .hasMessageContaining("is " + Text.number(value));
             }
         }
         assertThatThrownBy(() -> new Part.RightAngle(Part.Turn.STRAIGHT, 50)).hasMessageContaining("left or right");
         assertThatThrownBy(() -> new Part.Bump(50, Double.NaN)).hasMessageContaining("heightMm is NaN");
-        assertThatThrownBy(() -> new Part.Ramp(50, 1)).hasMessageContaining("slopeRad is 1.0");
+        assertThatThrownBy(() -> new Part.Ramp(50, 1)).hasMessageContaining("slopeRad is 1");
         Pose middle = new Pose(300, 300, 0);
         List<Part> endless = List.of(new Part.Straight(1e308));
         assertThatThrownBy(() -> new Course("x", 1e308, 600, middle, endless, false))

@@ -114,7 +114,7 @@ class ComparisonTest {
         assertThat(drifting.overRuns().slope()).isCloseTo(1, within(0.03));
         assertThat(drifting.overRuns().p()).isLessThan(0.001);
         assertThat(drifting.over(new double[] {8, 7.9, 7.8, 7.7, 7.6}).slope()).isCloseTo(-10, within(0.3));
-        assertThatThrownBy(() -> place.inside(3, 3)).hasMessageContaining("window.highMm is 3.0");
+        assertThatThrownBy(() -> place.inside(3, 3)).hasMessageContaining("window.highMm is 3");
     }
 
     @Test
@@ -186,7 +186,7 @@ class ComparisonTest {
         refused("setting,completed\n", "file is empty");
         refused("setting,completed\nA,maybe\n", "line 2.completed is 'maybe'; it must be true or false");
         refused("setting,completed,timeS\nA,true,fast\n", "line 2.timeS is 'fast'");
-        refused("setting,completed,timeS\nA,true,-4\n", "line 2.timeS is -4.0; it must be above 0");
+        refused("setting,completed,timeS\nA,true,-4\n", "line 2.timeS is -4; it must be above 0");
         refused("setting,completed\nA,true,4\n", "line 2 is 3 values; it must be 2 values");
         refused("setting,completed\n,true\n", "line 2.setting is empty");
     }

@@ -38,4 +38,20 @@ class CompletionTest {
     void noRunsTellNothing() {
         assertThat(Completion.of(0, 0)).isEqualTo(new Completion(0, 0, 0, 1));
     }
+
+    @Test
+    void runsStillNeededAreTheFewestThatReachTheMark() {
+        for (int completed = 1; completed <= 10; completed++) {
+            Completion sofar = Completion.of(completed, 10);
+            int more = sofar.moreForLow(0.5);
+            assertThat(Completion.of(completed + more, 10 + more).low()).isGreaterThanOrEqualTo(0.5);
+            if (more > 0) {
+                assertThat(Completion.of(completed + more - 1, 10 + more - 1).low())
+                        .isLessThan(0.5);
+            }
+        }
+        // All of n completed: the lower end is 0.025^(1/n), half from n = 6 on.
+        assertThat(Completion.of(3, 3).moreForLow(0.5)).isEqualTo(3);
+        assertThat(Completion.of(6, 6).moreForLow(0.5)).isZero();
+    }
 }

@@ -11,10 +11,12 @@ import fahrbahn.core.table.Pose;
 import java.lang.management.ManagementFactory;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** A tick allocates nothing: a run of ten times the ticks takes the same memory. */
+@Isolated
 class AllocationTest {
     private static final ThreadMXBean THREADS = (ThreadMXBean) ManagementFactory.getThreadMXBean();
 

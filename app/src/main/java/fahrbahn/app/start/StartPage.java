@@ -1,4 +1,4 @@
-package fahrbahn.app;
+package fahrbahn.app.start;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.KeyTaker;
@@ -14,16 +14,19 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** Before a season is open: those used last by number, a new one, one from a file, the demo. */
-final class StartPage extends VBox {
+public final class StartPage extends VBox {
     private static final Logger LOG = Logger.getLogger(StartPage.class.getName());
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm").withZone(ZoneId.systemDefault());
@@ -31,24 +34,35 @@ final class StartPage extends VBox {
     private final List<Action> actions = new ArrayList<>();
     private final Label told = Nodes.label("", "problem");
     private final TextField name = new TextField();
+    private final VBox repair = new VBox();
+    private final List<Path> recent;
+    private final Choices choices;
+    private boolean choosingBackup;
 
     /** What can be done here. */
-    interface Choices {
+    public interface Choices {
         void open(Path file);
 
         void begin(String name);
 
         void demo();
+
+        /** A copy of a season takes its place. */
+        void bringBack(Path season);
+
+        void salvage(Path damaged);
     }
 
-    StartPage(List<Path> recent, Choices choices) {
+    public StartPage(List<Path> recent, Choices choices) {
+        this.recent = recent;
+        this.choices = choices;
         getStyleClass().addAll("main-window", "start-page");
         told.setId("startTold");
         told.setWrapText(true);
         VBox rows = Nodes.column();
         for (int i = 0; i < recent.size(); i++) {
             Path file = recent.get(i);
-            rows.getChildren().add(row("recent-" + (i + 1), words(file), digit(i + 1), () -> choices.open(file)));
+            rows.getChildren().add(row("recent-" + (i + 1), words(file), digit(i + 1), () -> chosen(file)));
         }
         if (recent.isEmpty()) {
             rows.getChildren().add(Nodes.label("None yet. Begin one, or look at the demo first.", "caption"));
@@ -65,21 +79,22 @@ final class StartPage extends VBox {
         });
         name.managedProperty().bind(name.visibleProperty());
         name.setVisible(false);
-        getChildren()
-                .addAll(
-                        Nodes.label("Fahrbahn", "start-title"),
-                        Nodes.panel("Seasons used last", rows),
-                        Nodes.panel(
-                                "Another",
-                                row("newSeason", "Begin a new season", KeyCode.N, this::askName),
-                                name,
-                                row("openSeason", "Open a season file", KeyCode.O, () -> choose(choices::open)),
-                                row(
-                                        "openDemo",
-                                        "The demo: a made-up club with the bench robot",
-                                        KeyCode.D,
-                                        choices::demo)),
-                        told);
+        VBox last = Nodes.panel("Seasons used last", rows);
+        VBox another = Nodes.panel(
+                "Another",
+                row("newSeason", "Begin a new season", KeyCode.N, this::askName),
+                name,
+                row("openSeason", "Open a season file", KeyCode.O, () -> choose(choices::open)),
+                row("openDemo", "The demo: a made-up club with the bench robot", KeyCode.D, choices::demo),
+                row("bringBack", "Bring back a backup of a season", KeyCode.B, this::askSeason));
+        HBox both = Nodes.row(Nodes.grow(last), another);
+        another.setMinWidth(USE_PREF_SIZE);
+        both.setAlignment(Pos.TOP_LEFT);
+        // What has nothing to say takes no room.
+        told.managedProperty().bind(told.textProperty().isNotEmpty());
+        repair.managedProperty().bind(Bindings.isNotEmpty(repair.getChildren()));
+        getChildren().addAll(Nodes.label("Fahrbahn", "start-title"), told, repair, both);
+        repair.getStyleClass().add("column");
         KeyTaker.install(this, this::key);
         setFocusTraversable(true);
     }
@@ -99,7 +114,7 @@ final class StartPage extends VBox {
         String plain = file.getFileName().toString().replaceFirst("\\.fahrbahn$", "");
         try {
             Instant changed = Files.getLastModifiedTime(file).toInstant();
-            return plain + ", last used " + TIME.format(changed) + "   (" + file.getParent() + ")";
+            return plain + ", last used " + TIME.format(changed) + "\n" + file.getParent();
         } catch (java.io.IOException gone) {
             LOG.log(Level.INFO, "a season used last", gone);
             return plain;
@@ -107,8 +122,45 @@ final class StartPage extends VBox {
     }
 
     /** Says why a season could not be opened, or that one is being opened. */
-    void tell(String words) {
+    public void tell(String words) {
         told.setText(words);
+    }
+
+    /** Offers the ways out for a season that is damaged. */
+    public void offerRepair(Path damaged) {
+        repair.getChildren()
+                .setAll(Nodes.panel(
+                        "What can be done for " + damaged.getFileName(),
+                        row(
+                                "salvage",
+                                "Salvage what can be read into a new season",
+                                KeyCode.S,
+                                () -> choices.salvage(damaged)),
+                        row(
+                                "bringBackDamaged",
+                                "Bring back its newest backups",
+                                KeyCode.K,
+                                () -> choices.bringBack(damaged))));
+    }
+
+    private void chosen(Path season) {
+        if (choosingBackup) {
+            choices.bringBack(season);
+        } else {
+            choices.open(season);
+        }
+    }
+
+    private void askSeason() {
+        if (recent.size() == 1) {
+            choices.bringBack(recent.get(0));
+            return;
+        }
+        choosingBackup = !recent.isEmpty();
+        tell(
+                recent.isEmpty()
+                        ? "There is no season yet, so there are no backups."
+                        : "Of which season? Press its number, or Esc.");
     }
 
     private void askName() {
@@ -137,6 +189,11 @@ final class StartPage extends VBox {
             }
             return away;
         }
-        return actions.stream().anyMatch(action -> action.take(event.getCode()));
+        if (event.getCode() == KeyCode.ESCAPE && choosingBackup) {
+            choosingBackup = false;
+            tell("");
+            return true;
+        }
+        return List.copyOf(actions).stream().anyMatch(action -> action.take(event.getCode()));
     }
 }

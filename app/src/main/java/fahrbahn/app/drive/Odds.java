@@ -1,0 +1,8 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.twin.Ensemble;
+
+/** Many finished runs. */
+public record Odds(Basis basis, Ground ground, Ensemble runs) {}

@@ -1,0 +1,55 @@
+package fahrbahn.app.measure;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.core.check.BadValueException;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+
+/** Where readings are typed that no cable brings: one row of numbers a sensor. Above whatever page is up. */
+final class TypingBar extends HBox {
+    private final MeasureModel model;
+    private final Label asks = Nodes.label("", "strong");
+    private final TextField field = new TextField();
+    private final Label problem = Nodes.label("", "problem");
+
+    TypingBar(MeasureModel model) {
+        this.model = model;
+        getStyleClass().addAll("row", "panel");
+        asks.setId("typingAsks");
+        field.setId("typedReadings");
+        field.setPromptText("as the display shows them: 88 89 84");
+        field.setPrefColumnCount(18);
+        field.setOnAction(e -> enter());
+        field.setAccessibleText("readings with blanks between");
+        problem.setId("typingProblem");
+        Button away = new Button("Give up");
+        away.setId("typingAway");
+        away.setOnAction(e -> model.stopTyping());
+        Label hint = Nodes.label("Enter goes on to the next sensor", "caption");
+        getChildren().addAll(asks, field, hint, away, problem);
+        managedProperty().bind(visibleProperty());
+        model.typingProperty().addListener(o -> refresh());
+        model.typingAskedProperty().addListener(o -> field.requestFocus());
+        refresh();
+    }
+
+    private void refresh() {
+        setVisible(model.typingProperty().get().isPresent());
+        model.typingProperty().get().ifPresent(typing -> asks.setText("Type " + typing.asks() + ":"));
+        field.clear();
+        problem.setText("");
+    }
+
+    private void enter() {
+        try {
+            model.type(field.getText());
+            if (model.typingProperty().get().isEmpty()) {
+                getScene().getRoot().requestFocus(); // keys belong to the station again
+            }
+        } catch (BadValueException refused) {
+            problem.setText(refused.getMessage() + ".");
+        }
+    }
+}

@@ -1,0 +1,118 @@
+package fahrbahn.app.shell;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.season.Saving;
+import fahrbahn.store.Ledger;
+import java.io.File;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The foot of the road: the season's file, steps back and forth, and the looks. */
+final class Foot extends VBox {
+    private static final int MOST_STEPS_SHOWN = 20;
+
+    private final Workshop workshop;
+
+    /**
+     * @param toggle switches a look of the window, "day" or "large", on or off
+     * @param leave back to the start page
+     */
+    Foot(Workshop workshop, Consumer<String> toggle, Runnable leave) {
+        this.workshop = workshop;
+        getStyleClass().addAll("column", "foot");
+        Button undo = new Button("Undo");
+        undo.setId("undo");
+        undo.setOnAction(e -> workshop.undo());
+        Button redo = new Button("Redo");
+        redo.setId("redo");
+        redo.setOnAction(e -> workshop.redo());
+        Button day = new Button("Day");
+        day.setId("day");
+        day.setOnAction(e -> toggle.accept("day"));
+        Button large = new Button("Large");
+        large.setId("large");
+        large.setOnAction(e -> toggle.accept("large"));
+        Label file = Nodes.label("", "caption");
+        file.textProperty()
+                .bind(workshop.season()
+                        .pathProperty()
+                        .map(path -> path.getFileName().toString()));
+        Button save = new Button("Copy");
+        save.setId("saveAs");
+        save.setTooltip(new Tooltip("Save a copy of the season (Ctrl+S)"));
+        save.setOnAction(e -> saveAs());
+        Label unsaved = Nodes.label("", "problem");
+        unsaved.setId("unsaved");
+        unsaved.textProperty().bind(workshop.savingProperty().map(Foot::words));
+        unsaved.managedProperty().bind(unsaved.visibleProperty());
+        unsaved.visibleProperty().bind(unsaved.textProperty().isNotEmpty());
+        save.textProperty().bind(workshop.savingProperty().map(state -> state.fine() ? "Copy" : "Save elsewhere"));
+        Label turned = Nodes.label("", "caption");
+        turned.setId("turned");
+        turned.setMaxWidth(186);
+        turned.textProperty().bind(workshop.turnedProperty());
+        Tooltip whole = new Tooltip();
+        whole.textProperty().bind(workshop.turnedProperty());
+        turned.setTooltip(whole);
+        Button seasons = new Button("Seasons");
+        seasons.setId("seasons");
+        seasons.setOnAction(e -> leave.run());
+        getChildren()
+                .addAll(
+                        unsaved,
+                        Nodes.row(file, Nodes.spring(), seasons),
+                        Nodes.row(undo, redo, steps()),
+                        turned,
+                        Nodes.row(day, large, save));
+    }
+
+    private static String words(Saving.State state) {
+        return state.fine() ? "" : state.unsaved() == 0 ? "Not safe on disk" : state.unsaved() + " not saved";
+    }
+
+    /** Asks for a name and saves the season under it. */
+    void saveAs() {
+        FileChooser chooser = new FileChooser();
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
+        chooser.setInitialFileName(
+                "copy of " + workshop.season().pathProperty().get().getFileName());
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        if (file != null) {
+            workshop.saveAs(file.toPath());
+        }
+    }
+
+    /** The list of steps in words; choosing one takes back everything down to it. */
+    private MenuButton steps() {
+        MenuButton steps = new MenuButton("Steps");
+        steps.setId("steps");
+        steps.setOnShowing(e -> {
+            steps.getItems().clear();
+            int back = 0;
+            for (Ledger.Labelled step : workshop.season().ledger().undoable()) {
+                if (back++ == MOST_STEPS_SHOWN) {
+                    break;
+                }
+                int times = back;
+                MenuItem item = new MenuItem(step.label());
+                item.setOnAction(chosen -> {
+                    for (int i = 0; i < times; i++) {
+                        workshop.undo();
+                    }
+                });
+                steps.getItems().add(item);
+            }
+            if (steps.getItems().isEmpty()) {
+                steps.getItems().add(new MenuItem("Nothing to undo"));
+            }
+        });
+        steps.getItems().add(new MenuItem("")); // without an item it would not open
+        return steps;
+    }
+}

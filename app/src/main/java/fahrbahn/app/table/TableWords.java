@@ -1,0 +1,38 @@
+package fahrbahn.app.table;
+
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.table.CourseFigures;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.LaidCourse;
+import java.util.Optional;
+
+/** What a course amounts to, in words. */
+final class TableWords {
+    private TableWords() {}
+
+    static Verdict verdict(LaidCourse laid) {
+        CourseFigures f = laid.figures();
+        Draft on = laid.draft();
+        Optional<String> problem = laid.problem();
+        if (on.parts().isEmpty()) {
+            return Verdict.open("An empty table of " + Words.number(on.widthMm()) + " x " + Words.number(on.heightMm())
+                    + " mm. Press S to lay a straight, B a bend, or begin with one of the courses.");
+        }
+        String amounts = on.name() + ": " + Words.number(f.lengthMm() / 1000) + " m long, "
+                + Words.number(f.tapeMm() / 1000) + " m of tape, "
+                + (Double.isInfinite(f.tightestRadiusMm())
+                        ? "no bend"
+                        : "tightest bend " + Words.millimetres(f.tightestRadiusMm()))
+                + (f.gaps() == 0
+                        ? ""
+                        : ", " + Words.count(f.gaps(), "gap", "gaps") + " of up to "
+                                + Words.millimetres(f.longestGapMm()))
+                + (f.corners() == 0 ? "" : ", " + Words.count(f.corners(), "corner", "corners")) + ".";
+        if (problem.isPresent()) {
+            return Verdict.care(amounts + " " + problem.get() + ".");
+        } else {
+            return Verdict.good(amounts + " Go on to Measure.");
+        }
+    }
+}

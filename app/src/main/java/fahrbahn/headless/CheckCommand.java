@@ -1,0 +1,46 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.Salvage;
+import fahrbahn.store.SeasonCheck;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "check", description = "Whether a season file is sound, and what can be salvaged of it.")
+final class CheckCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "SEASON.fahrbahn")
+    private Path file;
+
+    @Option(names = "--salvage", paramLabel = "FILE", description = "a new season with what can be read")
+    private Path target;
+
+    @Override
+    public Integer call() throws BadFileException {
+        SeasonCheck check = SeasonCheck.of(file, Clock.systemUTC());
+        ObjectNode answer = Json.object().put("sound", check.sound()).put("changes", check.changes());
+        if (check.sound()) {
+            answer.putNull("problem");
+        } else {
+            answer.put("problem", check.problem());
+        }
+        ObjectNode documents = answer.putObject("documents");
+        check.documents().forEach(documents::put);
+        check.lost().forEach(answer.putArray("lost")::add);
+        if (target != null) {
+            Salvage.of(file).into(target, Clock.systemUTC());
+            answer.put("salvagedInto", target.toString());
+        }
+        Json.print(spec, answer);
+        return 0;
+    }
+}

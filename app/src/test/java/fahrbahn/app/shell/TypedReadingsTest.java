@@ -1,0 +1,177 @@
+package fahrbahn.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.readings.Capture;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Numbers read off a robot's display, without a link: from the first row to a level on the robot. */
+class TypedReadingsTest {
+    @TempDir
+    private Path folder;
+
+    private final Shop.MovableClock clock = new Shop.MovableClock();
+    private Workshop shop;
+
+    @BeforeEach
+    void open() throws Exception {
+        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
+    }
+
+    @AfterEach
+    void close() {
+        shop.close();
+    }
+
+    private void type(String surface, String... rows) {
+        shop.measure().capture(surface);
+        for (String row : rows) {
+            shop.measure().type(row);
+        }
+        clock.now = clock.now.plusSeconds(30);
+    }
+
+    private String asks() {
+        return shop.measure().typingProperty().get().orElseThrow().asks();
+    }
+
+    @Test
+    void sensorAfterSensorIsAskedForAndTheLastRowMakesTheCapture() {
+        shop.measure().capture(Capture.LIGHT);
+        assertThat(asks()).isEqualTo("light, sensor left (1 of 2)");
+        shop.measure().type(" 88  89;84 ");
+        assertThat(asks()).isEqualTo("light, sensor right (2 of 2)");
+        assertThat(shop.season().captures()).isEmpty();
+        shop.measure().type("90,5 91 85");
+        assertThat(shop.measure().typingProperty().get()).isEmpty();
+        Capture typed = shop.season().captures().get(0);
+        assertThat(typed.typed()).isTrue();
+        assertThat(typed.timed()).isFalse();
+        assertThat(typed.values("left")).containsExactly(88, 89, 84);
+        assertThat(typed.values("right")).containsExactly(90.5, 91, 85);
+        shop.undo();
+        assertThat(shop.season().captures()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "88", "88 x", "88 89", "88 89 90 91", "NaN 1 2"})
+    void aRowThatCannotBeIsRefusedWithWordsAndTheFirstIsKept(String second) {
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().type("88 89 84");
+        assertThatThrownBy(() -> shop.measure().type(second))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("it must be");
+        assertThat(asks()).as("still there").contains("right");
+        shop.measure().type("90 91 85");
+        assertThat(shop.season().captures()).hasSize(1);
+    }
+
+    @Test
+    void theKeyPressedAgainGoesOnWhereItWasAndAnotherBeginsAnew() {
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().type("88 89 84");
+        int asked = shop.measure().typingAskedProperty().get();
+        shop.measure().capture(Capture.LIGHT);
+        assertThat(asks()).contains("right");
+        assertThat(shop.measure().typingAskedProperty().get()).isGreaterThan(asked);
+        shop.measure().capture(Capture.DARK);
+        assertThat(asks()).isEqualTo("dark, sensor left (1 of 2)");
+        shop.measure().stopTyping();
+        assertThat(shop.measure().typingProperty().get()).isEmpty();
+        assertThat(shop.season().captures()).isEmpty();
+    }
+
+    @Test
+    void threeReadingsOfEachGiveALevelAndSayHowManyMoreWouldSettleIt() {
+        type(Capture.LIGHT, "88 89 84", "90 91 86");
+        type(Capture.DARK, "21 20 24", "18 19 17");
+        assertThat(shop.measure().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+        assertThat(shop.levels().sensors()).hasSize(2);
+        assertThat(shop.levels().sensors().get(0).roundedLevel()).isBetween(40.0, 70.0);
+        assertThat(shop.levels().verdictProperty().get().tone()).isNotEqualTo(Verdict.Tone.OPEN);
+        assertThat(shop.measure().surveyProperty().get().captures())
+                .allSatisfy(report -> assertThat(report.findings())
+                        .noneMatch(Finding.TooFew.class::isInstance)
+                        .anySatisfy(f -> assertThat(f)
+                                .isInstanceOfSatisfying(
+                                        Finding.Unsettled.class,
+                                        u -> assertThat(u.more()).isBetween(1, 40))));
+        shop.levels().useOnRobot();
+        assertThat(shop.season().setupOrGuess().robot().sensors().get(0).light())
+                .isBetween(84.0, 89.0);
+        assertThat(shop.levels().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+    }
+
+    @Test
+    void tenThatAgreeAreSettled() {
+        type(Capture.LIGHT, "88 88 89 88 88 89 88 88 88 89", "90 90 91 90 90 90 91 90 90 90");
+        type(Capture.DARK, "21 21 20 21 21 21 21 20 21 21", "18 18 18 19 18 18 18 18 19 18");
+        assertThat(shop.measure().surveyProperty().get().captures())
+                .allSatisfy(report -> assertThat(report.findings()).isEmpty());
+        assertThat(shop.measure().verdictProperty().get().tone()).isEqualTo(Verdict.Tone.GOOD);
+    }
+
+    @Test
+    void whatIsMissingIsAskedForByOneKey() {
+        shop.measure().typeNext();
+        assertThat(asks()).startsWith("light");
+        shop.measure().type("88 89 84");
+        shop.measure().type("90 91 85");
+        shop.measure().typeNext();
+        assertThat(asks()).startsWith("dark");
+    }
+
+    @Test
+    void readingsThatNameNoSurfaceAreAskedForAndTheSurfacesKeyAnswers() {
+        shop.measure().paste("tS,left,right\n0.00,512,498\n0.01,514,497\n0.02,511,499\n"); // as the logger prints them
+        assertThat(shop.measure().questionProperty().get())
+                .isEqualTo("pasted: 3 readings name no surface. What are they of?");
+        assertThat(shop.season().captures()).as("nothing half").isEmpty();
+        shop.measure().capture(Capture.LIGHT);
+        assertThat(shop.measure().questionProperty().get()).isEmpty();
+        assertThat(shop.season().captures()).singleElement().satisfies(c -> {
+            assertThat(c.surface()).isEqualTo(Capture.LIGHT);
+            assertThat(c.values("right")).containsExactly(498, 497, 499);
+        });
+        assertThat(shop.measure().typingProperty().get())
+                .as("it was the answer")
+                .isEmpty();
+    }
+
+    @Test
+    void aTableCutOutOfASpreadsheetIsUnderstoodWithoutNamesAndWithCommas() {
+        shop.measure().paste("88,5\t90\n89\t91,5\n84\t86\n");
+        shop.measure().toggle(Capture.SWEEP);
+        assertThat(shop.season().captures()).singleElement().satisfies(c -> {
+            assertThat(c.surface()).isEqualTo(Capture.SWEEP);
+            assertThat(c.sensors()).containsExactly("left", "right");
+            assertThat(c.values("left")).containsExactly(88.5, 89, 84);
+        });
+    }
+
+    @Test
+    void whatNobodyNamesIsNotKept() {
+        shop.measure().paste("left,right,surface\n1,2,\n3,4,\n5,6,dark\n7,8,dark\n");
+        assertThat(shop.measure().questionProperty().get()).contains("2 readings name no surface");
+        shop.measure().forget();
+        assertThat(shop.season().captures()).isEmpty();
+        shop.measure().paste("left,right,surface\n1,2,\n3,4,\n5,6,dark\n7,8,dark\n");
+        shop.measure().capture("grey card");
+        assertThat(shop.season().captures())
+                .extracting(Capture::surface)
+                .containsExactlyInAnyOrder("dark", "grey card");
+        shop.undo();
+        assertThat(shop.season().captures()).as("one step").isEmpty();
+    }
+}

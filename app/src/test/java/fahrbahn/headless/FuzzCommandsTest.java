@@ -1,0 +1,222 @@
+package fahrbahn.headless;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import fahrbahn.app.InMemory;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.store.CourseJson;
+import fahrbahn.store.SeasonFile;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** Commands with input of every wrong kind: 0 or 2, words and no trace, JSON without numbers that are none, and an end. */
+@Timeout(240)
+class FuzzCommandsTest {
+    private static final int CASES = 4000;
+    private static final double MOST_S = 10;
+    private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
+
+    private static final String[] EXTREMES = {
+        "0",
+        "-1",
+        "1e308",
+        "-1e308",
+        "1e-308",
+        "NaN",
+        "Infinity",
+        "1e9",
+        "99999999999999999999",
+        "0.1",
+        "-0",
+        "1e5",
+        "\"7\"",
+        "null",
+        "[]",
+        "{}",
+        "true",
+        "0x10",
+        "1,5",
+        ""
+    };
+
+    @TempDir(factory = InMemory.class)
+    private Path folder;
+
+    private record Outcome(int exit, String out, String err, double seconds) {}
+
+    private static Outcome run(List<String> arguments) {
+        StringWriter out = new StringWriter();
+        StringWriter err = new StringWriter();
+        CommandLine commands =
+                Headless.commandLine().setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
+        long start = System.nanoTime();
+        int exit = Headless.run(commands, arguments.toArray(String[]::new));
+        return new Outcome(exit, out.toString(), err.toString(), (System.nanoTime() - start) / 1e9);
+    }
+
+    private static String mutated(String text, Random random) {
+        String mutant = text;
+        for (int times = 1 + random.nextInt(3); times > 0; times--) {
+            mutant = switch (random.nextInt(8)) {
+                case 0, 1, 2 -> otherNumber(mutant, random);
+                case 3 -> mutant.substring(0, random.nextInt(mutant.length() + 1));
+                case 4 -> without(mutant, random);
+                case 5 -> with(mutant, random);
+                case 6 -> mutant.replaceFirst("\"[a-zA-Z]+\"\\s*:", random.nextBoolean() ? "" : "\"other\":");
+                default -> "[".repeat(random.nextInt(3) * 4000) + mutant;
+            };
+        }
+        return mutant;
+    }
+
+    private static String otherNumber(String text, Random random) {
+        Matcher numbers = NUMBER.matcher(text);
+        List<int[]> places = new ArrayList<>();
+        while (numbers.find()) {
+            places.add(new int[] {numbers.start(), numbers.end()});
+        }
+        if (places.isEmpty()) {
+            return text;
+        }
+        int[] place = places.get(random.nextInt(places.size()));
+        return text.substring(0, place[0]) + EXTREMES[random.nextInt(EXTREMES.length)] + text.substring(place[1]);
+    }
+
+    private static String without(String text, Random random) {
+        int from = random.nextInt(text.length() + 1);
+        return text.substring(0, from) + text.substring(Math.min(text.length(), from + 1 + random.nextInt(20)));
+    }
+
+    private static String with(String text, Random random) {
+        int at = random.nextInt(text.length() + 1);
+        String[] pieces = {",", "\"", "}", "\u0000", "\uFEFF", "\n\n", ";;;", "\u00e4", "#", "{\"a\":".repeat(2000)};
+        return text.substring(0, at) + pieces[random.nextInt(pieces.length)] + text.substring(at);
+    }
+
+    private static String argument(Random random) {
+        String[] values = {"0", "-5", "1", "1e308", "NaN", "12", "abc", "", "99999999999", "0.001", "2147483648"};
+        return values[random.nextInt(values.length)];
+    }
+
+    @Test
+    void whateverIsGivenTheAnswerIsZeroOrTwoWithWords() throws Exception {
+        String setup = new String(
+                getClass().getResourceAsStream("/fahrbahn/app/demo.setup.json").readAllBytes(), StandardCharsets.UTF_8);
+        String course = CourseJson.write(Draft.of(DemoCourses.workshopLoop()));
+        StringBuilder readings = new StringBuilder("tS,surface,left,right\n");
+        StringBuilder trials = new StringBuilder("setting,completed,timeS,alongMm,acrossMm\n");
+        for (int i = 0; i < 40; i++) {
+            readings.append(i * 0.01)
+                    .append(i % 2 == 0 ? ",dark," : ",light,")
+                    .append(i % 2 * 500 + i % 5 + 200)
+                    .append(',')
+                    .append(i % 2 * 450 + i % 7 + 180)
+                    .append('\n');
+            trials.append(i % 2 == 0 ? "A," : "B,")
+                    .append(i % 3 != 0)
+                    .append(',')
+                    .append(20 + i % 7 * 0.1)
+                    .append(',')
+                    .append(i % 5)
+                    .append(',')
+                    .append(-i % 3)
+                    .append('\n');
+        }
+        Path season = folder.resolve("season.fahrbahn");
+        SeasonFile.create(season, Clock.systemUTC()).close();
+        byte[] seasonBytes = Files.readAllBytes(season);
+        int good = 0;
+        double slowest = 0;
+        for (int i = 0; i < CASES; i++) {
+            Random random = new Random(i);
+            boolean whole = random.nextInt(6) == 0;
+            Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
+            List<String> arguments = switch (i % 8) {
+                case 0, 1 -> List.of("lane", write(file, setup, whole, random));
+                case 2 ->
+                    List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
+                case 3 -> List.of("levels", write(file, readings.toString(), whole, random));
+                case 4 -> List.of("trials", write(file, trials.toString(), whole, random));
+                case 5 ->
+                    List.of(
+                            "drive",
+                            write(file, setup, whole, random),
+                            "--straight",
+                            whole ? argument(random) : "400",
+                            "--seed",
+                            whole ? argument(random) : "3");
+                case 6 ->
+                    i % 16 == 6
+                            ? List.of(
+                                    "drive",
+                                    write(folder.resolve("a.json"), setup, true, random),
+                                    "--course",
+                                    write(file, course, whole, random),
+                                    "--calm")
+                            : List.of(
+                                    "check", damaged(file, seasonBytes, random).toString());
+                default ->
+                    List.of(
+                            "drive",
+                            write(file, setup, whole, random),
+                            "--straight",
+                            "300",
+                            "--runs",
+                            argument(random),
+                            "--offset",
+                            argument(random));
+            };
+            Outcome outcome = run(arguments);
+            slowest = Math.max(slowest, outcome.seconds());
+            good += outcome.exit() == 0 ? 1 : 0;
+            assertThat(outcome.exit())
+                    .as("%d: %s%n%s", i, arguments, outcome.err())
+                    .isIn(0, 2);
+            assertThat(outcome.seconds()).as("%d: %s", i, arguments).isLessThan(MOST_S);
+            assertThat(outcome.err()).as("%d: %s", i, arguments).doesNotContain("\tat ", "nobody foresaw", "Exception");
+            if (outcome.exit() == 0) {
+                assertThat(outcome.out()).doesNotContain("NaN", "Infinity");
+                JsonMapper.builder().build().readTree(outcome.out());
+            } else {
+                assertThat(outcome.out()).as("nothing half answered").isEmpty();
+                assertThat(outcome.err()).as("%d: %s", i, arguments).isNotBlank();
+            }
+        }
+        System.out.printf(
+                java.util.Locale.ROOT, "commands: %d cases, %d answered, slowest %.2f s%n", CASES, good, slowest);
+        assertThat(good).as("not everything is refused").isGreaterThan(CASES / 20);
+    }
+
+    private static String write(Path file, String text, boolean whole, Random random) throws Exception {
+        String content = whole ? text : mutated(text, random);
+        byte[] bytes = content.getBytes(StandardCharsets.UTF_8);
+        if (!whole && random.nextInt(25) == 0 && bytes.length > 0) {
+            bytes[random.nextInt(bytes.length)] = (byte) 0xff; // no UTF-8
+        }
+        return Files.write(file, bytes).toString();
+    }
+
+    private static Path damaged(Path file, byte[] season, Random random) throws Exception {
+        byte[] bytes = random.nextInt(10) == 0 ? Arrays.copyOf(season, random.nextInt(season.length)) : season.clone();
+        for (int flips = random.nextInt(30); flips > 0 && bytes.length > 0; flips--) {
+            bytes[random.nextInt(bytes.length)] = (byte) random.nextInt(256);
+        }
+        return Files.write(file, bytes);
+    }
+}

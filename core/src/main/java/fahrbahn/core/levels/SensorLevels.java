@@ -1,0 +1,110 @@
+package fahrbahn.core.levels;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Rounding;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.core.setup.Sensor;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The levels of one sensor, the readings they come from, and what of it a program or a setup takes. */
+public final class SensorLevels {
+    /** More than any mean of a capture is worth. */
+    private static final int DIGITS = 4;
+
+    private final String sensor;
+    private final Levels levels;
+    private final double[] dark;
+    private final double[] light;
+    private final double step;
+
+    private SensorLevels(String sensor, Levels levels, double[] dark, double[] light, double step) {
+        this.sensor = sensor;
+        this.levels = levels;
+        this.dark = dark.clone();
+        this.light = light.clone();
+        this.step = step;
+    }
+
+    /**
+     * @param step smallest change the sensor can report, 0 or more
+     * @throws BadValueException when there are fewer than 2 readings of either, or their means are alike
+     */
+    public static SensorLevels of(String sensor, double[] dark, double[] light, double step) {
+        Levels levels = new Levels(SurfaceStats.of(dark, step), SurfaceStats.of(light, step));
+        return new SensorLevels(sensor, levels, dark, light, step);
+    }
+
+    /** The same with the step that the readings themselves show. */
+    public static SensorLevels of(String sensor, double[] dark, double[] light) {
+        return of(sensor, dark, light, SurfaceStats.smallestStep(dark, light));
+    }
+
+    /** Of every sensor that both captures have; one whose surfaces are alike has no levels and is left out. */
+    public static List<SensorLevels> of(Capture dark, Capture light) {
+        List<SensorLevels> found = new ArrayList<>();
+        for (String sensor : light.sensors()) {
+            if (dark.sensors().contains(sensor)) {
+                try {
+                    found.add(of(sensor, dark.values(sensor), light.values(sensor)));
+                } catch (BadValueException noContrast) {
+                    // Survey names the sensor whose surfaces are alike.
+                }
+            }
+        }
+        return List.copyOf(found);
+    }
+
+    public String sensor() {
+        return sensor;
+    }
+
+    public Levels levels() {
+        return levels;
+    }
+
+    public double step() {
+        return step;
+    }
+
+    /** Bins over the readings of both surfaces. */
+    public Histogram.Bins bins() {
+        return Histogram.Bins.over(dark, light, step);
+    }
+
+    public Histogram onDark(Histogram.Bins bins) {
+        return Histogram.of(dark, bins);
+    }
+
+    public Histogram onLight(Histogram.Bins bins) {
+        return Histogram.of(light, bins);
+    }
+
+    /** The best level as a program takes it: a whole step of the sensor, or four digits when it has none. */
+    public double roundedLevel() {
+        double best = levels.bestLevel();
+        return step > 0 ? Math.rint(best / step) * step : Rounding.significant(best, DIGITS);
+    }
+
+    /** Chance of a misread at the rounded level: what is typed is what is judged. */
+    public double misread() {
+        return levels.misread(roundedLevel());
+    }
+
+    /** A sensor with dark and light as they were measured, and the noise of both together. */
+    public Sensor on(Sensor before) {
+        double noise = Math.hypot(levels.dark().sd(), levels.light().sd()) / Math.sqrt(2);
+        return before.withSurfaces(
+                Rounding.significant(levels.dark().mean(), DIGITS),
+                Rounding.significant(levels.light().mean(), DIGITS),
+                Rounding.significant(noise, DIGITS));
+    }
+
+    /** Whether a sensor's dark or light is further from what was measured than one reading scatters. */
+    public boolean differsFrom(Sensor other) {
+        return Math.abs(other.dark() - levels.dark().mean()) > levels.dark().sd()
+                || Math.abs(other.light() - levels.light().mean())
+                        > levels.light().sd();
+    }
+}

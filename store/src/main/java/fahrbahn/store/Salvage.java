@@ -1,0 +1,144 @@
+package fahrbahn.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What can be read of a damaged season, row by row from its pages. A row counts when the sum beside it is right, so that nothing is
+ * brought over that was never written.
+ */
+public final class Salvage {
+    /** More than any season; read whole into memory. */
+    private static final long MOST_BYTES = 1L << 30;
+
+    private final TreeMap<Long, RevisionRow> revisions = new TreeMap<>();
+    private final TreeMap<Long, StepText> steps = new TreeMap<>();
+    private final Map<Long, String> damaged = new TreeMap<>();
+
+    private record StepText(Instant at, String label) {}
+
+    private Salvage() {}
+
+    /** @throws BadFileException when the file cannot be read at all, or holds nothing of a season */
+    public static Salvage of(Path file) throws BadFileException {
+        Salvage salvage = new Salvage();
+        try {
+            if (!Files.isRegularFile(file)) {
+                throw new BadFileException(file + ": there is no such file. Check the name and the folder");
+            }
+            if (Files.size(file) > MOST_BYTES) {
+                throw new BadFileException(file + ": too large for a season, " + Files.size(file) + " bytes");
+            }
+            new PageScan(Files.readAllBytes(file)).rows(salvage::row);
+        } catch (IOException unreadable) {
+            throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
+        }
+        if (salvage.revisions.isEmpty()) {
+            throw new BadFileException(file + ": nothing of a season can be read in it");
+        }
+        return salvage;
+    }
+
+    private void row(long number, List<Object> values) {
+        if (values.size() == 7 && values.get(1) instanceof Long step && values.get(6) instanceof Long sum) {
+            if (texts(values, 2, 5) && (values.get(5) == null || values.get(5) instanceof String)) {
+                RevisionRow row = new RevisionRow(
+                        step.intValue(),
+                        (String) values.get(2),
+                        (String) values.get(3),
+                        (String) values.get(4),
+                        (String) values.get(5));
+                if (row.sum() == sum) {
+                    revisions.put(number, row);
+                } else {
+                    damaged.put(number, row.kind() + " " + row.id());
+                }
+            }
+        } else if (values.size() == 5 && texts(values, 1, 4) && values.get(4) instanceof Long sum) {
+            String at = (String) values.get(1);
+            String label = (String) values.get(3);
+            if (Checksum.ofStep((int) number, at, (String) values.get(2), label) == sum) {
+                try {
+                    steps.put(number, new StepText(Instant.parse(at), label));
+                } catch (DateTimeException noTime) {
+                    // Its changes are kept without it.
+                }
+            }
+        }
+    }
+
+    private static boolean texts(List<Object> values, int from, int to) {
+        return values.subList(from, to).stream().allMatch(String.class::isInstance);
+    }
+
+    /** How many documents there are of each kind. */
+    public Map<String, Integer> documents() {
+        Map<List<String>, RevisionRow> newest = new LinkedHashMap<>();
+        revisions.values().forEach(r -> newest.put(List.of(r.kind(), r.owner(), r.id()), r));
+        Map<String, Integer> counts = new TreeMap<>();
+        newest.values().stream().filter(r -> r.body() != null).forEach(r -> counts.merge(r.kind(), 1, Integer::sum));
+        return counts;
+    }
+
+    /** How many changes could be read. */
+    public int changes() {
+        return revisions.size();
+    }
+
+    /** In words: what could not be read, as far as it can be told. */
+    public List<String> lost() {
+        List<String> lost = new ArrayList<>();
+        long gone = 0;
+        for (long number = 1; number <= Math.max(revisions.lastKey(), lastDamaged()); number++) {
+            if (revisions.containsKey(number)) {
+                continue;
+            }
+            if (damaged.containsKey(number)) {
+                lost.add("a change of " + damaged.get(number) + " (damaged)");
+            } else {
+                gone++;
+            }
+        }
+        if (gone > 0) {
+            lost.add(gone + (gone == 1 ? " change of which nothing" : " changes of which nothing") + " can be read");
+        }
+        return lost;
+    }
+
+    private long lastDamaged() {
+        return damaged.keySet().stream().mapToLong(n -> n).max().orElse(0);
+    }
+
+    /**
+     * Brings what can be read into a new season, with its history; steps of undo begin anew.
+     *
+     * @throws BadFileException when there is such a file already, or it cannot be written
+     */
+    public void into(Path target, Clock clock) throws BadFileException {
+        Map<Integer, List<Change>> byStep = new LinkedHashMap<>();
+        revisions
+                .values()
+                .forEach(r ->
+                        byStep.computeIfAbsent(r.step(), s -> new ArrayList<>()).add(r.change()));
+        try (SeasonFile season = SeasonFile.create(target, clock)) {
+            List<FileStep> all = new ArrayList<>();
+            Instant last = Instant.EPOCH;
+            for (Map.Entry<Integer, List<Change>> step : byStep.entrySet()) {
+                StepText text = steps.get((long) step.getKey());
+                last = text == null ? last : text.at();
+                String label = text == null ? "an earlier change" : text.label();
+                all.add(new FileStep(last, FileStep.Cause.NOTE, label, step.getValue()));
+            }
+            season.write(all);
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package fahrbahn.store;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What looking a season file over has shown. Nothing in it is changed.
+ *
+ * @param sound everything in it can be read and is as it was written
+ * @param problem what is wrong first of all; empty when it is sound
+ * @param changes how many can be read
+ * @param documents how many of each kind can be read
+ * @param lost what cannot, in words
+ */
+public record SeasonCheck(
+        boolean sound, String problem, int changes, Map<String, Integer> documents, List<String> lost) {
+    public SeasonCheck {
+        documents = Map.copyOf(documents);
+        lost = List.copyOf(lost);
+    }
+
+    /** @throws BadFileException when it is no season, open elsewhere, or nothing of it can be read */
+    public static SeasonCheck of(Path file, Clock clock) throws BadFileException {
+        String problem = "";
+        try {
+            SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+            try (SeasonFile season = SeasonFile.open(file, clock, true)) {
+                SeasonFile.Contents contents = season.contents();
+                if (season.lastStep() == 0) {
+                    return new SeasonCheck(true, "", 0, Map.of(), List.of());
+                }
+                problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
+            }
+        } catch (DamagedSeasonException damaged) {
+            problem = damaged.getMessage();
+        }
+        Salvage salvage = Salvage.of(file);
+        List<String> lost = new ArrayList<>(salvage.lost());
+        boolean sound = problem.isEmpty() && lost.isEmpty();
+        return new SeasonCheck(
+                sound,
+                problem.isEmpty() && !sound ? lost.get(0) : problem,
+                salvage.changes(),
+                salvage.documents(),
+                lost);
+    }
+}

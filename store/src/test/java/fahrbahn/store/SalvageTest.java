@@ -1,0 +1,187 @@
+package fahrbahn.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Seasons damaged in every way a disk can: what is shown was written, and what is still there can be had. */
+@Timeout(120)
+class SalvageTest {
+    private static final int DOCUMENTS = 60;
+    private static final int PAGE = 4096;
+    private static final int SEASONS = 510;
+
+    @TempDir(factory = InMemory.class)
+    private Path folder;
+
+    private final Seasons.HandClock clock = new Seasons.HandClock();
+
+    private Path sound() throws Exception {
+        Path file = folder.resolve("sound.fahrbahn");
+        Seasons.fill(file, DOCUMENTS, clock);
+        return file;
+    }
+
+    private static Map<String, String> bodies(List<Change> documents) {
+        Map<String, String> bodies = new HashMap<>();
+        documents.forEach(c -> bodies.put(c.owner() + " " + c.id(), c.body().orElseThrow()));
+        return bodies;
+    }
+
+    @Test
+    void aSoundSeasonIsSalvagedWhole() throws Exception {
+        Path file = sound();
+        Salvage salvage = Salvage.of(file);
+        assertThat(salvage.lost()).isEmpty();
+        assertThat(salvage.documents()).containsEntry("note", DOCUMENTS);
+        assertThat(salvage.changes()).isEqualTo(2 * DOCUMENTS);
+        Path target = folder.resolve("again.fahrbahn");
+        salvage.into(target, clock);
+        try (SeasonFile again = SeasonFile.open(target, clock);
+                SeasonFile before = SeasonFile.open(file, clock)) {
+            assertThat(again.contents()).isEqualTo(before.contents());
+            assertThat(again.history("note", "robot1", "n1")).hasSize(2);
+        }
+        assertThatThrownBy(() -> salvage.into(target, clock)).hasMessageContaining("such a file already");
+    }
+
+    @Test
+    void aBitThatFlipsInsideANumberIsFoundAndTheStateBeforeIsShown() throws Exception {
+        Path file = sound();
+        byte[] bytes = Files.readAllBytes(file);
+        byte[] wanted = "{\"n\":7,\"state\":2".getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        int at = indexOf(bytes, wanted);
+        bytes[at + 5] ^= 1; // 7 becomes 6: valid JSON, and the tables hang together
+        Files.write(file, bytes);
+        try (SeasonFile season = SeasonFile.open(file, clock)) {
+            SeasonFile.Contents contents = season.contents();
+            assertThat(contents.damaged()).singleElement().asString().contains("note n7", "the state before is shown");
+            assertThat(bodies(contents.documents())).containsEntry("robot1 n7", Seasons.body(7, 1));
+            assertThat(season.history("note", "robot1", "n7"))
+                    .as("what is damaged is no history")
+                    .hasSize(1);
+        }
+        assertThat(Salvage.of(file).lost()).singleElement().asString().contains("note n7");
+    }
+
+    private static int indexOf(byte[] bytes, byte[] wanted) {
+        for (int at = 0; at + wanted.length <= bytes.length; at++) {
+            if (java.util.Arrays.equals(bytes, at, at + wanted.length, wanted, 0, wanted.length)) {
+                return at;
+            }
+        }
+        throw new AssertionError("not there");
+    }
+
+    /** What a damage does to the bytes of a season. */
+    private static byte[] damage(byte[] sound, int way, Random random) {
+        byte[] bytes = sound.clone();
+        int pages = bytes.length / PAGE;
+        switch (way % 6) {
+            case 0 -> bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
+            case 1 -> {
+                for (int i = 0; i < 20; i++) {
+                    bytes[random.nextInt(bytes.length)] = (byte) random.nextInt(256);
+                }
+            }
+            case 2 -> { // a page of nothing
+                int page = random.nextInt(pages);
+                java.util.Arrays.fill(bytes, page * PAGE, (page + 1) * PAGE, (byte) 0);
+            }
+            case 3 -> bytes = java.util.Arrays.copyOf(bytes, 1 + random.nextInt(bytes.length));
+            case 4 -> bytes[random.nextInt(100)] = (byte) random.nextInt(256); // the header
+            default -> { // one page in another's place
+                int from = random.nextInt(pages);
+                int to = random.nextInt(pages);
+                System.arraycopy(sound, from * PAGE, bytes, to * PAGE, PAGE);
+            }
+        }
+        return bytes;
+    }
+
+    @Test
+    void fiveHundredDamagedSeasonsOpenOrSayWhyAndNothingIsShownThatWasNeverWritten() throws Exception {
+        byte[] sound = Files.readAllBytes(sound());
+        int opened = 0;
+        int refused = 0;
+        int salvaged = 0;
+        long documents = 0;
+        for (int i = 0; i < SEASONS; i++) {
+            Random random = new Random(i);
+            byte[] bytes = damage(sound, i, random);
+            Path file = Files.write(folder.resolve("damaged.fahrbahn"), bytes);
+            Map<String, String> shown = new HashMap<>();
+            List<String> told = new ArrayList<>();
+            try (SeasonFile season = SeasonFile.open(file, clock)) {
+                shown.putAll(bodies(season.contents().documents()));
+                told.addAll(season.contents().damaged());
+                season.steps(200);
+                opened++;
+            } catch (BadFileException why) {
+                assertThat(why.getMessage()).contains("damaged.fahrbahn");
+                refused++;
+            }
+            shown.forEach(
+                    (name, body) -> assertThat(body).as("%d: %s", i(name), name).isIn(written(name)));
+            if (!shown.isEmpty() && shown.size() < DOCUMENTS) {
+                assertThat(told).as("what is missing is said").isNotEmpty();
+            }
+            Files.write(file, sound);
+            SeasonFile.open(file, clock).close(); // whoever was refused has let go of it
+            Files.write(file, bytes); // opening may have mended an index
+            try {
+                Salvage salvage = Salvage.of(file);
+                Path target = folder.resolve("salvaged-" + i);
+                salvage.into(target, clock);
+                try (SeasonFile again = SeasonFile.open(target, clock)) {
+                    Map<String, String> had = bodies(again.contents().documents());
+                    had.forEach((name, body) -> assertThat(body).isIn(written(name)));
+                    documents += had.size();
+                }
+                salvaged++;
+                Files.delete(target);
+            } catch (BadFileException nothing) {
+                assertThat(bytes.length).as("%d: only a stump holds nothing", i).isLessThan(12 * PAGE);
+            }
+            Files.deleteIfExists(file);
+        }
+        System.out.printf(
+                java.util.Locale.ROOT,
+                "corruption: %d seasons, %d opened, %d refused with words, %d salvaged with %.1f of %d documents each%n",
+                SEASONS,
+                opened,
+                refused,
+                salvaged,
+                documents / (double) salvaged,
+                DOCUMENTS);
+        assertThat(opened + refused).isEqualTo(SEASONS);
+        assertThat(documents / (double) salvaged)
+                .as("documents that can be had")
+                .isGreaterThan(0.8 * DOCUMENTS);
+    }
+
+    private static int i(String name) {
+        return Integer.parseInt(name.replaceAll(".*n", ""));
+    }
+
+    private static List<String> written(String name) {
+        return List.of(Seasons.body(i(name), 1), Seasons.body(i(name), 2));
+    }
+
+    @Test
+    void whatIsNoSeasonHoldsNothing() throws Exception {
+        assertThatThrownBy(() -> Salvage.of(Files.writeString(folder.resolve("x"), "dear diary")))
+                .hasMessageContaining("nothing of a season");
+        assertThatThrownBy(() -> Salvage.of(folder.resolve("none"))).hasMessageContaining("no such file");
+    }
+}
