@@ -55,6 +55,9 @@ public final class Kinds {
     /** What the gains were last chosen for. */
     public static final Kind<Basis> CHOSEN = new Kind<>("chosen", Scope.ROBOT, new BasisCodec());
 
+    /** Which captures the robot's levels were computed from, and under what. */
+    public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
+
     public static final Kind<Capture> CAPTURE = new Kind<>("capture", Scope.ROBOT, new CaptureCodec());
     public static final Kind<Run> RUN = new Kind<>("run", Scope.ROBOT, new RunCodec());
     public static final Kind<Draft> COURSE =
@@ -85,6 +88,7 @@ public final class Kinds {
             ENTRIES,
             FACT,
             CHOSEN,
+            LEVELS,
             CAPTURE,
             RUN,
             COURSE,

@@ -8,6 +8,7 @@ import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.Traced;
 import fahrbahn.core.mat.TracedMat;
+import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.season.Hand;
@@ -139,7 +140,7 @@ public final class DemoSeason {
     }
 
     private void robot(
-            String id, String team, Setup setup, Setup begun, List<fahrbahn.core.readings.Capture> captures) {
+            String id, String team, Setup setup, Setup begun, List<Capture> captures) {
         List<Put<?>> puts = new ArrayList<>(List.of(
                 Put.of(Kinds.ROBOT, id, Listing.PLAIN.withTeam(team)),
                 Put.of(Kinds.SETUP, id, setup),
@@ -148,15 +149,31 @@ public final class DemoSeason {
         if (begun != setup) {
             puts.add(Put.of(Kinds.BEGUN, id, begun));
         }
-        captures.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, id, c.id(), c)));
+        puts.addAll(captured(id, setup, captures));
         ledger.change("the robot " + setup.robot().name(), puts);
     }
 
     private void addSpots(String robot, Setup setup, long seed) {
+        List<Capture> spots = DemoCaptures.spots(robot, setup, seed, now.minus(Duration.ofDays(3)), noted(setup));
+        ledger.change("captures of " + setup.robot().name(), captured(robot, setup, spots));
+    }
+
+    /** Captures, and that the levels on the robot come from them. */
+    private static List<Put<?>> captured(String robot, Setup setup, List<Capture> captures) {
         List<Put<?>> puts = new ArrayList<>();
-        DemoCaptures.spots(robot, setup, seed, now.minus(Duration.ofDays(3)), noted(setup))
-                .forEach(spot -> puts.add(Put.of(Kinds.CAPTURE, robot, spot.id(), spot)));
-        ledger.change("captures of " + setup.robot().name(), puts);
+        captures.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, robot, c.id(), c)));
+        List<Capture> from = captures.stream()
+                .filter(c -> c.surface().equals(Capture.DARK) || c.surface().equals(Capture.LIGHT))
+                .toList();
+        if (!from.isEmpty()) {
+            puts.add(Put.of(
+                    Kinds.LEVELS,
+                    robot,
+                    Basis.of(from.get(0).at(), from.get(0).conditions())
+                            .withSetting(Shared.setting(setup))
+                            .withCaptures(from.stream().map(Capture::id).toList())));
+        }
+        return puts;
     }
 
     private Basis basis(Setup setup, Instant at) {

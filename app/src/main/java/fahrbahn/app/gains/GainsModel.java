@@ -149,6 +149,6 @@ public final class GainsModel extends StationModel {
 
     /** Sets gains by hand; they count as chosen for the robot as it is now. */
     public void choose(double kp, double ki, double kd) {
-        season.chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
+        season.choices().chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
     }
 }

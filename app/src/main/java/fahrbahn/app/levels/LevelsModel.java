@@ -16,6 +16,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -29,6 +30,9 @@ public final class LevelsModel extends StationModel {
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
+
+    /** The captures the levels come from. */
+    private List<Capture> from = List.of();
 
     public LevelsModel(Season season, MeasureModel measure) {
         super(season);
@@ -47,6 +51,7 @@ public final class LevelsModel extends StationModel {
         Optional<Capture> light = measure.latest(Capture.LIGHT);
         List<SensorLevels> found =
                 dark.isPresent() && light.isPresent() ? SensorLevels.of(dark.get(), light.get()) : List.of();
+        from = Stream.of(dark, light).flatMap(Optional::stream).toList();
         sensors.setAll(found);
         if (found.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure and capture both."));
@@ -128,7 +133,7 @@ public final class LevelsModel extends StationModel {
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
     public void useOnRobot() {
         if (canUse()) {
-            season.changeSetup(this::withMeasured);
+            season.choices().useLevels(this::withMeasured, from);
         }
     }
 

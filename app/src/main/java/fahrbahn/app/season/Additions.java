@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.PackedPicture;
@@ -11,6 +12,7 @@ import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.Put;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -82,14 +84,25 @@ public final class Additions {
             for (Map.Entry<String, Fact> fact : ledger.all(Kinds.FACT, from).entrySet()) {
                 puts.add(Put.of(Kinds.FACT, id, fact.getKey(), fact.getValue()));
             }
+            Map<String, String> captures = new HashMap<>();
             ledger.all(Kinds.CAPTURE, from).values().forEach(c -> {
                 String other = newId();
+                captures.put(c.id(), other);
                 puts.add(Put.of(Kinds.CAPTURE, id, other, c.withId(other)));
             });
             copy(Kinds.CHOSEN, from, id, puts);
+            ledger.get(Kinds.LEVELS, from)
+                    .ifPresent(basis -> puts.add(Put.of(Kinds.LEVELS, id, copied(basis, captures))));
         }
         ledger.change(copy.robot().name() + ", a copy of " + setup.robot().name(), puts);
         club.take(Sort.ROBOT, id);
+    }
+
+    /** The same about the copies of its captures. */
+    private static Basis copied(Basis basis, Map<String, String> copies) {
+        return basis.withCaptures(basis.captures().stream()
+                .map(id -> copies.getOrDefault(id, id))
+                .toList());
     }
 
     private <T> void copy(Kind<T> kind, String from, String to, List<Put<?>> puts) {

@@ -149,14 +149,18 @@ public final class FreshnessGraph {
         if (captures.mark() == Freshness.Mark.STALE) {
             return inherited("from captures that are: ", captures);
         }
-        if (!is.typed()) {
+        boolean used = is.levels().isPresent();
+        if (!is.typed() || is.onRobot().isPresent() && !used) {
             return Freshness.stale("not used on the robot yet").repairedBy(repairs.useLevels());
         }
-        return is.onRobot()
-                .map(cause -> Freshness.stale(
-                                cause.what() + " is " + cause.before() + " on the robot, captured " + cause.after())
-                        .repairedBy(repairs.useLevels()))
-                .orElse(Freshness.FRESH);
+        if (is.onRobot().isPresent()) {
+            Cause cause = is.onRobot().get();
+            String why = is.levelsOfNewest() ? "changed since its level was used" : "captured anew since";
+            return Freshness.stale(cause.what() + " " + why + ": " + cause.before() + " on the robot, captured "
+                            + cause.after())
+                    .repairedBy(repairs.useLevels());
+        }
+        return Freshness.fresh(used && !is.levelsOfNewest() ? "captured anew since, and found the same" : "");
     }
 
     private static Freshness inherited(String before, Freshness from) {

@@ -38,6 +38,7 @@ final class InHand {
     final ReadOnlyObjectWrapper<Optional<Setup>> setup = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Setup> setupNow = new ReadOnlyObjectWrapper<>(StartingSetup.guess());
     final ReadOnlyObjectWrapper<Optional<Basis>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<Basis>> levels = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
     final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -66,6 +67,7 @@ final class InHand {
         set(conditions, noted.withVenue(now.venue()));
         set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));
         set(chosen, ledger.get(Kinds.CHOSEN, robot));
+        set(levels, ledger.get(Kinds.LEVELS, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));
         set(setupNow, setup.get().orElseGet(StartingSetup::guess));
         table(ledger.get(Kinds.COURSE, now.table()), ledger.get(Kinds.MAT, now.table()), now.table());

@@ -1,7 +1,6 @@
 package fahrbahn.app.season;
 
 import fahrbahn.core.knowledge.Basis;
-import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
@@ -23,7 +22,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -39,6 +37,7 @@ public final class Season {
     private final InHand in = new InHand();
     private final Club club;
     private final Measurements measurements;
+    private final Choices choices;
     private Setting setting;
 
     public Season(Ledger ledger, Path path, Clock clock) {
@@ -47,6 +46,7 @@ public final class Season {
         this.clock = clock;
         this.club = new Club(this, ledger);
         this.measurements = new Measurements(this, ledger, in);
+        this.choices = new Choices(this, ledger, in);
         ledger.listen(kinds -> refresh());
         refresh();
     }
@@ -82,6 +82,11 @@ public final class Season {
     /** What has been measured on the robot's bench. */
     public Measurements measurements() {
         return measurements;
+    }
+
+    /** Gains chosen and levels used, with what each rests on. */
+    public Choices choices() {
+        return choices;
     }
 
     /** Teams, robots, tables and venues. */
@@ -120,11 +125,6 @@ public final class Season {
     /** What the robot began as: numbers that are still so are guesses. */
     public Setup begunAs() {
         return ledger.get(Kinds.BEGUN, hand().robot()).orElseGet(StartingSetup::guess);
-    }
-
-    /** What the gains were last chosen for. */
-    public ReadOnlyObjectProperty<Optional<Basis>> chosenProperty() {
-        return in.chosen.getReadOnlyProperty();
     }
 
     /** Where and with what the team works now; the sensors' height is not in it, the setup has that. */
@@ -197,22 +197,6 @@ public final class Season {
         Setup before = setupOrGuess();
         Setup after = change.apply(before);
         ledger.change(SeasonWords.setup(before, after), List.of(Put.of(Kinds.SETUP, hand().robot(), after)));
-    }
-
-    /**
-     * Changes the setup's gains and remembers what they were chosen for, as one step.
-     *
-     * @param known how well each constant is known
-     */
-    public void chooseGains(UnaryOperator<Setup> change, Map<Constant, Double> known) {
-        Setup before = setupOrGuess();
-        Setup chosen = change.apply(before);
-        Basis basis = basisNow().withSetting(Shared.setting(chosen)).withKnown(known);
-        String label =
-                chosen.equals(before) ? "gains chosen again on " + robotName() : SeasonWords.setup(before, chosen);
-        ledger.change(
-                label,
-                List.of(Put.of(Kinds.SETUP, hand().robot(), chosen), Put.of(Kinds.CHOSEN, hand().robot(), basis)));
     }
 
     /** Changes what is noted of the robot's circumstances; the venue is in hand, not in it. */

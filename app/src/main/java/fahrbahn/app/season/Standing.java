@@ -10,6 +10,7 @@ import fahrbahn.core.trials.Run;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * All that freshness is derived from, at one moment.
@@ -23,6 +24,7 @@ import java.util.function.UnaryOperator;
  * @param tightestMm of the table's bends
  * @param dark newest capture of dark with the lamps on
  * @param light newest capture of light
+ * @param levels what the levels on the robot rest on; empty when none were put on it
  * @param onRobot how the robot's dark and light differ from those captures; empty when they do not
  * @param chosen what the gains were chosen for
  * @param driven what the twin's latest run rests on
@@ -40,6 +42,7 @@ public record Standing(
         double tightestMm,
         Optional<Capture> dark,
         Optional<Capture> light,
+        Optional<Basis> levels,
         Optional<Cause> onRobot,
         Optional<Basis> chosen,
         Optional<Basis> driven,
@@ -50,6 +53,14 @@ public record Standing(
         facts = List.copyOf(facts);
         knowledge = List.copyOf(knowledge);
         runs = List.copyOf(runs);
+    }
+
+    /** Whether the levels on the robot were computed from the newest captures. */
+    boolean levelsOfNewest() {
+        return levels.isPresent()
+                && Stream.of(dark, light)
+                        .flatMap(Optional::stream)
+                        .allMatch(c -> levels.get().captures().contains(c.id()));
     }
 
     Optional<Run> lastRun() {

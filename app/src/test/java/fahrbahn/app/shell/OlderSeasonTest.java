@@ -51,7 +51,7 @@ class OlderSeasonTest {
         assertThat(shop.season().conditionsProperty().get().batteryV()).isEqualTo(7.9);
         assertThat(shop.season().club().inHand(Sort.VENUE).name()).isEqualTo("Old boathouse");
         assertThat(shop.season().club().inHand(Sort.TABLE).name()).isEqualTo("Workshop loop");
-        assertThat(shop.season().chosenProperty().get().orElseThrow().setup())
+        assertThat(shop.season().choices().chosenProperty().get().orElseThrow().setup())
                 .contains(shop.season().setupOrGuess());
         shop.close();
     }

@@ -1,0 +1,70 @@
+package fahrbahn.app.season;
+
+import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Ledger;
+import fahrbahn.store.Put;
+import fahrbahn.store.Shared;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+
+/** What was decided for the robot in hand: gains chosen and levels used, each with what it rests on. */
+public final class Choices {
+    private final Season season;
+    private final Ledger ledger;
+    private final InHand in;
+
+    Choices(Season season, Ledger ledger, InHand in) {
+        this.season = season;
+        this.ledger = ledger;
+        this.in = in;
+    }
+
+    /** What the gains were last chosen for. */
+    public ReadOnlyObjectProperty<Optional<Basis>> chosenProperty() {
+        return in.chosen.getReadOnlyProperty();
+    }
+
+    /** What the levels on the robot rest on: their captures, and the setting they became part of. */
+    public ReadOnlyObjectProperty<Optional<Basis>> levelsProperty() {
+        return in.levels.getReadOnlyProperty();
+    }
+
+    /**
+     * Changes the setup's gains and remembers what they were chosen for, as one step.
+     *
+     * @param known how well each constant is known
+     */
+    public void chooseGains(UnaryOperator<Setup> change, Map<Constant, Double> known) {
+        Setup before = season.setupOrGuess();
+        Setup chosen = change.apply(before);
+        Basis basis = season.basisNow().withSetting(Shared.setting(chosen)).withKnown(known);
+        String label =
+                chosen.equals(before) ? "gains chosen again on " + season.robotName() : SeasonWords.setup(before, chosen);
+        ledger.change(
+                label,
+                List.of(Put.of(Kinds.SETUP, season.hand().robot(), chosen), Put.of(Kinds.CHOSEN, season.hand().robot(), basis)));
+    }
+
+    /** Puts levels on the robot and remembers which captures they come from, and what was true when those were made, as one step. */
+    public void useLevels(UnaryOperator<Setup> change, List<Capture> from) {
+        Setup before = season.setupOrGuess();
+        Setup after = change.apply(before);
+        Capture oldest = Collections.min(from, Comparator.comparing(Capture::at));
+        Basis basis = Basis.of(oldest.at(), oldest.conditions())
+                .withSetting(Shared.setting(after))
+                .withCaptures(from.stream().map(Capture::id).toList());
+        String label = after.equals(before) ? "levels used again on " + season.robotName() : SeasonWords.setup(before, after);
+        ledger.change(
+                label,
+                List.of(Put.of(Kinds.SETUP, season.hand().robot(), after), Put.of(Kinds.LEVELS, season.hand().robot(), basis)));
+    }
+}
