@@ -10,7 +10,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import javafx.event.Event;
+import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -61,8 +64,8 @@ class ClubTest extends InWindow {
         until("light is asked for", () -> text("typingAsks").startsWith("Type light, sensor left"));
         robot.write("88 89 x").type(KeyCode.ENTER);
         until("refused", () -> text("typingProblem").contains("'x'"));
-        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
-        robot.write("88 89 84").type(KeyCode.ENTER);
+        over("88 89 84");
+        robot.type(KeyCode.ENTER);
         until("the next sensor", () -> text("typingAsks").contains("right"));
         robot.write("90 91 86").type(KeyCode.ENTER);
         until("light is there", () -> shop().measure().latest("light").isPresent());
@@ -84,7 +87,10 @@ class ClubTest extends InWindow {
         begin("Club", "Wren", KeyCode.P);
         robot.type(KeyCode.DIGIT0);
         until("the club", () -> text("verdict").startsWith("In hand: Wren"));
-        robot.type(KeyCode.C);
+        onWindow(() -> {
+            held(KeyCode.C);
+            return null;
+        });
         until("a copy in hand", () -> text("hand-robot").equals("Wren 2"));
         robot.type(KeyCode.R);
         robot.write("Plover").type(KeyCode.ENTER);
@@ -115,6 +121,15 @@ class ClubTest extends InWindow {
                 "Wren belongs to it",
                 () -> shop().season().club().inHand(Sort.ROBOT).team().equals("Larks"));
         assertThat(text("verdict")).startsWith("In hand: Wren of the team Larks, on Attic");
+    }
+
+    /** As a keyboard tells that a key is held down: pressed and pressed again. */
+    private void held(KeyCode key) {
+        Scene scene = robot.lookup("#verdict").query().getScene();
+        for (int i = 0; i < 4; i++) {
+            Event.fireEvent(scene.getFocusOwner(), Hands.event(KeyEvent.KEY_PRESSED, "", key));
+        }
+        Event.fireEvent(scene.getFocusOwner(), Hands.event(KeyEvent.KEY_RELEASED, "", key));
     }
 
     @Test

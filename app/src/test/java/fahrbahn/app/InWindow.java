@@ -37,15 +37,14 @@ abstract class InWindow {
     private static final int PATIENCE_S = 30;
 
     static {
-        // Nobody watches: a few milliseconds between two letters, a few steps from one button to the next.
-        System.setProperty("testfx.robot.write_sleep", "5");
-        System.setProperty("testfx.robot.move_max_count", "12");
+        // Nobody watches: two steps of the mouse from one button to the next.
+        System.setProperty("testfx.robot.move_max_count", "2");
     }
 
     @TempDir
     Path home;
 
-    final FxRobot robot = new FxRobot();
+    final FxRobot robot = new Hands();
     private FahrbahnApp app;
 
     @BeforeAll
@@ -135,11 +134,15 @@ abstract class InWindow {
     }
 
     void type(String field, String value) {
-        robot.clickOn("#" + field)
-                .eraseText(12)
-                .write(value)
-                .type(KeyCode.ENTER)
-                .type(KeyCode.ESCAPE);
+        robot.clickOn("#" + field);
+        over(value);
+        robot.type(KeyCode.ENTER).type(KeyCode.ESCAPE);
+    }
+
+    /** Types over all that stands in the field with the focus. */
+    void over(String value) {
+        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write(value);
     }
 
     void capture(KeyCode key, String surface) throws Exception {

@@ -121,12 +121,9 @@ class RobotStationTest extends InWindow {
     }
 
     private void addRoll(String command, String time) {
-        robot.doubleClickOn("#entry-0").eraseText(8).write(command);
-        robot.doubleClickOn("#entry-2")
-                .eraseText(8)
-                .write(time)
-                .type(KeyCode.ENTER)
-                .type(KeyCode.ESCAPE);
+        robot.clickOn("#entry-0");
+        over(command);
+        type("entry-2", time);
     }
 
     private Knowledge.Origin origin(Constant constant) {
@@ -141,13 +138,9 @@ class RobotStationTest extends InWindow {
     void anEntryThatCannotBeIsRefusedAtTheCard() {
         page("bench");
         robot.clickOn("#card-loops");
-        robot.clickOn("#entry-0").write("-3").type(KeyCode.ENTER).type(KeyCode.ESCAPE);
+        type("entry-0", "-3");
         assertThat(text("entryProblem")).isEqualTo("loops is -3; it must be at least 1.");
-        robot.doubleClickOn("#entry-0")
-                .eraseText(4)
-                .write("many")
-                .type(KeyCode.ENTER)
-                .type(KeyCode.ESCAPE);
+        type("entry-0", "many");
         assertThat(text("entryProblem")).isEqualTo("loops is 'many'; it must be a number like 12.5.");
         assertThat(shop().robot().bench().entries(BenchCard.LOOPS)).isEmpty();
     }

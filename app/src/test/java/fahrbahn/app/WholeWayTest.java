@@ -75,7 +75,7 @@ class WholeWayTest extends InWindow {
         go(Station.RUNS);
         robot.type(KeyCode.X);
         until("a lost run of the table is logged", () -> shop().runs().runs().size() == 2);
-        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        undo();
         until("undo takes it back", () -> shop().runs().runs().size() == 1);
         Run logged = shop().runs().runs().get(0);
 
@@ -172,8 +172,8 @@ class WholeWayTest extends InWindow {
         });
         until("both surfaces", () -> shop().season().captures().size() == 2);
         go(Station.LEVELS);
-        assertThat(text("level-left")).isNotEmpty();
-        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        until("a level", () -> robot.lookup("#level-left").tryQuery().isPresent());
+        undo();
         until("one undo takes both", () -> shop().season().captures().isEmpty());
         robot.press(KeyCode.CONTROL, KeyCode.SHIFT).type(KeyCode.Z).release(KeyCode.SHIFT, KeyCode.CONTROL);
         until("redo", () -> shop().season().captures().size() == 2);

@@ -122,7 +122,7 @@ public final class ClubPage {
                         "A new robot: its name, Enter, then what it is. Its numbers begin as guesses.",
                         newName,
                         kinds));
-        newName.requestFocus();
+        Nodes.writeIn(newName);
     }
 
     private void addRobot(RobotKind kind) {
@@ -142,8 +142,7 @@ public final class ClubPage {
             done();
         });
         typing.getChildren().setAll(Nodes.panel(words + ", then Enter", field));
-        field.requestFocus();
-        field.selectAll();
+        Nodes.writeIn(field);
     }
 
     private TextField field(String id, String begin) {

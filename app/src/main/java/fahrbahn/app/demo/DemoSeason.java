@@ -139,8 +139,7 @@ public final class DemoSeason {
                 Put.of(Kinds.COURSE, RESCUE, Draft.of(rescue)));
     }
 
-    private void robot(
-            String id, String team, Setup setup, Setup begun, List<Capture> captures) {
+    private void robot(String id, String team, Setup setup, Setup begun, List<Capture> captures) {
         List<Put<?>> puts = new ArrayList<>(List.of(
                 Put.of(Kinds.ROBOT, id, Listing.PLAIN.withTeam(team)),
                 Put.of(Kinds.SETUP, id, setup),

@@ -2,6 +2,7 @@ package fahrbahn.app.kit;
 
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -28,6 +29,16 @@ public final class Nodes {
         VBox column = new VBox(children);
         column.getStyleClass().add("column");
         return column;
+    }
+
+    /**
+     * Lets the coach type into a field that has just appeared. It would hear letters only from the next frame on, and lose the first of a
+     * quick hand; styled at once, it hears them all.
+     */
+    public static void writeIn(TextField field) {
+        field.applyCss();
+        field.requestFocus();
+        field.selectAll();
     }
 
     /** A titled panel. */

@@ -31,7 +31,7 @@ final class TypingBar extends HBox {
         getChildren().addAll(asks, field, hint, away, problem);
         managedProperty().bind(visibleProperty());
         model.typingProperty().addListener(o -> refresh());
-        model.typingAskedProperty().addListener(o -> field.requestFocus());
+        model.typingAskedProperty().addListener(o -> Nodes.writeIn(field));
         refresh();
     }
 

@@ -124,8 +124,7 @@ final class BenchPage {
             model.add(each, row);
             problem.setText("");
             TextField next = fields.get(fields.size() > 2 ? 2 : fields.size() - 1);
-            next.requestFocus();
-            next.selectAll();
+            Nodes.writeIn(next);
         } catch (BadValueException refused) {
             problem.setText(refused.getMessage() + ".");
             fields.get(Math.min(row.size(), fields.size() - 1)).requestFocus();

@@ -100,9 +100,8 @@ public final class Additions {
 
     /** The same about the copies of its captures. */
     private static Basis copied(Basis basis, Map<String, String> copies) {
-        return basis.withCaptures(basis.captures().stream()
-                .map(id -> copies.getOrDefault(id, id))
-                .toList());
+        return basis.withCaptures(
+                basis.captures().stream().map(id -> copies.getOrDefault(id, id)).toList());
     }
 
     private <T> void copy(Kind<T> kind, String from, String to, List<Put<?>> puts) {

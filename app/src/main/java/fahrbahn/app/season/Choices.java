@@ -47,11 +47,14 @@ public final class Choices {
         Setup before = season.setupOrGuess();
         Setup chosen = change.apply(before);
         Basis basis = season.basisNow().withSetting(Shared.setting(chosen)).withKnown(known);
-        String label =
-                chosen.equals(before) ? "gains chosen again on " + season.robotName() : SeasonWords.setup(before, chosen);
+        String label = chosen.equals(before)
+                ? "gains chosen again on " + season.robotName()
+                : SeasonWords.setup(before, chosen);
         ledger.change(
                 label,
-                List.of(Put.of(Kinds.SETUP, season.hand().robot(), chosen), Put.of(Kinds.CHOSEN, season.hand().robot(), basis)));
+                List.of(
+                        Put.of(Kinds.SETUP, season.hand().robot(), chosen),
+                        Put.of(Kinds.CHOSEN, season.hand().robot(), basis)));
     }
 
     /** Puts levels on the robot and remembers which captures they come from, and what was true when those were made, as one step. */
@@ -62,9 +65,12 @@ public final class Choices {
         Basis basis = Basis.of(oldest.at(), oldest.conditions())
                 .withSetting(Shared.setting(after))
                 .withCaptures(from.stream().map(Capture::id).toList());
-        String label = after.equals(before) ? "levels used again on " + season.robotName() : SeasonWords.setup(before, after);
+        String label =
+                after.equals(before) ? "levels used again on " + season.robotName() : SeasonWords.setup(before, after);
         ledger.change(
                 label,
-                List.of(Put.of(Kinds.SETUP, season.hand().robot(), after), Put.of(Kinds.LEVELS, season.hand().robot(), basis)));
+                List.of(
+                        Put.of(Kinds.SETUP, season.hand().robot(), after),
+                        Put.of(Kinds.LEVELS, season.hand().robot(), basis)));
     }
 }

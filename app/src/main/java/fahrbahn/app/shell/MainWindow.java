@@ -26,7 +26,6 @@ import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -204,7 +203,7 @@ public final class MainWindow extends BorderPane {
             }
             return turn;
         }
-        if (getScene().getFocusOwner() instanceof TextInputControl) {
+        if (KeyTaker.writesIn(getScene().getFocusOwner())) {
             boolean away = event.getCode() == KeyCode.ESCAPE;
             if (away) {
                 requestFocus();

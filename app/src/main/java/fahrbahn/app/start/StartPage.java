@@ -165,7 +165,7 @@ public final class StartPage extends VBox {
 
     private void askName() {
         name.setVisible(true);
-        name.requestFocus();
+        Nodes.writeIn(name);
     }
 
     private void choose(Consumer<Path> open) {
@@ -181,7 +181,7 @@ public final class StartPage extends VBox {
         if (event.isShortcutDown()) {
             return false;
         }
-        if (getScene().getFocusOwner() instanceof TextField) {
+        if (KeyTaker.writesIn(getScene().getFocusOwner())) {
             boolean away = event.getCode() == KeyCode.ESCAPE;
             if (away) {
                 name.setVisible(false);

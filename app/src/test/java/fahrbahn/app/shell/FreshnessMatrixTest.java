@@ -206,20 +206,23 @@ class FreshnessMatrixTest {
 
     @Test
     void aLevelKnowsItsCapturesAndWhatBecameOfThem() {
-        List<String> used = shop.season().choices().levelsProperty().get().orElseThrow().captures();
+        List<String> used =
+                shop.season().choices().levelsProperty().get().orElseThrow().captures();
         assertThat(used)
                 .containsExactlyElementsOf(
                         shop.season().captures().stream().map(Capture::id).toList());
         recapture(shop, 0);
-        assertThat(shop.levels().freshnessProperty().get().reason()).isEqualTo("captured anew since, and found the same");
+        assertThat(shop.levels().freshnessProperty().get().reason())
+                .isEqualTo("captured anew since, and found the same");
         recapture(shop, 60);
         assertThat(shop.levels().freshnessProperty().get().reason())
                 .isEqualTo("sensor left captured anew since: 200 on dark, 700 on light on the robot, captured 200 on"
                         + " dark, 760 on light");
         shop.levels().useOnRobot();
         assertThat(shop.levels().freshnessProperty().get().reason()).isEmpty();
-        shop.season().changeSetup(s -> s.withRobot(s.robot()
-                .withSensor(0, s.robot().sensors().get(0).withSurfaces(200, 640, 3))));
+        shop.season()
+                .changeSetup(s -> s.withRobot(
+                        s.robot().withSensor(0, s.robot().sensors().get(0).withSurfaces(200, 640, 3))));
         assertThat(shop.levels().freshnessProperty().get().reason())
                 .startsWith("sensor left changed since its level was used: 200 on dark, 640 on light");
         shop.undo();

@@ -47,26 +47,27 @@ public final class SampledLoop {
      * {@code z = exp(i*angle)}.
      *
      * @param angle frequency times loop period, rad, above 0, at most pi
+     * @param z on the unit circle, at this angle
+     * @param less1 the same less one, exact also where z is near one
      */
-    Complex response(double angle) {
-        Complex z = new Complex(Math.cos(angle), Math.sin(angle));
-        Complex back = Complex.ONE.divide(z);
-        Complex older = fractional ? back : Complex.ZERO;
+    Phasor response(double angle, Phasor z, Phasor less1) {
+        Phasor back = z.conjugate();
         // The plant's matrix is upper triangular: solve from the turn rate upwards.
-        Complex turnRate = older.multiply(fromOlder[2]).add(fromNewer[2]).divide(z.subtract(period.turnRateKept()));
-        Complex heading = older.multiply(fromOlder[1])
-                .add(fromNewer[1])
-                .add(turnRate.multiply(period.headingPerTurnRate()))
-                .divide(z.subtract(1));
-        Complex offset = older.multiply(fromOlder[0])
-                .add(fromNewer[0])
-                .add(heading.multiply(period.offsetPerHeading()))
-                .add(turnRate.multiply(period.offsetPerTurnRate()))
-                .divide(z.subtract(1));
-        Complex delay = new Complex(Math.cos(wholePeriods * angle), -Math.sin(wholePeriods * angle));
-        return offset.add(heading.multiply(model.leadMm()))
-                .multiply(model.slopePerMm())
-                .multiply(delay);
+        Phasor turnRate = commanded(2, back).over(z.plus(-period.turnRateKept()));
+        Phasor heading = commanded(1, back)
+                .plus(turnRate.times(period.headingPerTurnRate()))
+                .over(less1);
+        Phasor offset = commanded(0, back)
+                .plus(heading.times(period.offsetPerHeading()))
+                .plus(turnRate.times(period.offsetPerTurnRate()))
+                .over(less1);
+        return offset.plus(heading.times(model.leadMm()))
+                .times(model.slopePerMm())
+                .times(Phasor.at(-wholePeriods * angle));
+    }
+
+    private Phasor commanded(int state, Phasor back) {
+        return back.times(fromOlder[state]).plus(fromNewer[state]);
     }
 
     /** Largest magnitude of the eigenvalues of the closed loop; below 1 it is stable. Gains per loop, 0 or more. */
