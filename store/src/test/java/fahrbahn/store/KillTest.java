@@ -2,39 +2,53 @@ package fahrbahn.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.condition.EnabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A program killed at any moment, while it begins seasons and while it writes into them, loses nothing it had said was saved. Eight
- * writers share each program that is killed, for starting one takes a second: so each kill cuts eight of them short.
+ * A program that ends at any moment, while it begins seasons and while it writes into them, loses nothing it had said was saved.
+ *
+ * <p>It is killed, and, for starting one takes a second, a running one is frozen and its files are copied as they lie: what a kill at that
+ * moment would leave, for a killed program's files stay as they are. Four writers share a program, so each end cuts four of them short.
  */
 @Timeout(240)
 class KillTest {
-    private static final int KILLS = 14;
-    private static final int WRITERS = 8;
+    private static final int KILLS = 10;
+    private static final int FREEZES = 120;
+    private static final int WRITERS = 4;
+    private static final String SAID = "said";
 
     @TempDir(factory = InMemory.class)
     private Path folder;
+
+    private final Random random = new Random(5);
+    private int steps;
+    private int cutShort;
 
     /** Each begins a season, writes into it, takes it away and begins again, saying what it did. Never ends by itself. */
     static final class Writers {
         private Writers() {}
 
+        private static Path said;
+
         public static void main(String[] arguments) throws Exception {
             Path folder = Path.of(arguments[0]);
+            said = folder.resolve(SAID);
             SeasonFile.create(folder.resolve("warm " + ProcessHandle.current().pid()), Clock.systemUTC())
                     .close();
             say("ready");
@@ -71,13 +85,24 @@ class KillTest {
             }
         }
 
+        /** In one write, so that nothing it said is lost with it. */
         private static synchronized void say(String line) {
-            System.out.println(line);
+            try {
+                Files.writeString(
+                        said,
+                        line + "\n",
+                        StandardOpenOption.CREATE,
+                        StandardOpenOption.WRITE,
+                        StandardOpenOption.APPEND);
+            } catch (IOException full) {
+                throw new UncheckedIOException(full);
+            }
         }
     }
 
     private Process start() throws Exception {
-        return new ProcessBuilder(
+        long before = said().size();
+        Process program = new ProcessBuilder(
                         ProcessHandle.current().info().command().orElse("java"),
                         "-XX:TieredStopAtLevel=1",
                         "-XX:+UseSerialGC",
@@ -85,56 +110,112 @@ class KillTest {
                         System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                         Writers.class.getName(),
                         folder.toString())
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .start();
+        await(program, () -> said().size() > before);
+        return program;
+    }
+
+    private interface Condition {
+        boolean holds() throws Exception;
+    }
+
+    /** Limited by the time-out of the class. */
+    private static void await(Process program, Condition condition) throws Exception {
+        while (!condition.holds()) {
+            assertThat(program.isAlive()).as("the program goes on").isTrue();
+            LockSupport.parkNanos(200_000);
+        }
+    }
+
+    private List<String> said() throws Exception {
+        Path said = folder.resolve(SAID);
+        return Files.exists(said) ? Files.readAllLines(said) : List.of();
+    }
+
+    /** What each of the writers said last, a word it was cut off in left out. */
+    private static int[] confirmed(Path folder) throws Exception {
+        String all = Files.readString(folder.resolve(SAID));
+        int[] last = new int[WRITERS];
+        for (String line : all.substring(0, all.lastIndexOf('\n') + 1).split("\n")) {
+            assertThat(line).doesNotContain("broken");
+            if (line.indexOf(' ') == 1) {
+                last[line.charAt(0) - '0'] = Integer.parseInt(line.substring(2));
+            }
+        }
+        return last;
+    }
+
+    /** Any moment: not a multiple of anything the program does. */
+    private void anyMoment(int mostMs) {
+        LockSupport.parkNanos((long) (random.nextDouble() * mostMs * 1e6));
+    }
+
+    private void checkAll(Path left) throws Exception {
+        int[] confirmed = confirmed(left);
+        for (int i = 0; i < WRITERS; i++) {
+            int found = check(left.resolve("s" + i), confirmed[i]);
+            cutShort += found != confirmed[i] ? 1 : 0;
+        }
     }
 
     @Test
     void killsLoseNothing() throws Exception {
-        Random random = new Random(5);
-        int[] confirmed = new int[WRITERS];
-        int between = 0;
-        int steps = 0;
         for (int kill = 0; kill < KILLS; kill++) {
-            steps += runAndKill(20 + random.nextInt(400), confirmed);
-            for (int i = 0; i < WRITERS; i++) {
-                int found = check(folder.resolve("s" + i), confirmed[i]);
-                between += found != confirmed[i] ? 1 : 0;
-                confirmed[i] = found;
-            }
+            Process program = start();
+            anyMoment(400);
+            program.destroyForcibly();
+            assertThat(program.waitFor(10, TimeUnit.SECONDS)).isTrue();
+            checkAll(folder);
         }
+        steps = said().size();
+        tell(KILLS + " programs killed");
         try (Stream<Path> all = Files.list(folder)) {
             assertThat(all.filter(p -> p.toString().endsWith(".part")).count())
                     .as("of all those kills no series is left")
                     .isLessThanOrEqualTo(WRITERS);
         }
-        System.out.printf(
-                "kills: %d programs of %d writers each, after %d steps said to be saved; %d cut short between a step and its word%n",
-                KILLS, WRITERS, steps, between);
-        assertThat(steps).as("it is killed at work").isGreaterThan(KILLS * WRITERS);
     }
 
-    /** @return how many steps it said were saved */
-    private int runAndKill(int milliseconds, int[] confirmed) throws Exception {
-        Process writers = start();
-        int steps = 0;
-        try (BufferedReader said =
-                new BufferedReader(new InputStreamReader(writers.getInputStream(), StandardCharsets.UTF_8))) {
-            assertThat(said.readLine()).isEqualTo("ready");
-            // The process itself would close what it still had to say.
-            CompletableFuture.delayedExecutor(milliseconds, TimeUnit.MILLISECONDS)
-                    .execute(() -> writers.toHandle().destroyForcibly());
-            for (String line = said.readLine(); line != null; line = said.readLine()) {
-                assertThat(line).doesNotContain("broken");
-                int space = line.indexOf(' ');
-                if (space == 1) { // a last line may be half
-                    confirmed[line.charAt(0) - '0'] = Integer.parseInt("0" + line.substring(2));
-                    steps++;
+    @Test
+    @EnabledOnOs(OS.LINUX)
+    void whatAKillAtAnyMomentWouldLeaveHasLostNothing() throws Exception {
+        Process program = start();
+        Path state = Path.of("/proc", String.valueOf(program.pid()), "stat");
+        for (int freeze = 0; freeze < FREEZES; freeze++) {
+            int before = said().size();
+            await(program, () -> said().size() > before);
+            anyMoment(8);
+            signal(program, "STOP");
+            await(program, () -> Files.readString(state).contains(") T "));
+            Path left = Files.createDirectory(folder.resolve("left " + freeze));
+            try (Stream<Path> files = Files.list(folder)) {
+                for (Path file : files.filter(Files::isRegularFile).toList()) {
+                    Files.copy(file, left.resolve(file.getFileName()));
                 }
             }
+            signal(program, "CONT");
+            checkAll(left);
         }
-        assertThat(writers.waitFor(10, TimeUnit.SECONDS)).isTrue();
-        return steps;
+        steps = said().size();
+        program.destroyForcibly().waitFor();
+        tell("one program frozen " + FREEZES + " times");
+        assertThat(cutShort)
+                .as("it is frozen between a step and its word as well")
+                .isPositive();
+    }
+
+    private static void signal(Process program, String name) throws Exception {
+        String kill = "kill -" + name + " " + program.pid();
+        assertThat(new ProcessBuilder("sh", "-c", kill).start().waitFor()).isZero();
+    }
+
+    private void tell(String what) {
+        System.out.printf(
+                "kills: %s, %d writers each, after %d steps said to be saved; %d cut short between a step and its word%n",
+                what, WRITERS, steps, cutShort);
+        assertThat(steps).as("it ends at work").isGreaterThan(KILLS * WRITERS);
     }
 
     /** @return the latest step that is there; 0 when there is no season */
