@@ -1,6 +1,6 @@
 package fahrbahn.app;
 
-import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
@@ -84,11 +84,11 @@ public final class Shots extends Application {
     }
 
     private boolean robotIsLive() {
-        return app.workshop().live().statusProperty().get().phase() == LiveModel.Phase.LIVE;
+        return app.workshop().live().statusProperty().get().phase() == LiveStatus.Phase.LIVE;
     }
 
     private static boolean ready(Workshop workshop, Station station) {
-        boolean live = workshop.live().statusProperty().get().phase() == LiveModel.Phase.LIVE;
+        boolean live = workshop.live().statusProperty().get().phase() == LiveStatus.Phase.LIVE;
         return live
                 && switch (station) {
                     case GAINS -> workshop.gains().pictureProperty().get().isPresent();

@@ -2,7 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.live.LiveStatus.Phase;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.InetAddress;

@@ -3,8 +3,8 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.live.LiveModel;
-import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.live.LiveStatus;
+import fahrbahn.app.live.LiveStatus.Phase;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.quality.Survey;
@@ -37,7 +37,7 @@ class MeasureStationTest extends InWindow {
         go(Station.MEASURE);
     }
 
-    private LiveModel.Status status() {
+    private LiveStatus status() {
         return shop().live().statusProperty().get();
     }
 
@@ -163,12 +163,12 @@ class MeasureStationTest extends InWindow {
                         () -> robot.lookup("#column-2").tryQuery().isPresent());
                 onWindow(() -> {
                     choose("column-0", "");
+                    choose("column-1", "left");
+                    choose("column-2", "right");
                     return null;
                 });
                 say(plugged, "0.03,7410,502,512\n");
-                until(
-                        "two sensors, by place",
-                        () -> shop().live().sensors().equals(java.util.List.of("left", "right")));
+                until("two sensors, by hand", () -> shop().live().sensors().equals(java.util.List.of("left", "right")));
                 assertThat(shop().live().latestProperty().get()).containsExactly(502, 512);
             }
             until("away", () -> status().phase() == Phase.AWAY);

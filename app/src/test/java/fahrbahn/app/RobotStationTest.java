@@ -3,7 +3,7 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.robot.BenchCard;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
@@ -148,7 +148,7 @@ class RobotStationTest extends InWindow {
     @Test
     void aSlideWithTheBenchRobotGivesSpotsAndSurfaces() throws Exception {
         robot.clickOn("#connectBench");
-        until("live", () -> shop().live().statusProperty().get().phase() == LiveModel.Phase.LIVE);
+        until("live", () -> shop().live().statusProperty().get().phase() == LiveStatus.Phase.LIVE);
         page("bench");
         robot.clickOn("#card-slide");
         robot.type(KeyCode.S);

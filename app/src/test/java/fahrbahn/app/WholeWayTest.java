@@ -2,7 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
@@ -32,7 +32,7 @@ class WholeWayTest extends InWindow {
                 .isEqualTo(136);
 
         robot.clickOn("#connectBench");
-        until("live readings", () -> shop().live().statusProperty().get().phase() == LiveModel.Phase.LIVE);
+        until("live readings", () -> shop().live().statusProperty().get().phase() == LiveStatus.Phase.LIVE);
         go(Station.MEASURE);
         capture(KeyCode.L, "light");
         robot.clickOn("#benchDark");

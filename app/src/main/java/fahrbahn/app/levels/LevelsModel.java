@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.measure.FindingWords;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
@@ -7,6 +8,8 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
+import fahrbahn.core.quality.Finding;
+import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
@@ -14,18 +17,16 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 
 /** Levels from the newest dark and light captures, and putting them on the robot. */
 public final class LevelsModel extends StationModel {
-    /** Above this a robot that decides a hundred times a second errs once in ten seconds. */
-    private static final double MANY_MISREADS = 1e-3;
-
     private final MeasureModel measure;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
@@ -37,7 +38,7 @@ public final class LevelsModel extends StationModel {
     public LevelsModel(Season season, MeasureModel measure) {
         super(season);
         this.measure = measure;
-        season.captures().addListener((InvalidationListener) o -> update());
+        measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
         update();
     }
@@ -46,14 +47,29 @@ public final class LevelsModel extends StationModel {
         return shown;
     }
 
+    /** Levels of the robot's sensors, each from its own newest captures; what was found to forbid one is told instead. */
     private void update() {
-        Optional<Capture> dark = measure.latest(Capture.DARK);
-        Optional<Capture> light = measure.latest(Capture.LIGHT);
-        List<SensorLevels> found =
-                dark.isPresent() && light.isPresent() ? SensorLevels.of(dark.get(), light.get()) : List.of();
-        from = Stream.of(dark, light).flatMap(Optional::stream).toList();
+        List<Capture> dark = measure.counting(Capture.DARK);
+        List<Capture> light = measure.counting(Capture.LIGHT);
+        List<Capture> all = Stream.concat(dark.stream(), light.stream()).toList();
+        Survey survey = measure.surveyProperty().get();
+        if (!survey.judged(all)) {
+            return; // what is shown stands until they are
+        }
+        List<SensorLevels> found = new ArrayList<>();
+        List<Finding> forbidden = new ArrayList<>();
+        for (String sensor : survey.pairs().keySet()) {
+            Optional<Finding> stop = survey.stop(sensor);
+            stop.filter(f -> !forbidden.contains(f)).ifPresent(forbidden::add);
+            if (stop.isEmpty() && season.sensorNames().contains(sensor)) {
+                SensorLevels.of(all, sensor).ifPresent(found::add);
+            }
+        }
+        from = all;
         sensors.setAll(found);
-        if (found.isEmpty()) {
+        if (!forbidden.isEmpty()) {
+            say(Verdict.stop(FindingWords.of(forbidden.get(0)) + " Until then it has no level."));
+        } else if (found.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure and capture both."));
         } else {
             say(verdict(found));
@@ -71,20 +87,19 @@ public final class LevelsModel extends StationModel {
             worst = sensor.misread() > worst.misread() ? sensor : worst;
         }
         String misreads = Words.oneIn(worst.misread());
-        if (!worst.levels().bandHolds()) {
-            return Verdict.stop("Level " + all + ", but dark and light of " + worst.sensor() + " overlap: it misreads "
-                    + misreads + ". Lower the sensor or shade it, then capture again.");
-        }
-        if (worst.misread() > MANY_MISREADS) {
-            return Verdict.care("Level " + all + ": " + worst.sensor() + " misreads " + misreads
-                    + ", too often for a single level. Use the band of two levels.");
-        }
+        String known = found.stream()
+                .filter(f -> f.plusMinus() > f.step())
+                .max(Comparator.comparingDouble(SensorLevels::plusMinus))
+                .map(f -> " " + f.sensor() + " is known to \u00b1 " + Words.number(f.plusMinus(), 2)
+                        + " only: capture more readings.")
+                .orElse("");
         double midpoint = worst.levels().midpoint();
         boolean midpointDoes = worst.levels().misread(midpoint) <= Math.max(1e-6, 10 * worst.misread());
         return Verdict.good("Level " + all + ": misreads " + misreads + ". The midpoint "
                 + (midpointDoes
                         ? "does as well here."
-                        : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + "."));
+                        : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + ".")
+                + known);
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. */
@@ -93,9 +108,8 @@ public final class LevelsModel extends StationModel {
         if (setup.isEmpty()) {
             return Optional.empty();
         }
-        for (int i = 0; i < setup.get().robot().sensors().size(); i++) {
-            Sensor sensor = setup.get().robot().sensors().get(i);
-            Optional<SensorLevels> measured = measured(sensor, i);
+        for (Sensor sensor : setup.get().robot().sensors()) {
+            Optional<SensorLevels> measured = measured(sensor);
             if (measured.isPresent() && measured.get().differsFrom(sensor)) {
                 Levels levels = measured.get().levels();
                 return Optional.of(new Cause(
@@ -112,17 +126,8 @@ public final class LevelsModel extends StationModel {
         return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
     }
 
-    /** By name, else by place from the left. */
-    private Optional<SensorLevels> measured(Sensor sensor, int place) {
-        Optional<SensorLevels> named =
-                sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
-        boolean noneNamed = named.isEmpty() && place < sensors.size();
-        return noneNamed
-                        && season.setupOrGuess().robot().sensors().stream()
-                                .noneMatch(
-                                        s -> s.name().equals(sensors.get(place).sensor()))
-                ? Optional.of(sensors.get(place))
-                : named;
+    private Optional<SensorLevels> measured(Sensor sensor) {
+        return sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
     }
 
     /** True when there is something to put on the robot. */
@@ -141,13 +146,13 @@ public final class LevelsModel extends StationModel {
         Robot robot = setup.robot();
         for (int i = 0; i < robot.sensors().size(); i++) {
             Sensor sensor = robot.sensors().get(i);
-            Optional<SensorLevels> measured = measured(sensor, i);
+            Optional<SensorLevels> measured = measured(sensor);
             if (measured.isPresent()) {
                 robot = robot.withSensor(i, measured.get().on(sensor));
             }
         }
         Setup changed = setup.withRobot(robot);
-        Optional<SensorLevels> first = measured(robot.sensors().get(0), 0);
+        Optional<SensorLevels> first = measured(robot.sensors().get(0));
         return setup.law().scale() == Scale.RAW && first.isPresent()
                 ? changed.withLaw(setup.law().withTarget(first.get().roundedLevel()))
                 : changed;

@@ -14,8 +14,8 @@ final class Inbox implements LinkListener {
     /** Some thirty seconds at a thousand readings a second; beyond it the newest are dropped and counted. */
     private static final int MOST_WAITING = 1 << 15;
 
-    /** One reading and the columns it came under. */
-    record Tick(List<String> columns, Reading reading) {}
+    /** One reading, the columns it came under, and how often the link had been interrupted by then. */
+    record Tick(List<String> columns, Reading reading, int interruptions) {}
 
     final BlockingQueue<Tick> ticks = new LinkedBlockingQueue<>(MOST_WAITING);
     volatile long brokenLines;
@@ -27,7 +27,7 @@ final class Inbox implements LinkListener {
 
     @Override
     public void reading(List<String> columns, Reading reading) {
-        if (!ticks.offer(new Tick(columns, reading))) {
+        if (!ticks.offer(new Tick(columns, reading, interruptions))) {
             dropped++; // only the link's thread writes it
         }
     }

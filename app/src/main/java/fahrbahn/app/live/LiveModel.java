@@ -12,6 +12,7 @@ import fahrbahn.link.SerialLink;
 import fahrbahn.link.TcpAddress;
 import fahrbahn.link.TcpLink;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -35,41 +36,13 @@ public final class LiveModel {
     /** Without a reading for so long the robot counts as silent. */
     private static final long SILENT_NS = 1_500_000_000L;
 
-    /** How the connection stands. */
-    public enum Phase {
-        NONE,
-        WAITING,
-        LIVE,
-        /** The link stands, but nothing comes. */
-        SILENT,
-        /** The link is interrupted and tries to come back. */
-        AWAY
-    }
-
-    /**
-     * @param source where readings come from, in words; empty without a link
-     * @param readings received on this link so far
-     * @param dropped readings that came faster than the window could take them
-     * @param interruptions times the robot was unplugged or went away
-     * @param quietS seconds since the last reading, whole ones; 0 while they come
-     */
-    public record Status(
-            Phase phase, String source, long readings, long brokenLines, long dropped, int interruptions, int quietS) {
-        static final Status NONE = new Status(Phase.NONE, "", 0, 0, 0, 0, 0);
-
-        /** What is shown is of before, not of now. */
-        public boolean old() {
-            return phase == Phase.SILENT || phase == Phase.AWAY;
-        }
-    }
-
     private final LongSupplier nanoClock;
     private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NONE);
+    private final ReadOnlyObjectWrapper<LiveStatus> status = new ReadOnlyObjectWrapper<>(LiveStatus.NONE);
     private final ReadOnlyObjectWrapper<double[]> latest = new ReadOnlyObjectWrapper<>(new double[0]);
     private final ObservableList<String> sensors = FXCollections.observableArrayList();
     private final ObservableList<String> shownSensors = FXCollections.unmodifiableObservableList(sensors);
-    private final ObservableList<Consumer<Reading>> hearers = FXCollections.observableArrayList();
+    private final List<Hearer> hearers = new ArrayList<>();
     private final LiveTrace trace = new LiveTrace();
     private final ObservableList<String> shownColumns = FXCollections.observableArrayList();
     private final ObservableList<String> readColumns = FXCollections.unmodifiableObservableList(shownColumns);
@@ -80,7 +53,10 @@ public final class LiveModel {
     private Inbox inbox;
     private Link link;
     private BenchRobot benchRobot;
+    private Continuity continuity = new Continuity();
     private long lastReadingNs;
+
+    private record Hearer(Consumer<Reading> reading, Consumer<String> broke) {}
 
     /** @param told hears, on the interface thread, when a link is lost and why */
     public LiveModel(LongSupplier nanoClock, Consumer<String> told) {
@@ -123,17 +99,19 @@ public final class LiveModel {
 
     private void connect(Function<LinkListener, Link> open) {
         disconnect();
+        continuity = new Continuity();
         inbox = new Inbox();
         link = open.apply(inbox);
     }
 
     private void begun() {
         lastReadingNs = nanoClock.getAsLong();
-        status.set(new Status(Phase.WAITING, link.source(), 0, 0, 0, 0, 0));
+        status.set(new LiveStatus(LiveStatus.Phase.WAITING, link.source(), 0, 0, 0, 0, 0));
     }
 
     public void disconnect() {
         if (link != null) {
+            broke("the robot was disconnected");
             link.close();
             link = null;
         }
@@ -145,7 +123,7 @@ public final class LiveModel {
         sensors.clear();
         latest.set(new double[0]);
         trace.clear();
-        status.set(Status.NONE);
+        status.set(LiveStatus.NONE);
     }
 
     /** What each column of the stream is taken for; another map holds from the next reading on. */
@@ -168,7 +146,7 @@ public final class LiveModel {
         if (box == null) {
             return;
         }
-        Status before = status.get();
+        LiveStatus before = status.get();
         long readings = before.readings();
         Reading last = null;
         long now = nanoClock.getAsLong();
@@ -176,14 +154,15 @@ public final class LiveModel {
         for (Inbox.Tick tick = box.ticks.poll();
                 tick != null;
                 tick = nanoClock.getAsLong() - now < DRAIN_NS ? box.ticks.poll() : null) {
+            continuity.breakBefore(tick).ifPresent(this::broke);
             if (!columns.equals(tick.columns())) {
                 follow(tick.columns());
             }
             readings++;
             last = picker.pick(tick.reading());
             trace.add(last, now);
-            for (Consumer<Reading> hearer : hearers) {
-                hearer.accept(last);
+            for (Hearer hearer : hearers) {
+                hearer.reading().accept(last);
             }
         }
         if (last != null) {
@@ -191,15 +170,19 @@ public final class LiveModel {
             latest.set(last.values());
         }
         tellNews(box, last != null);
-        Phase phase = phase(box, readings, now);
-        boolean quiet = phase == Phase.SILENT || phase == Phase.AWAY;
+        if (box.ticks.isEmpty()) {
+            continuity.interrupted(box.interruptions).ifPresent(this::broke);
+        }
+        LiveStatus.Phase phase = phase(box, readings, now);
+        boolean quiet = phase == LiveStatus.Phase.SILENT || phase == LiveStatus.Phase.AWAY;
         int quietS = quiet ? (int) ((now - lastReadingNs) / 1_000_000_000L) : 0;
-        status.set(
-                new Status(phase, before.source(), readings, box.brokenLines, box.dropped, box.interruptions, quietS));
+        status.set(new LiveStatus(
+                phase, before.source(), readings, box.brokenLines, box.dropped, box.interruptions, quietS));
         if (box.lost != null) {
             String why = box.lost;
             disconnect();
             told.accept(why);
+            broke("the link is lost");
         }
     }
 
@@ -222,22 +205,30 @@ public final class LiveModel {
         }
     }
 
-    private Phase phase(Inbox box, long readings, long now) {
+    private LiveStatus.Phase phase(Inbox box, long readings, long now) {
         if (box.away != null) {
-            return Phase.AWAY;
+            return LiveStatus.Phase.AWAY;
         }
         if (readings == 0) {
-            return Phase.WAITING;
+            return LiveStatus.Phase.WAITING;
         }
-        return now - lastReadingNs > SILENT_NS ? Phase.SILENT : Phase.LIVE;
+        return now - lastReadingNs > SILENT_NS ? LiveStatus.Phase.SILENT : LiveStatus.Phase.LIVE;
     }
 
-    /** Hears every reading from now on, on the interface thread. */
-    public void addHearer(Consumer<Reading> hearer) {
-        hearers.add(hearer);
+    private void broke(String why) {
+        hearers.forEach(h -> h.broke().accept(why));
     }
 
-    public ReadOnlyObjectProperty<Status> statusProperty() {
+    /**
+     * Hears every reading from now on, on the interface thread.
+     *
+     * @param broke told why readings before and after do not belong together: the link broke, the robot started again or sends other columns
+     */
+    public void addHearer(Consumer<Reading> reading, Consumer<String> broke) {
+        hearers.add(new Hearer(reading, broke));
+    }
+
+    public ReadOnlyObjectProperty<LiveStatus> statusProperty() {
         return status.getReadOnlyProperty();
     }
 

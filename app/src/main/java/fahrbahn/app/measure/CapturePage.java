@@ -44,7 +44,7 @@ final class CapturePage {
         HBox keys = Nodes.row();
         actions.forEach(action -> keys.getChildren().add(action.button()));
         Action importFile = new Action("importFile", "Import a file", KeyCode.I, this::choose);
-        Action type = new Action("typeReadings", "Type", KeyCode.T, model::typeNext);
+        Action type = new Action("typeReadings", "Type", KeyCode.T, model.typist()::next);
         type.alwaysThere();
         Action paste = new Action("pasteReadings", "Paste", KeyCode.V, this::paste);
         TextField name = new TextField();

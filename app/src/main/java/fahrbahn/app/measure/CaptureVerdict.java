@@ -19,17 +19,17 @@ final class CaptureVerdict {
 
     private CaptureVerdict() {}
 
-    static Verdict of(Survey known, Capture dark, Capture light) {
-        List<CaptureReport> judged = known.captures().stream()
-                .filter(r ->
-                        r.capture().id().equals(dark.id()) || r.capture().id().equals(light.id()))
-                .toList();
-        if (judged.size() < 2) {
+    /** @param counting the captures of dark and light that count */
+    static Verdict of(Survey known, List<Capture> counting) {
+        if (!known.judged(counting)) {
             return Verdict.open("Judging the captures.");
         }
+        List<CaptureReport> judged = known.captures().stream()
+                .filter(r -> counting.contains(r.capture()))
+                .toList();
         if (known.pairs().isEmpty()) {
-            return Verdict.stop("The captures of dark and light share no sensor (" + String.join(", ", dark.sensors())
-                    + " and " + String.join(", ", light.sensors()) + "). Capture both with the same robot.");
+            return Verdict.stop(
+                    "No sensor has both dark and light. Capture both with all sensors, or type what is missing.");
         }
         Optional<Finding> worst = Stream.concat(
                         known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))

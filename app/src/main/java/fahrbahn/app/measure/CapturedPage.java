@@ -107,7 +107,8 @@ public final class CapturedPage {
         VBox entry = Nodes.column(Nodes.row(
                 Nodes.label(CaptureWords.title(capture), "strong"),
                 Nodes.label(
-                        capture.readings().size() + " readings, " + CaptureWords.noted(capture, model::venueName),
+                        capture.readings().size() + " readings, "
+                                + CaptureWords.noted(capture, model.circumstances()::venueName),
                         "caption"),
                 Nodes.spring(),
                 away));

@@ -1,9 +1,11 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.CaptureQuality;
 import fahrbahn.core.readings.Reading;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
@@ -76,8 +78,18 @@ final class Capturer {
         return readings.size();
     }
 
-    /** Forgets what there is. */
-    void stop() {
+    /** Forgets what there is: half a capture is none. @return what was lost, in words; empty when nothing was being captured */
+    Optional<String> breakOff() {
+        if (capturing.get().isEmpty()) {
+            return Optional.empty();
+        }
+        String lost = "The capture of " + capturing.get() + " ended after "
+                + Words.count(collected.size(), "reading", "readings");
+        stop();
+        return Optional.of(lost);
+    }
+
+    private void stop() {
         collected.clear();
         capturing.set("");
         progress.set(0);

@@ -30,6 +30,10 @@ public final class FindingWords {
                     + (whole ? ": it moved, or the light did. Hold it still" : ". Let the lamp warm up")
                     + ", then capture again.";
         }
+        if (finding instanceof Finding.Moved f) {
+            return sensor + "read " + Words.number(f.from()) + " and later " + Words.number(f.to())
+                    + ": two places in one capture. Hold the robot still, then capture again.";
+        }
         if (finding instanceof Finding.Unsettled f) {
             return sensor + "lies within \u00b1 " + Words.number(f.plusMinus(), 2) + " of the mean of "
                     + Words.count(f.have(), "reading", "readings") + "; " + f.more() + " more would settle it.";
@@ -66,6 +70,18 @@ public final class FindingWords {
         if (finding instanceof Finding.Swapped f) {
             return "Sensors " + f.sensor() + " and " + f.other()
                     + " met the line in the other order: swap their plugs or their names, unless the ruler counted to the right.";
+        }
+        if (finding instanceof Finding.Exchanged f) {
+            return "Sensors " + f.sensor() + " and " + f.other()
+                    + " read now as the other did before: were their plugs exchanged? Put them back, or mend their names.";
+        }
+        if (finding instanceof Finding.LampOff f) {
+            return sensor + "reads " + Words.number(f.light()) + " on light and had " + Words.number(f.before())
+                    + ", and so do all: is the lamp off? Switch it on, then capture light and dark again.";
+        }
+        if (finding instanceof Finding.OneSurface f) {
+            return sensor + "met one surface only in the sweep, about " + Words.number(f.mean())
+                    + ". Sweep over dark and light, some seconds on each.";
         }
         if (finding instanceof Finding.SurfacesSwapped) {
             return sensor

@@ -23,19 +23,25 @@ final class HereAndNow {
     HereAndNow(MeasureModel model) {
         this.model = model;
         battery = new NumberField(
-                "battery", "battery, V", "Volts of the pack, at rest", v -> model.note(c -> c.withBatteryV(v)));
+                "battery",
+                "battery, V",
+                "Volts of the pack, at rest",
+                v -> model.circumstances().note(c -> c.withBatteryV(v)));
         height = new NumberField(
-                "heightNow", "sensors up, mm", "Height of the sensors above the table", model::setSensorHeightMm);
+                "heightNow",
+                "sensors up, mm",
+                "Height of the sensors above the table",
+                model.circumstances()::setSensorHeightMm);
         lamp = new ChoiceField<>(
                 "lampNow", "sensors' lamps", "Whether the sensors' own lamps are lit", Lamp.values(), Lamp::word, l -> {
-                    if (l != model.conditionsProperty().get().lamp()) {
-                        model.switchLamps();
+                    if (l != model.circumstances().conditionsProperty().get().lamp()) {
+                        model.circumstances().switchLamps();
                     }
                 });
     }
 
     Region build() {
-        model.conditionsProperty().addListener(o -> refresh());
+        model.circumstances().conditionsProperty().addListener(o -> refresh());
         model.setupNowProperty().addListener(o -> refresh());
         refresh();
         return Nodes.panel(
@@ -63,7 +69,7 @@ final class HereAndNow {
         venue.setId("venue");
         venue.setAccessibleText("venue");
         venue.setPrefColumnCount(11);
-        Runnable commit = () -> model.goTo(venue.getText());
+        Runnable commit = () -> model.circumstances().goTo(venue.getText());
         venue.setOnAction(e -> commit.run());
         venue.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
@@ -81,7 +87,7 @@ final class HereAndNow {
         field.setId(id);
         field.setAccessibleText(words);
         field.setPrefColumnCount(11);
-        Runnable commit = () -> model.note(c -> with.apply(c, field.getText()));
+        Runnable commit = () -> model.circumstances().note(c -> with.apply(c, field.getText()));
         field.setOnAction(e -> commit.run());
         field.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
@@ -92,8 +98,8 @@ final class HereAndNow {
     }
 
     private void refresh() {
-        Conditions now = model.conditionsProperty().get();
-        venue.setText(model.venueName(now.venue()));
+        Conditions now = model.circumstances().conditionsProperty().get();
+        venue.setText(model.circumstances().venueName(now.venue()));
         wheels.setText(now.wheels());
         lamp.show(now.lamp());
         battery.show(now.batteryV());

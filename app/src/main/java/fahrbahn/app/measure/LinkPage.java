@@ -4,6 +4,7 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Spoken;
 import fahrbahn.app.live.LiveModel;
+import fahrbahn.app.live.LiveStatus;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.ColumnMap;
 import java.io.File;
@@ -46,7 +47,8 @@ final class LinkPage {
         columns.setId("columnMap");
         live.statusProperty().addListener(o -> refreshState());
         live.columns().addListener((InvalidationListener) o -> refreshColumns());
-        model.columnsProperty().addListener(o -> refreshColumns());
+        model.asking().columnsProperty().addListener(o -> refreshColumns());
+        model.asking().questionProperty().addListener(o -> refreshColumns());
         model.setupNowProperty().addListener(o -> refreshColumns());
         refreshState();
         refreshColumns();
@@ -106,7 +108,7 @@ final class LinkPage {
     }
 
     private void refreshState() {
-        LiveModel.Status status = live.statusProperty().get();
+        LiveStatus status = live.statusProperty().get();
         state.setText(
                 switch (status.phase()) {
                     case NONE -> "No robot is connected.";
@@ -122,7 +124,7 @@ final class LinkPage {
                     case AWAY -> status.source() + " is away; the link comes back by itself.";
                 });
         counts.setText(
-                status.phase() == LiveModel.Phase.NONE
+                status.phase() == LiveStatus.Phase.NONE
                         ? ""
                         : Text.of(
                                 "%d readings, %d broken lines skipped, %d dropped because they came too fast, %d interruptions",
@@ -131,7 +133,7 @@ final class LinkPage {
 
     private void refreshColumns() {
         columns.getChildren().clear();
-        if (live.columns().isEmpty()) {
+        if (model.asking().matches().isEmpty()) {
             columns.add(Nodes.label("Columns show here once readings come.", "caption"), 0, 0);
             return;
         }
@@ -141,7 +143,7 @@ final class LinkPage {
                 Nodes.label("is sensor", "caption"),
                 Nodes.label("found", "caption"));
         int row = 1;
-        for (ColumnMap.Match match : model.matches()) {
+        for (ColumnMap.Match match : model.asking().matches()) {
             columns.addRow(
                     row,
                     Nodes.label(match.column(), "strong"),
@@ -164,7 +166,7 @@ final class LinkPage {
         box.setValue(match.sensor());
         box.setOnAction(e -> {
             if (box.getValue() != null && !box.getValue().equals(match.sensor())) {
-                model.mapColumn(match.column(), box.getValue());
+                model.asking().mapColumn(match.column(), box.getValue());
             }
         });
         return box;

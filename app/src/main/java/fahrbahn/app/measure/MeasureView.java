@@ -1,9 +1,12 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
+import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.input.KeyCode;
 
 /** Captures: taking them, judging them, comparing schools, the room's light, and the link they come over. */
 public final class MeasureView {
@@ -18,9 +21,16 @@ public final class MeasureView {
                         new LinkPage(model).page(),
                         new LoggerPage(model).page()))
                 .view(model.pageProperty());
+        Action inOrder = new Action("takeInOrder", "Take the columns in order", KeyCode.Y, model.asking()::takeInOrder);
+        inOrder.alwaysThere();
+        inOrder.button()
+                .disableProperty()
+                .bind(model.asking().questionProperty().map(q -> !q.inOrder()));
+        List<Action> actions = new ArrayList<>(List.of(inOrder));
+        actions.addAll(pages.actions());
         return new StationView(
                 Nodes.column(new SurfaceQuestion(model), new TypingBar(model), Nodes.grow(pages.content())),
-                pages.actions(),
+                actions,
                 pages.frame());
     }
 }

@@ -29,7 +29,22 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
      * @param captures one for each surface it names
      * @param nameless readings that name none; somebody has to say what they are of
      */
-    record Imported(ReadingsImport how, List<String> sensors, List<Capture> captures, List<Reading> nameless) {
+    record Imported(
+            ReadingsImport how,
+            ReadingsFile file,
+            List<String> sensors,
+            List<Capture> captures,
+            List<Reading> nameless) {
+        /** Whether somebody has to say first which column is which sensor. */
+        boolean asksColumns() {
+            return how.columns.asks(file.sensors(), how.robotSensors);
+        }
+
+        /** The same with the columns taken otherwise. */
+        Imported with(ColumnMap columns) throws BadFileException {
+            return new ReadingsImport(how.source, how.at, columns, how.robotSensors, how.conditions).imported(file);
+        }
+
         /** All captures, when it is known what the nameless readings are of. */
         List<Capture> of(String surface) {
             List<Capture> all = new ArrayList<>(captures);
@@ -73,7 +88,7 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
                 captures.add(capture(surface.getKey(), picker.sensors(), surface.getValue()));
             }
         }
-        return new Imported(this, picker.sensors(), captures, bySurface.getOrDefault("", List.of()));
+        return new Imported(this, file, picker.sensors(), captures, bySurface.getOrDefault("", List.of()));
     }
 
     private Capture capture(String surface, List<String> sensors, List<Reading> readings) {

@@ -27,14 +27,14 @@ final class RoomPage {
     }
 
     Pages.Page page() {
-        Action lamps = new Action("switchLamps", "Lamps on / off", KeyCode.O, model::switchLamps);
+        Action lamps = new Action("switchLamps", "Lamps on / off", KeyCode.O, model.circumstances()::switchLamps);
         Action light = new Action("roomLight", "Light", KeyCode.L, () -> model.capture(Capture.LIGHT));
         Action dark = new Action("roomDark", "Dark", KeyCode.D, () -> model.capture(Capture.DARK));
         Action lifted = new Action("roomAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR));
         rooms.setId("rooms");
         air.setId("air");
         model.surveyProperty().addListener(o -> refresh());
-        model.conditionsProperty().addListener(o -> refresh());
+        model.circumstances().conditionsProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
                 Nodes.panel(
@@ -58,7 +58,7 @@ final class RoomPage {
 
     private void refresh() {
         Survey survey = model.surveyProperty().get();
-        Lamp now = model.conditionsProperty().get().lamp();
+        Lamp now = model.circumstances().conditionsProperty().get().lamp();
         steps.getChildren().setAll(new Label("Lamps are " + now.word() + "."));
         for (Lamp lamp : Lamp.values()) {
             for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {

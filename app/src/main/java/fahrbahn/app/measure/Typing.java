@@ -36,8 +36,17 @@ public record Typing(String surface, List<String> sensors, List<List<Double>> ty
         return typed.size() == sensors.size();
     }
 
-    /** The same with the readings of the next sensor. @throws BadValueException with words when they are none */
+    /**
+     * The same with the readings of the next sensor; an empty line leaves this one out, and its older readings stand.
+     *
+     * @throws BadValueException with words when they are none
+     */
     Typing with(String text) {
+        if (text.isBlank()) {
+            List<String> others = new ArrayList<>(sensors);
+            others.remove(typed.size());
+            return new Typing(surface, others, typed);
+        }
         List<Double> row = new ArrayList<>();
         for (String word : text.strip().split("[\\s;]+")) {
             row.add(Words.parse(word)

@@ -26,26 +26,26 @@ final class TypingBar extends HBox {
         problem.setId("typingProblem");
         Button away = new Button("Give up");
         away.setId("typingAway");
-        away.setOnAction(e -> model.stopTyping());
-        Label hint = Nodes.label("Enter goes on to the next sensor", "caption");
+        away.setOnAction(e -> model.typist().stop());
+        Label hint = Nodes.label("Enter goes on to the next sensor; an empty Enter leaves it as it was", "caption");
         getChildren().addAll(asks, field, hint, away, problem);
         managedProperty().bind(visibleProperty());
-        model.typingProperty().addListener(o -> refresh());
-        model.typingAskedProperty().addListener(o -> Nodes.writeIn(field));
+        model.typist().typingProperty().addListener(o -> refresh());
+        model.typist().askedProperty().addListener(o -> Nodes.writeIn(field));
         refresh();
     }
 
     private void refresh() {
-        setVisible(model.typingProperty().get().isPresent());
-        model.typingProperty().get().ifPresent(typing -> asks.setText("Type " + typing.asks() + ":"));
+        setVisible(model.typist().typingProperty().get().isPresent());
+        model.typist().typingProperty().get().ifPresent(typing -> asks.setText("Type " + typing.asks() + ":"));
         field.clear();
         problem.setText("");
     }
 
     private void enter() {
         try {
-            model.type(field.getText());
-            if (model.typingProperty().get().isEmpty()) {
+            model.typist().type(field.getText());
+            if (model.typist().typingProperty().get().isEmpty()) {
                 getScene().getRoot().requestFocus(); // keys belong to the station again
             }
         } catch (BadValueException refused) {

@@ -10,16 +10,20 @@ import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Which station rests on which, and what each minds: the one place where freshness is derived. The table of it is in
@@ -119,7 +123,7 @@ public final class FreshnessGraph {
             return Freshness.missing(none ? "no captures" : is.light().isEmpty() ? "no light" : "no dark")
                     .repairedBy(repairs.capture());
         }
-        List<Cause> causes = captureCauses(is.dark().get(), is.light().get());
+        List<Cause> causes = captureCauses();
         boolean lampsOff = causes.size() == 1 && causes.get(0).aspect() == Aspect.LAMP;
         return causes.isEmpty()
                 ? Freshness.FRESH
@@ -127,18 +131,26 @@ public final class FreshnessGraph {
     }
 
     /** Captures last as long as the sensors see what they saw. */
-    private List<Cause> captureCauses(Capture dark, Capture light) {
-        Capture older = dark.at().isBefore(light.at()) ? dark : light;
-        Basis then = Basis.of(older.at(), older.conditions());
+    private List<Cause> captureCauses() {
+        List<Capture> all =
+                Stream.concat(is.dark().stream(), is.light().stream()).toList();
+        Capture oldest = Collections.min(all, Comparator.comparing(Capture::at));
+        Basis then = Basis.of(oldest.at(), oldest.conditions());
         Since since =
                 Since.of(then, is.now()).aged(then, is.now(), CAPTURES_STAY).only(Minds.OF.get(Station.MEASURE));
         List<Cause> causes = new ArrayList<>(since.causes());
-        int sensors = is.now().setup().map(s -> s.robot().sensors().size()).orElse(0);
-        if (is.typed() && sensors > older.sensors().size()) {
-            causes.add(
-                    new Cause(Aspect.LAYOUT, "sensors captured", older.sensors().size(), sensors));
+        List<Sensor> sensors = is.now().setup().map(s -> s.robot().sensors()).orElse(List.of());
+        int captured = (int) sensors.stream()
+                .filter(s -> has(is.dark(), s.name()) && has(is.light(), s.name()))
+                .count();
+        if (is.typed() && captured < sensors.size()) {
+            causes.add(new Cause(Aspect.LAYOUT, "sensors captured", captured, sensors.size()));
         }
         return causes;
+    }
+
+    private static boolean has(List<Capture> captures, String sensor) {
+        return captures.stream().anyMatch(c -> c.sensors().contains(sensor));
     }
 
     private Freshness levels() {

@@ -3,6 +3,7 @@ package fahrbahn.app.season;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
+import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
@@ -79,5 +80,17 @@ public final class Measurements {
     /** Every state of the robot, oldest first, with when it came to be. */
     public void ofRobot(Consumer<List<Map.Entry<Instant, Setup>>> told) {
         ledger.history(Kinds.SETUP, season.hand().robot(), fahrbahn.store.Kind.ONLY, told);
+    }
+
+    public void addCaptures(List<Capture> added) {
+        List<Put<?>> puts = new ArrayList<>();
+        added.forEach(one -> puts.add(Put.of(Kinds.CAPTURE, season.hand().robot(), one.id(), one)));
+        ledger.change(SeasonWords.captures(added, season.robotName()), puts);
+    }
+
+    public void removeCapture(Capture capture) {
+        ledger.change(
+                "capture of " + capture.surface() + " away, " + season.robotName(),
+                List.of(Put.away(Kinds.CAPTURE, season.hand().robot(), capture.id())));
     }
 }

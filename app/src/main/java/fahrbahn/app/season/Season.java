@@ -9,6 +9,7 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
@@ -20,7 +21,6 @@ import fahrbahn.store.Shared;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -122,6 +122,11 @@ public final class Season {
         return in.setup.get().orElseGet(StartingSetup::guess);
     }
 
+    /** Names of the robot's sensors, left to right. */
+    public List<String> sensorNames() {
+        return setupOrGuess().robot().sensors().stream().map(Sensor::name).toList();
+    }
+
     /** What the robot began as: numbers that are still so are guesses. */
     public Setup begunAs() {
         return ledger.get(Kinds.BEGUN, hand().robot()).orElseGet(StartingSetup::guess);
@@ -220,18 +225,6 @@ public final class Season {
     /** Changes the mat that the table in hand is. */
     public void changeMat(String label, MatSheet mat) {
         ledger.change(label, List.of(Put.of(Kinds.MAT, hand().table(), mat)));
-    }
-
-    public void addCaptures(List<Capture> added) {
-        List<Put<?>> puts = new ArrayList<>();
-        added.forEach(one -> puts.add(Put.of(Kinds.CAPTURE, hand().robot(), one.id(), one)));
-        ledger.change(SeasonWords.captures(added, robotName()), puts);
-    }
-
-    public void removeCapture(Capture capture) {
-        ledger.change(
-                "capture of " + capture.surface() + " away, " + robotName(),
-                List.of(Put.away(Kinds.CAPTURE, hand().robot(), capture.id())));
     }
 
     public void logRun(Run run) {

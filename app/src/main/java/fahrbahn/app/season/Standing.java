@@ -22,8 +22,8 @@ import java.util.stream.Stream;
  * @param table what keeps the table from being ready, in words; empty when it is
  * @param ownTable whether the coach has laid or imported it
  * @param tightestMm of the table's bends
- * @param dark newest capture of dark with the lamps on
- * @param light newest capture of light
+ * @param dark captures of dark that count, the newest of each sensor with the lamps on
+ * @param light of light
  * @param levels what the levels on the robot rest on; empty when none were put on it
  * @param onRobot how the robot's dark and light differ from those captures; empty when they do not
  * @param chosen what the gains were chosen for
@@ -40,8 +40,8 @@ public record Standing(
         String table,
         boolean ownTable,
         double tightestMm,
-        Optional<Capture> dark,
-        Optional<Capture> light,
+        List<Capture> dark,
+        List<Capture> light,
         Optional<Basis> levels,
         Optional<Cause> onRobot,
         Optional<Basis> chosen,
@@ -52,6 +52,8 @@ public record Standing(
     public Standing {
         facts = List.copyOf(facts);
         knowledge = List.copyOf(knowledge);
+        dark = List.copyOf(dark);
+        light = List.copyOf(light);
         runs = List.copyOf(runs);
     }
 
@@ -59,7 +61,7 @@ public record Standing(
     boolean levelsOfNewest() {
         return levels.isPresent()
                 && Stream.of(dark, light)
-                        .flatMap(Optional::stream)
+                        .flatMap(List::stream)
                         .allMatch(c -> levels.get().captures().contains(c.id()));
     }
 

@@ -2,7 +2,8 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.live.LiveModel;
-import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.live.LiveStatus;
+import fahrbahn.app.live.LiveStatus.Phase;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -120,7 +121,7 @@ final class LiveStrip extends HBox {
     }
 
     private void refresh() {
-        LiveModel.Status status = live.statusProperty().get();
+        LiveStatus status = live.statusProperty().get();
         boolean connected = status.phase() != Phase.NONE;
         state.setText(
                 switch (status.phase()) {

@@ -37,7 +37,7 @@ final class ShortestRepairs implements Repairs {
         return new Repair(
                 "switch the lamps on again: O",
                 Station.MEASURE,
-                () -> workshop.measure().switchLamps());
+                () -> workshop.measure().circumstances().switchLamps());
     }
 
     @Override

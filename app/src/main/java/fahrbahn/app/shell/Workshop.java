@@ -28,6 +28,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Executor;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -84,6 +85,7 @@ public final class Workshop {
         season.ledger().listen(kinds -> judge.judge());
         season.ledger().listen(kinds -> drive.takeTable());
         table.mat().pictureProperty().addListener(o -> drive.takeTable());
+        levels.sensors().addListener((InvalidationListener) o -> judge.judge());
         robot.constantsProperty().addListener(o -> judge.judge());
         drive.driveProperty().addListener(o -> judge.judge());
         drive.oddsProperty().addListener(o -> judge.judge());
@@ -121,8 +123,8 @@ public final class Workshop {
                 season.courseProperty().get().isPresent()
                         || season.matProperty().get().isPresent(),
                 table.tightestRadiusMm(),
-                measure.latest(Capture.DARK),
-                measure.latest(Capture.LIGHT),
+                measure.counting(Capture.DARK),
+                measure.counting(Capture.LIGHT),
                 season.choices().levelsProperty().get(),
                 levels.onRobot(),
                 season.choices().chosenProperty().get(),

@@ -27,7 +27,7 @@ class EnduranceTest {
     void anHourAtFiftyTimesTheRateKeepsNothingAndLosesNothingUncounted() throws Exception {
         LiveModel live = new LiveModel(System::nanoTime, words -> {});
         AtomicLong heard = new AtomicLong();
-        live.addHearer(reading -> heard.incrementAndGet());
+        live.addHearer(reading -> heard.incrementAndGet(), why -> {});
         long early = 0;
         long startNs = System.nanoTime();
         AtomicLong sent = new AtomicLong();
@@ -54,7 +54,7 @@ class EnduranceTest {
                 }
                 robot.join();
             }
-            LiveModel.Status status = live.statusProperty().get();
+            LiveStatus status = live.statusProperty().get();
             assertThat(sent.get()).isEqualTo(HOUR_OF_LINES);
             assertThat(status.readings() + status.dropped()).isEqualTo(HOUR_OF_LINES);
             assertThat(status.readings()).isEqualTo(heard.get());
@@ -68,7 +68,7 @@ class EnduranceTest {
     }
 
     private static long taken(LiveModel live) {
-        LiveModel.Status status = live.statusProperty().get();
+        LiveStatus status = live.statusProperty().get();
         return status.readings() + status.dropped();
     }
 

@@ -3,7 +3,7 @@ package fahrbahn.app.live;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.Flood;
-import fahrbahn.app.live.LiveModel.Phase;
+import fahrbahn.app.live.LiveStatus.Phase;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
@@ -28,7 +28,7 @@ class LiveModelTest {
         live.disconnect();
     }
 
-    private LiveModel.Status status() {
+    private LiveStatus status() {
         return live.statusProperty().get();
     }
 

@@ -26,7 +26,11 @@ class FindingWordsTest {
             new Finding.SurfacesSwapped("left"),
             new Finding.Disagree("left", "right", "carpet", 18.2),
             new Finding.AirLooksLike("left", "dark", 1.2),
-            new Finding.Unsettled("left", 3, 4, 2.13));
+            new Finding.Unsettled("left", 3, 4, 2.13),
+            new Finding.Exchanged("left", "right"),
+            new Finding.LampOff("left", 130, 740),
+            new Finding.OneSurface("left", 735),
+            new Finding.Moved("left", 740, 240));
 
     @Test
     void everyFindingHasWordsWithItsNumbers() {

@@ -82,7 +82,7 @@ class ClubModelTest {
                                 List.of(),
                                 shop.season().basisNow())),
                         s -> s);
-        shop.season().addCaptures(List.of(Shop.capture("dark", Shop.MORNING, 200, 200, shop)));
+        shop.season().measurements().addCaptures(List.of(Shop.capture("dark", Shop.MORNING, 200, 200, shop)));
         club.copy(true);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2");
         assertThat(shop.season().measurements().facts()).containsKey(Constant.LAG);

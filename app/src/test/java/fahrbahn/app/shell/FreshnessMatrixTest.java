@@ -113,6 +113,7 @@ class FreshnessMatrixTest {
     private static void recapture(Workshop shop, double brighter) {
         java.time.Instant at = shop.season().now().plusSeconds(1);
         shop.season()
+                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, at, 200, 200, shop),
                         Shop.capture(Capture.LIGHT, at, 700 + brighter, 700 + brighter, shop)));
@@ -137,6 +138,7 @@ class FreshnessMatrixTest {
         }
         shop.season().measurements().use(facts, s -> s);
         shop.season()
+                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 200, 200, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 700, 700, shop)));

@@ -9,6 +9,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -37,24 +38,24 @@ class TypedReadingsTest {
     private void type(String surface, String... rows) {
         shop.measure().capture(surface);
         for (String row : rows) {
-            shop.measure().type(row);
+            shop.measure().typist().type(row);
         }
         clock.now = clock.now.plusSeconds(30);
     }
 
     private String asks() {
-        return shop.measure().typingProperty().get().orElseThrow().asks();
+        return shop.measure().typist().typingProperty().get().orElseThrow().asks();
     }
 
     @Test
     void sensorAfterSensorIsAskedForAndTheLastRowMakesTheCapture() {
         shop.measure().capture(Capture.LIGHT);
         assertThat(asks()).isEqualTo("light, sensor left (1 of 2)");
-        shop.measure().type(" 88  89;84 ");
+        shop.measure().typist().type(" 88  89;84 ");
         assertThat(asks()).isEqualTo("light, sensor right (2 of 2)");
         assertThat(shop.season().captures()).isEmpty();
-        shop.measure().type("90,5 91 85");
-        assertThat(shop.measure().typingProperty().get()).isEmpty();
+        shop.measure().typist().type("90,5 91 85");
+        assertThat(shop.measure().typist().typingProperty().get()).isEmpty();
         Capture typed = shop.season().captures().get(0);
         assertThat(typed.typed()).isTrue();
         assertThat(typed.timed()).isFalse();
@@ -65,30 +66,72 @@ class TypedReadingsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "88", "88 x", "88 89", "88 89 90 91", "NaN 1 2"})
+    @ValueSource(strings = {"88", "88 x", "88 89", "88 89 90 91", "NaN 1 2"})
     void aRowThatCannotBeIsRefusedWithWordsAndTheFirstIsKept(String second) {
         shop.measure().capture(Capture.LIGHT);
-        shop.measure().type("88 89 84");
-        assertThatThrownBy(() -> shop.measure().type(second))
+        shop.measure().typist().type("88 89 84");
+        assertThatThrownBy(() -> shop.measure().typist().type(second))
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("it must be");
         assertThat(asks()).as("still there").contains("right");
-        shop.measure().type("90 91 85");
+        shop.measure().typist().type("90 91 85");
         assertThat(shop.season().captures()).hasSize(1);
+    }
+
+    @Test
+    void oneSensorMayBeTypedAloneAndTheOthersKeepTheirOlderReadings() {
+        for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {
+            shop.measure().capture(surface);
+            shop.measure().typist().type(surface.equals(Capture.LIGHT) ? "88 89 84" : "21 20 24");
+            shop.measure().typist().type(surface.equals(Capture.LIGHT) ? "90 91 86" : "18 19 17");
+        }
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().typist().type("");
+        shop.measure().typist().type("80 81 79 80 81");
+        assertThat(shop.season().captures().get(2).sensors()).containsExactly("right");
+        assertThat(shop.levels().sensors())
+                .extracting(
+                        s -> s.sensor() + " " + Math.round(s.levels().light().mean()))
+                .containsExactly("left 87", "right 80");
+        assertThat(shop.measure().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
+
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().typist().type("");
+        shop.measure().typist().type(" ");
+        assertThat(shop.season().captures()).as("nothing typed is no capture").hasSize(3);
+        assertThat(shop.measure().typist().typingProperty().get()).isEmpty();
+    }
+
+    @Test
+    void fewReadingsLeaveALevelOpenAndLevelsSaysByHowMuch() {
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().typist().type("88 95 80");
+        shop.measure().typist().type("90 91 86");
+        shop.measure().capture(Capture.DARK);
+        shop.measure().typist().type("21 20 24");
+        shop.measure().typist().type("18 19 17");
+        assertThat(shop.levels().verdictProperty().get().sentence()).contains("left is known to \u00b1 ");
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().typist().type("88 87 88 88 87 88 88 87 88 88");
+        shop.measure().typist().type("90 91 90 91 90 91 90 91 90 90");
+        shop.measure().capture(Capture.DARK);
+        shop.measure().typist().type("21 20 21 21 20 21 20 21 21 21");
+        shop.measure().typist().type("18 19 18 18 19 18 18 19 18 18");
+        assertThat(shop.levels().verdictProperty().get().sentence()).doesNotContain("is known to");
     }
 
     @Test
     void theKeyPressedAgainGoesOnWhereItWasAndAnotherBeginsAnew() {
         shop.measure().capture(Capture.LIGHT);
-        shop.measure().type("88 89 84");
-        int asked = shop.measure().typingAskedProperty().get();
+        shop.measure().typist().type("88 89 84");
+        int asked = shop.measure().typist().askedProperty().get();
         shop.measure().capture(Capture.LIGHT);
         assertThat(asks()).contains("right");
-        assertThat(shop.measure().typingAskedProperty().get()).isGreaterThan(asked);
+        assertThat(shop.measure().typist().askedProperty().get()).isGreaterThan(asked);
         shop.measure().capture(Capture.DARK);
         assertThat(asks()).isEqualTo("dark, sensor left (1 of 2)");
-        shop.measure().stopTyping();
-        assertThat(shop.measure().typingProperty().get()).isEmpty();
+        shop.measure().typist().stop();
+        assertThat(shop.measure().typist().typingProperty().get()).isEmpty();
         assertThat(shop.season().captures()).isEmpty();
     }
 
@@ -124,27 +167,27 @@ class TypedReadingsTest {
 
     @Test
     void whatIsMissingIsAskedForByOneKey() {
-        shop.measure().typeNext();
+        shop.measure().typist().next();
         assertThat(asks()).startsWith("light");
-        shop.measure().type("88 89 84");
-        shop.measure().type("90 91 85");
-        shop.measure().typeNext();
+        shop.measure().typist().type("88 89 84");
+        shop.measure().typist().type("90 91 85");
+        shop.measure().typist().next();
         assertThat(asks()).startsWith("dark");
     }
 
     @Test
     void readingsThatNameNoSurfaceAreAskedForAndTheSurfacesKeyAnswers() {
         shop.measure().paste("tS,left,right\n0.00,512,498\n0.01,514,497\n0.02,511,499\n"); // as the logger prints them
-        assertThat(shop.measure().questionProperty().get())
+        assertThat(shop.measure().asking().questionProperty().get().words())
                 .isEqualTo("pasted: 3 readings name no surface. What are they of?");
         assertThat(shop.season().captures()).as("nothing half").isEmpty();
         shop.measure().capture(Capture.LIGHT);
-        assertThat(shop.measure().questionProperty().get()).isEmpty();
+        assertThat(shop.measure().asking().questionProperty().get().words()).isEmpty();
         assertThat(shop.season().captures()).singleElement().satisfies(c -> {
             assertThat(c.surface()).isEqualTo(Capture.LIGHT);
             assertThat(c.values("right")).containsExactly(498, 497, 499);
         });
-        assertThat(shop.measure().typingProperty().get())
+        assertThat(shop.measure().typist().typingProperty().get())
                 .as("it was the answer")
                 .isEmpty();
     }
@@ -163,8 +206,8 @@ class TypedReadingsTest {
     @Test
     void whatNobodyNamesIsNotKept() {
         shop.measure().paste("left,right,surface\n1,2,\n3,4,\n5,6,dark\n7,8,dark\n");
-        assertThat(shop.measure().questionProperty().get()).contains("2 readings name no surface");
-        shop.measure().forget();
+        assertThat(shop.measure().asking().questionProperty().get().words()).contains("2 readings name no surface");
+        shop.measure().asking().forget();
         assertThat(shop.season().captures()).isEmpty();
         shop.measure().paste("left,right,surface\n1,2,\n3,4,\n5,6,dark\n7,8,dark\n");
         shop.measure().capture("grey card");

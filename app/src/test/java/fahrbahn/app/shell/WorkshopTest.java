@@ -60,7 +60,9 @@ class WorkshopTest {
 
     @Test
     void capturesOfAnotherDayAreStale() {
-        shop.season().addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
+        shop.season()
+                .measurements()
+                .addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
         assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.FRESH);
         clock.now = clock.now.plus(Duration.ofHours(20));
         shop.minute();
@@ -70,10 +72,14 @@ class WorkshopTest {
 
     @Test
     void surfacesTooAlikeStopTheWork() {
-        shop.season().addCaptures(List.of(capture("dark", 200, 230, 215), capture("light", 220, 255, 240)));
+        shop.season()
+                .measurements()
+                .addCaptures(List.of(capture("dark", 200, 230, 215), capture("light", 220, 255, 240)));
         assertThat(verdict(Station.MEASURE).tone()).isEqualTo(Verdict.Tone.STOP);
         assertThat(verdict(Station.LEVELS).tone()).isEqualTo(Verdict.Tone.STOP);
-        assertThat(verdict(Station.LEVELS).sentence()).contains("overlap");
+        assertThat(verdict(Station.LEVELS).sentence())
+                .contains("between dark and light")
+                .endsWith("Until then it has no level.");
     }
 
     @Test

@@ -3,10 +3,11 @@ package fahrbahn.core.levels;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.RoundedMean;
 import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.core.setup.Sensor;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The levels of one sensor, the readings they come from, and what of it a program or a setup takes. */
 public final class SensorLevels {
@@ -41,19 +42,34 @@ public final class SensorLevels {
         return of(sensor, dark, light, SurfaceStats.smallestStep(dark, light));
     }
 
-    /** Of every sensor that both captures have; one whose surfaces are alike has no levels and is left out. */
-    public static List<SensorLevels> of(Capture dark, Capture light) {
-        List<SensorLevels> found = new ArrayList<>();
-        for (String sensor : light.sensors()) {
-            if (dark.sensors().contains(sensor)) {
-                try {
-                    found.add(of(sensor, dark.values(sensor), light.values(sensor)));
-                } catch (BadValueException noContrast) {
-                    // Survey names the sensor whose surfaces are alike.
-                }
-            }
+    /** From the captures of dark and light that have this sensor; empty when one is missing, or they read alike. */
+    public static Optional<SensorLevels> of(List<Capture> captures, String sensor) {
+        Optional<Capture> dark = with(captures, Capture.DARK, sensor);
+        Optional<Capture> light = with(captures, Capture.LIGHT, sensor);
+        if (dark.isEmpty() || light.isEmpty()) {
+            return Optional.empty();
         }
-        return List.copyOf(found);
+        try {
+            return Optional.of(of(sensor, dark.get().values(sensor), light.get().values(sensor)));
+        } catch (BadValueException noContrast) {
+            return Optional.empty(); // Survey names the sensor whose surfaces are alike
+        }
+    }
+
+    private static Optional<Capture> with(List<Capture> captures, String surface, String sensor) {
+        return captures.stream()
+                .filter(c -> c.surface().equals(surface) && c.sensors().contains(sensor))
+                .reduce((older, newer) -> newer);
+    }
+
+    /** Half the width of the 95 % interval of the midpoint, from how well dark and light are known by their readings. */
+    public double plusMinus() {
+        return Math.hypot(meanPlusMinus(dark), meanPlusMinus(light)) / 2;
+    }
+
+    private double meanPlusMinus(double[] readings) {
+        return RoundedMean.of(readings, step > 0 ? step : RoundedMean.displayStep(readings))
+                .plusMinus();
     }
 
     public String sensor() {

@@ -22,7 +22,7 @@ public record Sweep(Surface low, Surface high, double p2, double p98, double lea
     /** Half-width of the middle half of a normal distribution, in standard deviations, twice. */
     private static final double SHORTH_TO_SD = 2 * 0.6744897501960817;
 
-    private static final int LEAST_READINGS = 30;
+    public static final int LEAST_READINGS = 30;
 
     /** Readings this many scatters about the shorth count for its mean; further out the edges of a narrow line would pull it. */
     private static final double NEAR = 1;

@@ -4,6 +4,7 @@ import fahrbahn.core.readings.SurfaceStats;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** What is odd about one sensor's readings of one surface. */
 public final class CaptureQuality {
@@ -40,7 +41,7 @@ public final class CaptureQuality {
      * @param values finite, at least two
      * @param stats of these values
      * @param step smallest change the sensor can report
-     * @param contrast from dark to light as far as known; NaN when not
+     * @param contrast from dark to light as far as known; 0 when not
      * @param everLeast least value the sensor ever showed, on any surface
      * @param everMost largest value it ever showed
      */
@@ -57,6 +58,11 @@ public final class CaptureQuality {
         List<Finding> found = new ArrayList<>();
         addFew(found, sensor, timesS, timed, values.length);
         addSaturation(found, sensor, values, everLeast, everMost);
+        Optional<Finding.Moved> moved = Steadiness.moved(sensor, values, step, contrast);
+        if (moved.isPresent()) {
+            found.add(moved.get()); // of two places there are no outliers and no drift
+            return List.copyOf(found);
+        }
         addOutliers(found, sensor, timesS, values, stats);
         if (Arrays.stream(values).allMatch(v -> v == values[0])) {
             found.add(new Finding.Unmoved(sensor, values[0]));

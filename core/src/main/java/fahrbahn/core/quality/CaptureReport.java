@@ -41,7 +41,7 @@ public record CaptureReport(
             SurfaceStats its = SurfaceStats.of(values, step);
             stats.add(its);
             if (capture.typed()) {
-                addUnsettled(findings, sensor, values, step, ranges.most(sensor) - ranges.least(sensor));
+                addUnsettled(findings, sensor, values, step, ranges.contrast(sensor));
             } else if (capture.spot() || capture.surface().equals(Capture.AIR)) {
                 findings.addAll(CaptureQuality.of(
                         sensor,
@@ -50,7 +50,7 @@ public record CaptureReport(
                         values,
                         its,
                         step,
-                        ranges.most(sensor) - ranges.least(sensor),
+                        ranges.contrast(sensor),
                         ranges.least(sensor),
                         ranges.most(sensor)));
             }

@@ -5,6 +5,11 @@ public sealed interface Finding {
     /** The sensor it is about. */
     String sensor();
 
+    /** Whether it concerns this sensor, alone or with another. */
+    default boolean about(String name) {
+        return sensor().equals(name);
+    }
+
     /** Whether work can go on with these readings. */
     Weight weight();
 
@@ -28,6 +33,47 @@ public sealed interface Finding {
         @Override
         public Weight weight() {
             return Weight.CARE;
+        }
+    }
+
+    /**
+     * The readings of one spot are of two places: the sensor moved, or the stream was torn.
+     *
+     * @param from what it read in one third of the capture @param to what it read in another, later one
+     */
+    record Moved(String sensor, double from, double to) implements Finding {
+        @Override
+        public Weight weight() {
+            return Weight.STOP;
+        }
+    }
+
+    /** A sweep that met one surface only. */
+    record OneSurface(String sensor, double mean) implements Finding {
+        @Override
+        public Weight weight() {
+            return Weight.CARE;
+        }
+    }
+
+    /** On light every sensor reads almost as it did on dark before. @param light now @param before on light earlier */
+    record LampOff(String sensor, double light, double before) implements Finding {
+        @Override
+        public Weight weight() {
+            return Weight.STOP;
+        }
+    }
+
+    /** Both surfaces read as the other sensor read them earlier. */
+    record Exchanged(String sensor, String other) implements Finding {
+        @Override
+        public boolean about(String name) {
+            return name.equals(sensor) || name.equals(other);
+        }
+
+        @Override
+        public Weight weight() {
+            return Weight.STOP;
         }
     }
 
@@ -97,6 +143,11 @@ public sealed interface Finding {
 
     /** This sensor meets the line where another is mounted. */
     record Swapped(String sensor, String other) implements Finding {
+        @Override
+        public boolean about(String name) {
+            return name.equals(sensor) || name.equals(other);
+        }
+
         @Override
         public Weight weight() {
             return Weight.STOP;

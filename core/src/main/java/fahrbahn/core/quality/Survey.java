@@ -8,6 +8,7 @@ import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Everything the captures of a season say about the sensors, with the newest of each kind.
@@ -41,6 +42,37 @@ public record Survey(
     /** The same; captures that an earlier survey has judged, and that would be judged alike, are not judged again. */
     public static Survey of(List<Capture> captures, Setup setup, Survey earlier) {
         return new SurveyMaker(captures, setup, earlier).make();
+    }
+
+    /** What forbids a level of this sensor: the worst about it between its surfaces, or in the captures of them that count. */
+    public Optional<Finding> stop(String sensor) {
+        return Stream.concat(
+                        between.stream(),
+                        captures.stream()
+                                .filter(r -> Stream.of(Capture.DARK, Capture.LIGHT)
+                                        .anyMatch(surface -> newest(surface, sensor) == r.capture()))
+                                .flatMap(r -> r.findings().stream()))
+                .filter(f -> f.about(sensor) && f.weight() == Finding.Weight.STOP)
+                .findFirst();
+    }
+
+    /** Whether these captures are among those it judged. */
+    public boolean judged(List<Capture> some) {
+        return captures.stream().map(CaptureReport::capture).toList().containsAll(some);
+    }
+
+    private Capture newest(String surface, String sensor) {
+        return newest(captures.stream().map(CaptureReport::capture).toList(), surface, sensor)
+                .orElse(null);
+    }
+
+    /** The newest capture of a surface, lamps on, that has this sensor: typed for one alone, it stands beside older ones of the others. */
+    public static Optional<Capture> newest(List<Capture> captures, String surface, String sensor) {
+        return captures.stream()
+                .filter(c -> c.surface().equals(surface)
+                        && c.conditions().lamp() == Lamp.ON
+                        && c.sensors().contains(sensor))
+                .reduce((older, newer) -> newer);
     }
 
     /** The newest capture of a surface with the lamps so. */

@@ -15,9 +15,11 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Makes a {@link Survey} of captures. */
 final class SurveyMaker {
@@ -51,9 +53,12 @@ final class SurveyMaker {
         makePairs(ranges);
         Map<String, SlideFit> slides = slides();
         addSwapped(slides);
-        addDisagreements();
+        Neighbours neighbours = Neighbours.of(pairs.values());
+        between.addAll(neighbours.disagreements(inOrder));
         report(Capture.AIR, Lamp.ON).ifPresent(this::addAir);
-        return new Survey(List.copyOf(inOrder), pairs, between, agreements(), schools(), slides, rooms(), problems);
+        Map<String, Schools> schools = schools();
+        return new Survey(
+                List.copyOf(inOrder), pairs, between, neighbours.agreements(), schools, slides, rooms(), problems);
     }
 
     private Optional<CaptureReport> report(String surface, Lamp lamp) {
@@ -61,19 +66,49 @@ final class SurveyMaker {
     }
 
     private void makePairs(SensorRanges ranges) {
-        Optional<CaptureReport> dark = report(Capture.DARK, Lamp.ON);
-        Optional<CaptureReport> light = report(Capture.LIGHT, Lamp.ON);
-        if (dark.isEmpty() || light.isEmpty()) {
-            return;
+        for (String sensor : sensors()) {
+            Optional<SurfacePair> pair = pair(captures, sensor, ranges.step(sensor));
+            pair.ifPresent(p -> {
+                between.addAll(p.findings(expectedSign(sensor)));
+                pairs.put(sensor, p);
+            });
         }
-        for (String sensor : light.get().capture().sensors()) {
-            SurfaceStats onDark = dark.get().stats(sensor);
-            if (onDark != null) {
-                SurfacePair pair = new SurfacePair(sensor, onDark, light.get().stats(sensor), ranges.step(sensor));
-                between.addAll(pair.findings(expectedSign(sensor)));
-                pairs.put(sensor, pair);
-            }
+        between.addAll(Earlier.compared(List.copyOf(pairs.values()), pair -> pairBefore(pair, ranges)));
+    }
+
+    /** Those of the robot that have been captured, then others of the newest captures. */
+    private Set<String> sensors() {
+        Set<String> captured = new LinkedHashSet<>();
+        captures.forEach(c -> captured.addAll(c.sensors()));
+        Set<String> all = new LinkedHashSet<>();
+        setup.robot().sensors().stream()
+                .map(Sensor::name)
+                .filter(captured::contains)
+                .forEach(all::add);
+        for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {
+            report(surface, Lamp.ON).ifPresent(r -> all.addAll(r.capture().sensors()));
         }
+        return all;
+    }
+
+    private Optional<SurfacePair> pair(List<Capture> among, String sensor, double step) {
+        Optional<Capture> dark = Survey.newest(among, Capture.DARK, sensor);
+        Optional<Capture> light = Survey.newest(among, Capture.LIGHT, sensor);
+        return dark.isEmpty() || light.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new SurfacePair(sensor, stats(dark.get(), sensor), stats(light.get(), sensor), step));
+    }
+
+    /** The same surfaces as this sensor read them the time before. */
+    private Optional<SurfacePair> pairBefore(SurfacePair now, SensorRanges ranges) {
+        List<Capture> older = new ArrayList<>(captures);
+        Survey.newest(captures, Capture.DARK, now.sensor()).ifPresent(older::remove);
+        Survey.newest(captures, Capture.LIGHT, now.sensor()).ifPresent(older::remove);
+        return pair(older, now.sensor(), ranges.step(now.sensor()));
+    }
+
+    private SurfaceStats stats(Capture capture, String sensor) {
+        return reports.get(capture).stats(sensor);
     }
 
     private int expectedSign(String sensor) {
@@ -86,57 +121,6 @@ final class SurveyMaker {
                 .findFirst();
     }
 
-    private List<Agreement> agreements() {
-        List<SurfacePair> all =
-                pairs.values().stream().filter(p -> p.contrast() > 0).toList();
-        List<Agreement> agreements = new ArrayList<>();
-        for (int i = 1; i < all.size(); i++) {
-            agreements.add(Agreement.of(all.get(i - 1), all.get(i)));
-        }
-        return List.copyOf(agreements);
-    }
-
-    /** On every other surface, neighbours that ought to agree when scaled. An edge lies differently under each: not there. */
-    private void addDisagreements() {
-        List<SurfacePair> all =
-                pairs.values().stream().filter(p -> p.contrast() > 0).toList();
-        for (CaptureReport report : newestOfOtherSurfaces()) {
-            for (int i = 1; i < all.size(); i++) {
-                SurfaceStats a = report.stats(all.get(i - 1).sensor());
-                SurfaceStats b = report.stats(all.get(i).sensor());
-                if (a == null || b == null) {
-                    continue;
-                }
-                double percent = Agreement.scaledPercent(all.get(i - 1), a.mean(), all.get(i), b.mean());
-                double noise = 100
-                        * Math.hypot(
-                                a.sd() / all.get(i - 1).contrast(),
-                                b.sd() / all.get(i).contrast());
-                if (Math.abs(percent) > Math.max(5, 2 * noise)) {
-                    between.add(new Finding.Disagree(
-                            all.get(i - 1).sensor(),
-                            all.get(i).sensor(),
-                            report.capture().surface(),
-                            percent));
-                }
-            }
-        }
-    }
-
-    private List<CaptureReport> newestOfOtherSurfaces() {
-        Map<String, CaptureReport> newest = new LinkedHashMap<>();
-        for (CaptureReport report : inOrder) {
-            Capture capture = report.capture();
-            boolean other = capture.spot()
-                    && capture.conditions().lamp() == Lamp.ON
-                    && !List.of(Capture.DARK, Capture.LIGHT, Capture.EDGE).contains(capture.surface());
-            if (other) {
-                newest.put(capture.surface(), report);
-            }
-        }
-        return List.copyOf(newest.values());
-    }
-
     private Map<String, Schools> schools() {
         Optional<Capture> sweep = Survey.latest(captures, Capture.SWEEP, Lamp.ON);
         Map<String, Schools> schools = new LinkedHashMap<>();
@@ -146,12 +130,16 @@ final class SurveyMaker {
                     || !sweep.get().sensors().contains(pair.sensor())) {
                 continue;
             }
+            double[] readings = sweep.get().values(pair.sensor());
             try {
-                Sweep found = Sweep.of(sweep.get().values(pair.sensor()));
+                Sweep found = Sweep.of(readings);
                 double spot = known(pair.sensor()).map(Sensor::spotSigmaMm).orElse(3.0);
                 schools.put(pair.sensor(), Schools.of(new Levels(pair.dark(), pair.light()), found, spot));
             } catch (BadValueException unusable) {
                 problems.add("Sensor " + pair.sensor() + ": " + unusable.getMessage());
+                if (readings.length >= Sweep.LEAST_READINGS) {
+                    between.add(new Finding.OneSurface(pair.sensor(), Steadiness.median(readings)));
+                }
             }
         }
         return schools;

@@ -27,6 +27,8 @@ public record ColumnMap(Map<String, String> sensorOf) {
         BY_NAME("by name"),
         BY_PLACE("by place"),
         BY_HAND("by hand"),
+        /** No sensor of the robot has this name, and one is still without a column: somebody has to say. */
+        ASKED("which sensor is it?"),
         LEFT_OUT("left out");
 
         private final String words;
@@ -44,8 +46,9 @@ public record ColumnMap(Map<String, String> sensorOf) {
     public record Match(String column, String sensor, How how) {}
 
     /**
-     * What each column is taken for: as said by hand; else the sensor of the same name, case and blanks aside; else, when as many
-     * columns as sensors are left, the next from left to right; else its own name.
+     * What each column is taken for: as said by hand; else the sensor of the same name, case and blanks aside. Columns without names of
+     * their own go to the sensors from left to right when there are as many. Any other is left out when every sensor has its column, and
+     * asked for when not: by place a name is never overruled. As long as there is no robot every column keeps its name.
      */
     public List<Match> match(List<String> columns, List<String> sensors) {
         Map<String, Match> matches = new LinkedHashMap<>();
@@ -67,14 +70,45 @@ public record ColumnMap(Map<String, String> sensorOf) {
         }
         List<String> left =
                 columns.stream().filter(c -> !matches.containsKey(c)).toList();
-        boolean byPlace = !left.isEmpty() && left.size() == free.size();
+        boolean byPlace = left.size() == free.size() && columns.equals(LineDecoder.placeNames(columns.size()));
         for (int i = 0; i < left.size(); i++) {
             String column = left.get(i);
-            matches.put(
-                    column,
-                    byPlace ? new Match(column, free.get(i), How.BY_PLACE) : new Match(column, column, How.BY_NAME));
+            if (sensors.isEmpty()) {
+                matches.put(column, new Match(column, column, How.BY_NAME));
+            } else if (byPlace) {
+                matches.put(column, new Match(column, free.get(i), How.BY_PLACE));
+            } else {
+                boolean all = free.isEmpty();
+                matches.put(column, new Match(column, all ? NONE : column, all ? How.LEFT_OUT : How.ASKED));
+            }
         }
         return columns.stream().map(matches::get).toList();
+    }
+
+    /** Whether somebody has to say which column is which before readings are those of the robot's sensors. */
+    public boolean asks(List<String> columns, List<String> sensors) {
+        List<Match> matches = match(columns, sensors);
+        return sensors.stream()
+                .anyMatch(s -> matches.stream().noneMatch(m -> m.sensor().equals(s) && m.how() != How.ASKED));
+    }
+
+    /** The same with the columns asked for given to the free sensors from left to right; empty when there are not as many. */
+    public Optional<ColumnMap> inOrder(List<String> columns, List<String> sensors) {
+        List<Match> matches = match(columns, sensors);
+        List<String> free = new ArrayList<>(sensors);
+        matches.stream().filter(m -> m.how() != How.ASKED).forEach(m -> free.remove(m.sensor()));
+        List<String> open = matches.stream()
+                .filter(m -> m.how() == How.ASKED)
+                .map(Match::column)
+                .toList();
+        if (open.isEmpty() || open.size() != free.size()) {
+            return Optional.empty();
+        }
+        ColumnMap map = this;
+        for (int i = 0; i < open.size(); i++) {
+            map = map.with(open.get(i), free.get(i));
+        }
+        return Optional.of(map);
     }
 
     private static String plain(String name) {

@@ -69,12 +69,23 @@ class SensorLevelsTest {
     void onlySensorsThatBothCapturesHaveAndThatTellTheSurfacesApartHaveLevels() {
         Capture dark = capture(Capture.DARK, List.of("left", "right", "stuck"), 200, 210, 512);
         Capture light = capture(Capture.LIGHT, List.of("right", "left", "far"), 690, 700, 30);
-        assertThat(SensorLevels.of(dark, light))
-                .extracting(SensorLevels::sensor)
-                .containsExactly("right", "left");
+        List<Capture> both = List.of(dark, light);
+        assertThat(SensorLevels.of(both, "left").orElseThrow().levels().midpoint())
+                .isCloseTo(450, within(1.0));
+        assertThat(SensorLevels.of(both, "right").orElseThrow().levels().midpoint())
+                .isCloseTo(450, within(1.0));
+        assertThat(SensorLevels.of(both, "stuck")).isEmpty();
+        assertThat(SensorLevels.of(both, "far")).isEmpty();
+        Capture again = capture(Capture.LIGHT, List.of("left"), 600);
+        assertThat(SensorLevels.of(List.of(dark, light, again), "left")
+                        .orElseThrow()
+                        .levels()
+                        .midpoint())
+                .as("its newest readings count")
+                .isCloseTo(400, within(1.0));
         Capture same = capture(Capture.DARK, List.of("left"), 200);
         Capture still = new Capture("s", Capture.LIGHT, Instant.EPOCH, "test", List.of("left"), same.readings());
-        assertThat(SensorLevels.of(same, still)).isEmpty();
+        assertThat(SensorLevels.of(List.of(same, still), "left")).isEmpty();
     }
 
     @Test

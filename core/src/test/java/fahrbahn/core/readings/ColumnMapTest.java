@@ -6,6 +6,7 @@ import fahrbahn.core.readings.ColumnMap.How;
 import fahrbahn.core.readings.ColumnMap.Match;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class ColumnMapTest {
@@ -17,17 +18,38 @@ class ColumnMapTest {
                 .containsExactly(
                         new Match("Right ", "right", How.BY_NAME),
                         new Match("LEFT", "left", How.BY_NAME),
-                        new Match("gyro", "gyro", How.BY_NAME));
+                        new Match("gyro", "", How.LEFT_OUT));
     }
 
     @Test
-    void strangersAreTakenByPlaceWhenThereAreAsManyAsSensors() {
-        assertThat(ColumnMap.AS_NAMED.match(List.of("port 2", "port 3"), ROBOT))
-                .containsExactly(new Match("port 2", "left", How.BY_PLACE), new Match("port 3", "right", How.BY_PLACE));
-        assertThat(ColumnMap.AS_NAMED.match(List.of("a", "b", "c"), ROBOT))
+    void columnsWithoutNamesOfTheirOwnGoByPlaceWhenThereAreAsManyAsSensors() {
+        assertThat(ColumnMap.AS_NAMED.match(List.of("sensor 1", "sensor 2"), ROBOT))
+                .containsExactly(
+                        new Match("sensor 1", "left", How.BY_PLACE), new Match("sensor 2", "right", How.BY_PLACE));
+        assertThat(ColumnMap.AS_NAMED.asks(List.of("sensor 1", "sensor 2", "sensor 3"), ROBOT))
                 .as("three cannot be two")
-                .extracting(Match::sensor)
-                .containsExactly("a", "b", "c");
+                .isTrue();
+    }
+
+    /** Two sensors were once taken for the first two of sixteen columns. */
+    @Test
+    void columnsOfOtherNamesAreAskedForAndNeverTakenByPlace() {
+        List<String> sixteen = IntStream.range(0, 16).mapToObj(i -> "photo" + i).toList();
+        assertThat(ColumnMap.AS_NAMED.match(sixteen, ROBOT))
+                .extracting(Match::how)
+                .containsOnly(How.ASKED);
+        assertThat(ColumnMap.AS_NAMED.asks(sixteen, ROBOT)).isTrue();
+        assertThat(ColumnMap.AS_NAMED.inOrder(sixteen, ROBOT)).isEmpty();
+
+        List<String> two = List.of("port 2", "port 3");
+        assertThat(ColumnMap.AS_NAMED.asks(two, ROBOT)).isTrue();
+        ColumnMap said = ColumnMap.AS_NAMED.inOrder(two, ROBOT).orElseThrow();
+        assertThat(said.match(two, ROBOT))
+                .containsExactly(new Match("port 2", "left", How.BY_HAND), new Match("port 3", "right", How.BY_HAND));
+        assertThat(said.asks(two, ROBOT)).isFalse();
+        assertThat(ColumnMap.AS_NAMED.asks(List.of("left", "gyro", "right"), ROBOT))
+                .as("every sensor has its column")
+                .isFalse();
     }
 
     @Test
@@ -37,8 +59,8 @@ class ColumnMapTest {
                 .containsExactly(
                         new Match("volts", "", How.LEFT_OUT),
                         new Match("x", "right", How.BY_HAND),
-                        new Match("y", "left", How.BY_PLACE));
-        ColumnMap.Picker picker = map.picker(List.of("volts", "x", "y"), ROBOT);
+                        new Match("y", "y", How.ASKED));
+        ColumnMap.Picker picker = map.with("y", "left").picker(List.of("volts", "x", "y"), ROBOT);
         assertThat(picker.sensors()).containsExactly("right", "left");
         Reading picked = picker.pick(new Reading(0.5, "dark", 12, new double[] {7400, 1, 2}));
         assertThat(picked).isEqualTo(new Reading(0.5, "dark", 12, new double[] {1, 2}));
