@@ -161,12 +161,9 @@ class MeasureStationTest extends InWindow {
                 until(
                         "three columns",
                         () -> robot.lookup("#column-2").tryQuery().isPresent());
-                onWindow(() -> {
-                    choose("column-0", "");
-                    choose("column-1", "left");
-                    choose("column-2", "right");
-                    return null;
-                });
+                choose("column-0", "");
+                choose("column-1", "left");
+                choose("column-2", "right");
                 say(plugged, "0.03,7410,502,512\n");
                 until("two sensors, by hand", () -> shop().live().sensors().equals(java.util.List.of("left", "right")));
                 assertThat(shop().live().latestProperty().get()).containsExactly(502, 512);
@@ -186,8 +183,11 @@ class MeasureStationTest extends InWindow {
     }
 
     @SuppressWarnings("unchecked")
-    private void choose(String box, String value) {
-        ((ComboBox<String>) robot.lookup("#" + box).query()).setValue(value);
+    private void choose(String box, String value) throws Exception {
+        onWindow(() -> {
+            ((ComboBox<String>) robot.lookup("#" + box).query()).setValue(value);
+            return null;
+        });
     }
 
     private static void say(Socket socket, String text) throws Exception {

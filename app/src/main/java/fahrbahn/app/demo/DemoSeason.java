@@ -152,22 +152,22 @@ public final class DemoSeason {
         ledger.change("the robot " + setup.robot().name(), puts);
     }
 
-    private void addSpots(String robot, Setup setup, long seed) {
-        List<Capture> spots = DemoCaptures.spots(robot, setup, seed, now.minus(Duration.ofDays(3)), noted(setup));
-        ledger.change("captures of " + setup.robot().name(), captured(robot, setup, spots));
+    private void addSpots(String owner, Setup setup, long seed) {
+        List<Capture> spots = DemoCaptures.spots(owner, setup, seed, now.minus(Duration.ofDays(3)), noted(setup));
+        ledger.change("captures of " + setup.robot().name(), captured(owner, setup, spots));
     }
 
     /** Captures, and that the levels on the robot come from them. */
-    private static List<Put<?>> captured(String robot, Setup setup, List<Capture> captures) {
+    private static List<Put<?>> captured(String owner, Setup setup, List<Capture> captures) {
         List<Put<?>> puts = new ArrayList<>();
-        captures.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, robot, c.id(), c)));
+        captures.forEach(c -> puts.add(Put.of(Kinds.CAPTURE, owner, c.id(), c)));
         List<Capture> from = captures.stream()
                 .filter(c -> c.surface().equals(Capture.DARK) || c.surface().equals(Capture.LIGHT))
                 .toList();
         if (!from.isEmpty()) {
             puts.add(Put.of(
                     Kinds.LEVELS,
-                    robot,
+                    owner,
                     Basis.of(from.get(0).at(), from.get(0).conditions())
                             .withSetting(Shared.setting(setup))
                             .withCaptures(from.stream().map(Capture::id).toList())));
