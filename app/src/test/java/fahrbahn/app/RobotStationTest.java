@@ -145,6 +145,26 @@ class RobotStationTest extends InWindow {
         assertThat(shop().robot().bench().entries(BenchCard.LOOPS)).isEmpty();
     }
 
+    /** Without the mouse or paper: Space at each wiggle, B for a slip, Enter. The keys are the watch's in the fields as well. */
+    @Test
+    void wigglesAreTappedASlipIsTakenBackAndEnterKeepsThem() throws Exception {
+        page("bench");
+        robot.clickOn("#card-wiggles").type(KeyCode.SPACE, KeyCode.SPACE, KeyCode.SPACE, KeyCode.SPACE);
+        until("three", () -> text("watchWords").startsWith("3 wiggles in "));
+        robot.type(KeyCode.B);
+        until("two", () -> text("watchWords").startsWith("2 wiggles in "));
+        assertThat(text("entry-0")).isEqualTo("2");
+        String two = text("entry-1");
+        robot.clickOn("#entry-1").type(KeyCode.SPACE);
+        until("three again", () -> text("entry-0").equals("3"));
+        assertThat(Double.parseDouble(text("entry-1"))).isGreaterThan(Double.parseDouble(two));
+        robot.type(KeyCode.ENTER);
+        until("kept", () -> shop().robot().bench().entries(BenchCard.WIGGLES).size() == 1);
+        assertThat(shop().robot().bench().entries(BenchCard.WIGGLES).get(0).get(0))
+                .isEqualTo(3.0);
+        assertThat(text("watchWords")).as("ready for the next").startsWith("Space starts");
+    }
+
     @Test
     void aSlideWithTheBenchRobotGivesSpotsAndSurfaces() throws Exception {
         robot.clickOn("#connectBench");

@@ -73,6 +73,11 @@ class WholeWayTest extends InWindow {
         assertThat(text("verdict")).contains("of 200 runs complete");
 
         go(Station.RUNS);
+        robot.type(KeyCode.SPACE);
+        until("it runs", () -> shop().runs().watch().elapsedS() > 0.05);
+        robot.type(KeyCode.SPACE);
+        until("timed", () -> text("watchWords").startsWith("1 lap in "));
+        assertThat(text("runTime")).matches("\\d+\\.\\d\\d");
         robot.type(KeyCode.X);
         until("a lost run of the table is logged", () -> shop().runs().runs().size() == 2);
         undo();

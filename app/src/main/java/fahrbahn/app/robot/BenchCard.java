@@ -1,5 +1,6 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
@@ -47,7 +48,10 @@ public enum BenchCard {
                             + Words.percent(Math.abs(mismatch)) + " faster.";
             String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
                     + (line
-                            ? ", standing still up to " + with(fit.deadZoneCommand()) + "."
+                            ? ", standing still up to "
+                                    + Words.number(fit.deadZoneCommand().value()) + " ("
+                                    + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
+                                    + ")." + (fit.perCommand().size() == 2 ? BENT : "")
                             : ". One command only: roll at another too, and the dead zone comes with it.")
                     + (fit.crookedShare() > CROOKED
                             ? " Speed strays up to " + Words.percent(fit.crookedShare())
@@ -138,6 +142,9 @@ public enum BenchCard {
 
     private static final double CROOKED = 0.03;
 
+    /** What two points cannot know. */
+    private static final String BENT = " Whether speed bends with the command two commands cannot tell: a third does.";
+
     /** One number to type. @param usual what stands there to begin with; 0 for nothing */
     public record Field(String words, double usual) {}
 
@@ -176,6 +183,33 @@ public enum BenchCard {
 
     public List<Field> fields() {
         return fields;
+    }
+
+    /** What the watch counts on this card. */
+    public Stopwatch.Counting counting() {
+        return switch (this) {
+            case SPIN -> Stopwatch.Counting.TURNS;
+            case WIGGLES -> Stopwatch.Counting.WIGGLES;
+            case ROLL, LOOPS, SLIDE -> Stopwatch.Counting.TIME;
+        };
+    }
+
+    /** The field a watch fills; below 0 when there is none. */
+    public int timeField() {
+        return switch (this) {
+            case ROLL, SPIN -> 2;
+            case LOOPS, WIGGLES -> 1;
+            case SLIDE -> -1;
+        };
+    }
+
+    /** The field that what was counted goes into; below 0 when there is none. */
+    public int countField() {
+        return switch (this) {
+            case SPIN -> 1;
+            case WIGGLES -> 0;
+            case ROLL, LOOPS, SLIDE -> -1;
+        };
     }
 
     /**

@@ -1,5 +1,6 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.words.Words;
@@ -30,11 +31,14 @@ import javafx.collections.ObservableMap;
 public final class BenchModel {
     private final Season season;
     private final MeasureModel measure;
+    private final Stopwatch watch;
     private final ReadOnlyObjectWrapper<BenchCard> card = new ReadOnlyObjectWrapper<>(BenchCard.ROLL);
     private final Consumer<String> told;
 
-    public BenchModel(Season season, MeasureModel measure, Consumer<String> told) {
+    /** @param watch that the cards are timed with */
+    public BenchModel(Season season, MeasureModel measure, Stopwatch watch, Consumer<String> told) {
         this.season = season;
+        this.watch = watch;
         this.measure = measure;
         this.told = told;
     }
@@ -45,7 +49,12 @@ public final class BenchModel {
     }
 
     public void show(BenchCard newCard) {
+        watch.count(newCard.counting());
         card.set(newCard);
+    }
+
+    public Stopwatch watch() {
+        return watch;
     }
 
     /** The robot the cards are about. */

@@ -3,8 +3,10 @@ package fahrbahn.app.robot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.measuring.Taps;
 import fahrbahn.core.readings.Capture;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,10 +34,13 @@ final class BenchPage {
     private final Action use = new Action("useResult", "Use it on the robot", KeyCode.U, this::use);
     private final Action slide = new Action("slide", "Slide: begin or end", KeyCode.S, this::slide);
     private final VBox results = Nodes.column();
+    private final StopwatchBar watch;
+    private List<TextField> fields = List.of();
     private BenchCard shown = BenchCard.ROLL;
 
     BenchPage(BenchModel model) {
         this.model = model;
+        this.watch = new StopwatchBar(model.watch());
     }
 
     Pages.Page page() {
@@ -44,7 +49,7 @@ final class BenchPage {
             Button chip = new Button(each.title());
             chip.setId("card-" + each.name().toLowerCase(Locale.ROOT));
             chip.getStyleClass().add("chip");
-            chip.setOnAction(e -> show(each));
+            chip.setOnAction(e -> model.show(each));
             chips.add(chip);
             row.getChildren().add(chip);
         }
@@ -56,7 +61,22 @@ final class BenchPage {
         ScrollPane scroll = new ScrollPane(card);
         scroll.setFitToWidth(true);
         model.cardProperty().addListener(o -> show(model.cardProperty().get()));
-        return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), List.of(use, slide));
+        model.watch().tapsProperty().addListener(o -> fillIn());
+        List<Action> actions = new ArrayList<>(List.of(use, slide));
+        actions.addAll(watch.actions());
+        return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), actions, nowNs -> watch.frame());
+    }
+
+    /** What the watch says stands in the fields at once; Enter adds it. */
+    private void fillIn() {
+        Taps taps = model.watch().tapsProperty().get();
+        if (taps.count() == 0 || shown.timeField() < 0) {
+            return;
+        }
+        fields.get(shown.timeField()).setText(Words.hundredths(taps.totalS()));
+        if (shown.countField() >= 0 && taps.count() > 1) {
+            fields.get(shown.countField()).setText(Words.exact(taps.count()));
+        }
     }
 
     private void use() {
@@ -93,11 +113,11 @@ final class BenchPage {
             return slide.button();
         }
         HBox row = Nodes.row();
-        List<TextField> fields = new ArrayList<>();
+        fields = new ArrayList<>();
         Label problem = Nodes.label("", "problem");
         problem.setId("entryProblem");
         problem.setWrapText(true);
-        Runnable add = () -> add(each, fields, problem);
+        Runnable add = () -> add(each, problem);
         for (int i = 0; i < each.fields().size(); i++) {
             BenchCard.Field field = each.fields().get(i);
             TextField text = new TextField(field.usual() == 0 ? "" : Words.exact(field.usual()));
@@ -105,6 +125,7 @@ final class BenchPage {
             text.setAccessibleText(field.words());
             text.setPrefColumnCount(6);
             text.setOnAction(e -> add.run());
+            watch.alsoIn(text);
             fields.add(text);
             row.getChildren().add(new VBox(Nodes.label(field.words(), "caption"), text));
         }
@@ -112,10 +133,10 @@ final class BenchPage {
         button.setId("addEntry");
         button.setOnAction(e -> add.run());
         row.getChildren().add(new VBox(Nodes.label(" ", "caption"), button));
-        return Nodes.column(row, problem);
+        return Nodes.column(watch, row, problem);
     }
 
-    private void add(BenchCard each, List<TextField> fields, Label problem) {
+    private void add(BenchCard each, Label problem) {
         List<Double> row = new ArrayList<>();
         try {
             while (row.size() < fields.size()) {
@@ -123,6 +144,7 @@ final class BenchPage {
             }
             model.add(each, row);
             problem.setText("");
+            model.watch().clear();
             TextField next = fields.get(fields.size() > 2 ? 2 : fields.size() - 1);
             Nodes.writeIn(next);
         } catch (BadValueException refused) {

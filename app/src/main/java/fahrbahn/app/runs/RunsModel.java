@@ -1,5 +1,6 @@
 package fahrbahn.app.runs;
 
+import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
@@ -23,10 +24,18 @@ public final class RunsModel extends StationModel {
     private static final double RELIABLE = 0.5;
 
     private final Supplier<Map<Constant, Double>> known;
+    private final Stopwatch watch;
 
-    public RunsModel(Season season, Supplier<Map<Constant, Double>> known) {
+    /** @param watch for runs and laps */
+    public RunsModel(Season season, Supplier<Map<Constant, Double>> known, Stopwatch watch) {
         super(season);
+        this.watch = watch;
+        watch.count(Stopwatch.Counting.LAPS);
         this.known = known;
+    }
+
+    public Stopwatch watch() {
+        return watch;
     }
 
     /** Oldest first. */

@@ -3,6 +3,7 @@ package fahrbahn.app.runs;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Run;
@@ -63,7 +64,11 @@ public final class RunsView {
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
         model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
+        StopwatchBar watch = new StopwatchBar(model.watch());
+        watch.alsoIn(time);
+        model.watch().tapsProperty().addListener(o -> fillIn());
         VBox content = Nodes.column(
+                watch,
                 Nodes.row(
                         Nodes.label("A run on the table:", "caption"),
                         time,
@@ -73,7 +78,16 @@ public final class RunsView {
                         problem),
                 Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
                 Nodes.grow(table));
-        return new StationView(content, List.of(ran, lost), nowNs -> {});
+        List<Action> actions = new ArrayList<>(List.of(ran, lost));
+        actions.addAll(watch.actions());
+        return new StationView(content, actions, nowNs -> watch.frame());
+    }
+
+    /** The latest lap is the time of the run. */
+    private void fillIn() {
+        if (model.watch().tapsProperty().get().count() > 0) {
+            time.setText(Words.hundredths(model.watch().tapsProperty().get().lastS()));
+        }
     }
 
     private void column(String title, double width, Function<Run, String> text) {
@@ -93,6 +107,7 @@ public final class RunsView {
             model.logTyped(completed, time.getText(), note.getText());
             problem.setText("");
             time.clear();
+            model.watch().clear();
             note.clear();
         } catch (BadValueException refused) {
             problem.setText(refused.getMessage() + ".");

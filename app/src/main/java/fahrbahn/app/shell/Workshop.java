@@ -5,6 +5,7 @@ import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.drive.Laid;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
+import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.measure.MeasureModel;
@@ -61,12 +62,16 @@ public final class Workshop {
         season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
-        robot = new RobotModel(season, errands, new BenchModel(season, measure, this::tell), this::tell);
+        robot = new RobotModel(
+                season,
+                errands,
+                new BenchModel(season, measure, new Stopwatch(System::nanoTime), this::tell),
+                this::tell);
         table = new TableModel(season, errands);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, errands, robot::known);
         drive = new DriveModel(season, errands, table::ground, robot::known);
-        runs = new RunsModel(season, robot::known);
+        runs = new RunsModel(season, robot::known, new Stopwatch(System::nanoTime));
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);

@@ -61,6 +61,16 @@ public final class Words {
         return number(mm) + " mm";
     }
 
+    /** As a stopwatch shows it: hundredths, without the unit. */
+    public static String hundredths(double seconds) {
+        return String.format(Locale.ROOT, "%.2f", seconds);
+    }
+
+    /** The same with its unit. */
+    public static String seconds(double seconds) {
+        return hundredths(seconds) + " s";
+    }
+
     public static String percent(double share) {
         return number(100 * share, 2) + " %";
     }

@@ -6,8 +6,12 @@ import java.util.List;
 
 /** Loops of the program counted over some seconds: the loop time. */
 public final class LoopCount {
-    /** The robot's clock, read at the start and at the end, is off by up to a count. */
-    private static final double COUNT_ERROR = 1 / Math.sqrt(6);
+    /**
+     * Start and end fall anywhere within a loop, so a count is off by up to one: triangular, of standard deviation 0.408, and inside 0.776
+     * in 95 % of counts. No normal error gives both; this one keeps the intervals of one count and of the mean of several between 93 and
+     * 97 % (CardCoverageTest).
+     */
+    private static final double COUNT_ERROR = 0.37;
 
     private LoopCount() {}
 

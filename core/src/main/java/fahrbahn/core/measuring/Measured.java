@@ -13,6 +13,9 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * @param entries how many measurements it rests on, at least 1
  */
 public record Measured(double value, double standardError, int entries) {
+    /** What a ruler's or a thumb's error is known to beforehand, as degrees of freedom: to a fifth, 1/sqrt(2*12). */
+    static final int KNOWN_BEFOREHAND = 12;
+
     public Measured {
         Check.finite("value", value);
         Check.notNegative("standardError", standardError);
@@ -20,16 +23,17 @@ public record Measured(double value, double standardError, int entries) {
     }
 
     /**
-     * The mean of repeated entries. Its standard error is their scatter over the root of their number, and never less than what
-     * reading the instrument leaves open.
+     * The mean of repeated entries. What is known beforehand of the error of one reading and the entries' own scatter are pooled, each
+     * with its degrees of freedom, as with a scaled inverse chi-squared prior (Gelman et al., Bayesian Data Analysis, 3rd ed., ch. 3.2):
+     * so one entry has an honest interval, agreeing ones shrink it, and scattering ones widen it.
      *
-     * @param readingError standard error of a single reading of ruler or watch; 0 or more
+     * @param readingError standard error of a single reading of ruler or watch, above 0
      */
     public static Measured mean(double[] entries, double readingError) {
         if (entries.length == 0) {
             throw new BadValueException("entries", 0, "at least 1");
         }
-        Check.notNegative("readingError", readingError);
+        Check.positive("readingError", readingError);
         double sum = 0;
         for (double entry : entries) {
             sum += Check.finite("entry", entry);
@@ -39,14 +43,18 @@ public record Measured(double value, double standardError, int entries) {
         for (double entry : entries) {
             squares += (entry - mean) * (entry - mean);
         }
-        double scatter = entries.length > 1 ? Math.sqrt(squares / (entries.length - 1)) : 0;
-        double error = Math.max(scatter, readingError) / Math.sqrt(entries.length);
+        double error = pooled(squares, entries.length - 1, readingError) / Math.sqrt(entries.length);
         return new Measured(mean, error, entries.length);
     }
 
-    /** Half the width of the 95 % interval: Student's t for a mean of few, which widens it honestly. */
+    /** Standard error of one reading. @param squares sum of squared departures with so many degrees of freedom */
+    static double pooled(double squares, int freedom, double readingError) {
+        return Math.sqrt((KNOWN_BEFOREHAND * readingError * readingError + squares) / (KNOWN_BEFOREHAND + freedom));
+    }
+
+    /** Half the width of the 95 % interval: Student's t for a scatter known by few. */
     public double plusMinus() {
-        return entries == 1 ? 1.96 * standardError : students(entries - 1) * standardError;
+        return students(KNOWN_BEFOREHAND + entries - 1) * standardError;
     }
 
     private static double students(int freedom) {

@@ -14,6 +14,9 @@ import java.util.stream.Collectors;
  *
  * @param freeSpeedMmPerS at full command
  * @param deadZoneCommand 0 when all entries share one command, or where the fit puts it below 0
+ * @param deadZoneLow where its 95 % interval begins: that of a ratio of two means (Fieller, J. R. Stat. Soc. B 16 (1954), 175-185), held
+ *     between 0 and the least command that moved it, which is all that few entries can say when they say nothing
+ * @param deadZoneHigh where it ends
  * @param mismatchShare how much faster the right wheel is than the left
  * @param crookedShare largest distance of a command's mean speed from the line, share of the speed there; 0 with two commands or
  *     fewer
@@ -22,6 +25,8 @@ import java.util.stream.Collectors;
 public record RollFit(
         Measured freeSpeedMmPerS,
         Measured deadZoneCommand,
+        double deadZoneLow,
+        double deadZoneHigh,
         Measured mismatchShare,
         double crookedShare,
         Map<Double, Measured> perCommand) {
@@ -97,6 +102,8 @@ public record RollFit(
         return new RollFit(
                 new Measured(factor * speed.value(), factor * speed.standardError(), entries),
                 new Measured(deadZone, 0, 1),
+                0,
+                command,
                 mismatch,
                 0,
                 Map.copyOf(speeds));
@@ -133,12 +140,30 @@ public record RollFit(
             crooked = Math.max(crooked, Math.abs(at.getValue().value() / line - 1));
         }
         double fullSpeed = v + slope * (full - u);
+        Measured zone =
+                new Measured(deadZone, Math.hypot(middleError / slope, v * slopeError / square(slope)), entries);
+        double[] interval = zeroOfLine(u, v, slope, middleError, slopeError, zone.plusMinus() / zone.standardError());
+        double least = speeds.keySet().iterator().next();
         return new RollFit(
                 new Measured(fullSpeed, Math.hypot(middleError, slopeError * (full - u)), entries),
-                new Measured(deadZone, Math.hypot(middleError / slope, v * slopeError / square(slope)), entries),
+                zone,
+                Math.max(0, Math.min(least, interval[0])),
+                Math.max(0, Math.min(least, interval[1])),
                 mismatch,
                 speeds.size() > 2 ? crooked : 0,
                 Map.copyOf(speeds));
+    }
+
+    /** Where a line through (u, v) meets zero, from and to. @param t how many standard errors the interval is wide to each side */
+    private static double[] zeroOfLine(double u, double v, double slope, double vError, double slopeError, double t) {
+        double ratio = v / slope;
+        double g = square(t * slopeError / slope);
+        if (g >= 1) {
+            return new double[] {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY}; // the slope itself may be none
+        }
+        double middle = ratio / (1 - g);
+        double half = t / slope * Math.sqrt(square(vError) * (1 - g) + square(ratio * slopeError)) / (1 - g);
+        return new double[] {u - middle - half, u - middle + half};
     }
 
     private static double square(double x) {

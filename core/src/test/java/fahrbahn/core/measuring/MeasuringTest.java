@@ -27,19 +27,36 @@ class MeasuringTest {
     private static final Drive DRIVE = new Drive(130, 600, 0.05, Mixing.DIFFERENCE, 200);
 
     @Test
-    void theMeanOfThreeHasStudentsInterval() {
-        Measured mean = Measured.mean(new double[] {2.0, 2.2, 2.4}, 0.01);
+    void whatIsKnownBeforehandAndWhatTheEntriesShowArePooled() {
+        Measured mean = Measured.mean(new double[] {2.0, 2.2, 2.4}, 0.1);
         assertThat(mean.value()).isCloseTo(2.2, within(1e-12));
-        assertThat(mean.standardError()).isCloseTo(0.2 / Math.sqrt(3), within(1e-12));
-        assertThat(mean.plusMinus()).isCloseTo(4.302653 * 0.2 / Math.sqrt(3), within(1e-5)); // t(0.975, 2), any table
-        assertThat(Measured.mean(new double[] {5, 5, 5, 5}, 0.1).standardError())
-                .as("never surer than the ruler")
-                .isCloseTo(0.05, within(1e-12));
-        assertThat(Measured.mean(new double[] {5}, 0.1).plusMinus()).isCloseTo(0.196, within(1e-12));
+        // Twelve degrees of freedom of 0.1 and two of 0.2: variance (12 * 0.01 + 0.08) / 14.
+        double error = Math.sqrt(0.2 / 14 / 3);
+        assertThat(mean.standardError()).isCloseTo(error, within(1e-12));
+        assertThat(mean.plusMinus()).isCloseTo(2.144787 * error, within(1e-6)); // t(0.975, 14), any table
+        assertThat(Measured.mean(new double[] {5}, 0.1).plusMinus()).isCloseTo(0.2178813, within(1e-6)); // t(0.975, 12)
         assertThatThrownBy(() -> Measured.mean(new double[] {}, 0.1)).isInstanceOf(BadValueException.class);
         assertThatThrownBy(() -> Measured.mean(new double[] {1, Double.NaN}, 0.1))
                 .isInstanceOf(BadValueException.class);
         assertThat(new Measured(3, 0.1, 4).through(x -> x * x).standardError()).isCloseTo(0.6, within(0.02));
+    }
+
+    /** 600 +- 28 became 601 +- 440 with the second entry once. */
+    @Test
+    void agreeingEntriesShrinkTheInterval() {
+        double before = Double.POSITIVE_INFINITY;
+        for (int n = 1; n <= 6; n++) {
+            double[] entries = new double[n];
+            for (int i = 0; i < n; i++) {
+                entries[i] = 600 + i % 2;
+            }
+            double now = Measured.mean(entries, 14).plusMinus();
+            assertThat(now).isLessThan(0.9 * before);
+            before = now;
+        }
+        assertThat(Measured.mean(new double[] {560, 600, 640}, 14).plusMinus())
+                .as("those that scatter widen it")
+                .isGreaterThan(Measured.mean(new double[] {599, 600, 601}, 14).plusMinus() * 1.5);
     }
 
     @Test

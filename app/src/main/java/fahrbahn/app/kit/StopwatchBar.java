@@ -1,0 +1,71 @@
+package fahrbahn.app.kit;
+
+import fahrbahn.app.words.Words;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+
+/** The watch as it runs, and its two keys. */
+public final class StopwatchBar extends HBox {
+    private final Stopwatch watch;
+    private final Label seconds = Nodes.label("", "figure");
+    private final Label words = Nodes.label("", "reason");
+    private final Action tap;
+    private final Action back;
+
+    public StopwatchBar(Stopwatch watch) {
+        this.watch = watch;
+        tap = new Action("watchTap", "Tap", KeyCode.SPACE, watch::tap);
+        back = new Action("watchBack", "Take the last tap back", KeyCode.B, watch::takeBack);
+        getStyleClass().add("row");
+        seconds.setId("watchSeconds");
+        seconds.setMinWidth(96);
+        words.setId("watchWords");
+        words.setWrapText(true);
+        getChildren().addAll(tap.button(), seconds, back.button(), Nodes.grow(words));
+        watch.tapsProperty().addListener(o -> refresh());
+        watch.countingProperty().addListener(o -> refresh());
+        refresh();
+    }
+
+    /** Tap, and take back. */
+    public List<Action> actions() {
+        return List.of(tap, back);
+    }
+
+    /** Numbers have neither blanks nor letters: in a field for one both keys are the watch's. */
+    public void alsoIn(TextField field) {
+        field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            boolean taken = tap.take(event.getCode()) || back.take(event.getCode());
+            if (taken) {
+                event.consume();
+            }
+        });
+        field.addEventFilter(KeyEvent.KEY_TYPED, event -> {
+            if (" bB".contains(event.getCharacter())) {
+                event.consume();
+            }
+        });
+    }
+
+    /** Shows the time going by. */
+    public void frame() {
+        if (watch.running()) {
+            show(watch.elapsedS());
+        }
+    }
+
+    private void show(double elapsedS) {
+        seconds.setText(Words.seconds(elapsedS));
+    }
+
+    private void refresh() {
+        show(watch.running() ? watch.elapsedS() : watch.tapsProperty().get().totalS());
+        words.setText(StopwatchWords.of(
+                watch.tapsProperty().get(), watch.countingProperty().get()));
+        back.button().setDisable(watch.tapsProperty().get().atS().isEmpty());
+    }
+}
