@@ -11,7 +11,6 @@ import fahrbahn.app.start.BackupPage;
 import fahrbahn.app.start.Home;
 import fahrbahn.app.start.Opener;
 import fahrbahn.app.start.StartPage;
-import fahrbahn.link.BenchRobot;
 import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
 import java.nio.file.Path;
@@ -33,7 +32,6 @@ import javafx.stage.Stage;
 /** One window: the start page, or a season. */
 public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
-    private static final long DEMO_SEED = 7;
     private static final int SECONDS_TO_SAVE = 10;
     private static final long MOST_BACKUP_BYTES = 500L << 20;
 
@@ -205,7 +203,7 @@ public final class FahrbahnApp extends Application {
             workshop.tell(opened.told());
         }
         if (opened.manner() == Opener.Manner.DEMO) {
-            workshop.live().connectToBenchRobot(new BenchRobot(DEMO_SEED));
+            workshop.live().connectToBenchRobot();
         } else if (opened.manner() == Opener.Manner.BEGUN) {
             window.begin();
         }

@@ -2,9 +2,14 @@ package fahrbahn.headless;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.link.BenchRig;
 import fahrbahn.link.BenchRobot;
 import fahrbahn.link.BenchRobotServer;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.SetupJson;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -26,13 +31,19 @@ final class BenchRobotCommand implements Callable<Integer> {
     @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of the noise (1)")
     private long seed;
 
+    @Option(
+            names = "--setup",
+            paramLabel = "SETUP.json",
+            description = "the robot it is: its sensors and its line (a pair of no robot in particular)")
+    private Path setup;
+
     @Option(names = "--to-all", description = "let other machines connect too, not this one alone")
     private boolean toAll;
 
     @Override
-    public Integer call() {
+    public Integer call() throws BadFileException {
         Check.between("--port", port, 0, HIGHEST_PORT);
-        try (BenchRobotServer server = open(new BenchRobot(seed))) {
+        try (BenchRobotServer server = open(new BenchRobot(rig(), seed))) {
             String where = server.loopbackOnly() ? "127.0.0.1:" : "every address of this machine, port ";
             spec.commandLine().getOut().println("bench robot listening on " + where + server.port());
             spec.commandLine().getOut().flush();
@@ -43,6 +54,14 @@ final class BenchRobotCommand implements Callable<Integer> {
         } catch (IOException taken) {
             throw new BadValueException("--port", port, "free: another program listens there already");
         }
+    }
+
+    private BenchRig rig() throws BadFileException {
+        if (setup == null) {
+            return BenchRig.PAIR;
+        }
+        Setup read = SetupJson.read(setup);
+        return BenchRig.of(read, read, "");
     }
 
     private BenchRobotServer open(BenchRobot robot) throws IOException {

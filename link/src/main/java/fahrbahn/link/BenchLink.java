@@ -18,9 +18,15 @@ public final class BenchLink implements Link {
     public static BenchLink open(BenchRobot robot, LinkListener listener) {
         ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(Threads.daemon("bench robot"));
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
-        beat.scheduleAtFixedRate(
-                () -> listener.reading(BenchRobot.SENSORS, robot.tick()), 0, periodNs, TimeUnit.NANOSECONDS);
+        beat.scheduleAtFixedRate(() -> hear(robot, listener), 0, periodNs, TimeUnit.NANOSECONDS);
         return new BenchLink(robot, beat);
+    }
+
+    /** Names and values of one robot: it may become another at any moment. */
+    private static void hear(BenchRobot robot, LinkListener listener) {
+        synchronized (robot) {
+            listener.reading(robot.rig().names(), robot.tick());
+        }
     }
 
     @Override

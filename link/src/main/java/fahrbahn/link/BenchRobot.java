@@ -2,67 +2,33 @@ package fahrbahn.link;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.response.Spot;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 
 /**
- * A simulated robot on a mat, held by hand over a line. Two sensors look down side by side, alike only on paper: each has its
- * own gain, offset, noise and rounding. The robot can be put down anywhere across the line, or slid at a steady speed.
- * Thread-safe; one call of {@link #tick} a loop period.
+ * A simulated robot on a mat, held by hand over a line. It is built like the robot in hand ({@link BenchRig}), and can be put down
+ * anywhere across the line, slid at a steady speed, swept or lifted. Thread-safe; one call of {@link #tick} a loop period.
  *
- * <p>Place is the distance of the middle between the sensors to the left of the line's centre, mm.
+ * <p>Place is the distance of the robot's middle to the left of the line's centre, mm.
  */
 public final class BenchRobot {
-    public static final List<String> SENSORS = List.of("left", "right");
-
     /** Period of the robot's own loop. */
     public static final double PERIOD_S = 0.01;
-
-    /** The mat's edge: the robot cannot be slid further. */
-    public static final double REACH_MM = 120;
-
-    /** Where both sensors see nothing but ground. */
-    public static final double ON_LIGHT_MM = 80;
-
-    private static final double LINE_WIDTH_MM = 19;
-    private static final double SPOT_SIGMA_MM = 3.1;
-    private static final double HALF_SPACING_MM = 9.5;
-    private static final double FULL_READING = 1023;
-
-    /** What a sensor reports in full darkness. */
-    private static final double ZERO = 18;
-
-    /** What its own lamp brings back from the air under a lifted robot, over {@link #ZERO}. */
-    private static final double AIR = 21;
 
     /** A sweep to both sides takes this long, there and back. */
     private static final double SWEEP_S = 2.4;
 
-    private static final double SWEEP_MM = 60;
+    /** Of the way to where there is nothing but ground. */
+    private static final double SWEEP_SHARE = 0.75;
 
-    /** The left sensor sits where room light gets in. */
-    private static final Eye LEFT = new Eye(HALF_SPACING_MM, 236, 742, 3.2, 0.09);
+    private static final int MOST_DECIMALS = 4;
 
-    private static final Eye RIGHT = new Eye(-HALF_SPACING_MM, 191, 655, 2.6, 0.012);
-
-    /** @param roomShare of the light it works with that comes from the room and not from its lamp */
-    private record Eye(double leftMm, double dark, double light, double noise, double roomShare) {
-        double reading(double placeMm) {
-            return light + (dark - light) * Spot.coverage(placeMm + leftMm, LINE_WIDTH_MM, SPOT_SIGMA_MM);
-        }
-
-        double reported(double even, boolean lamp, Random random) {
-            double lit = lamp ? even : ZERO + roomShare * (even - ZERO);
-            return Math.max(0, Math.min(FULL_READING, Math.rint(lit + noise * random.nextGaussian())));
-        }
-    }
-
+    private BenchRig rig;
     private final Random random;
     private long ticks;
-    private double placeMm = ON_LIGHT_MM;
-    private double goalMm = ON_LIGHT_MM;
+    private double placeMm;
+    private double goalMm;
     private double slideMmPerS;
     private boolean onDarkPatch;
     private boolean lamp = true;
@@ -71,16 +37,41 @@ public final class BenchRobot {
     private double sweptS;
 
     /** @param seed of the noise; the same seed gives the same readings */
-    public BenchRobot(long seed) {
+    public BenchRobot(BenchRig rig, long seed) {
+        this.rig = rig;
         this.random = new Random(seed);
+        place(rig.onLightMm());
+    }
+
+    /** A pair of no robot in particular. */
+    public BenchRobot(long seed) {
+        this(BenchRig.PAIR, seed);
+    }
+
+    /** Becomes another robot: where this one was when it has the same sensors, else put down on ground with its lamps on. */
+    public synchronized void become(BenchRig other) {
+        boolean same = other.names().equals(rig.names());
+        rig = other;
+        if (!same) {
+            lamp = true;
+            place(rig.onLightMm());
+        }
+    }
+
+    public synchronized BenchRig rig() {
+        return rig;
     }
 
     /** Puts the robot down at a place, mm, held inside the mat. */
     public synchronized void place(double newPlaceMm) {
         Check.finite("placeMm", newPlaceMm);
-        placeMm = Math.max(-REACH_MM, Math.min(REACH_MM, newPlaceMm));
+        placeMm = held(newPlaceMm);
         goalMm = placeMm;
         putDown();
+    }
+
+    private double held(double mm) {
+        return Math.max(-rig.reachMm(), Math.min(rig.reachMm(), mm));
     }
 
     private void putDown() {
@@ -117,7 +108,7 @@ public final class BenchRobot {
     public synchronized void slideTo(double newGoalMm, double speedMmPerS) {
         Check.finite("goalMm", newGoalMm);
         Check.positive("speedMmPerS", speedMmPerS);
-        goalMm = Math.max(-REACH_MM, Math.min(REACH_MM, newGoalMm));
+        goalMm = held(newGoalMm);
         slideMmPerS = speedMmPerS;
         putDown();
     }
@@ -131,14 +122,14 @@ public final class BenchRobot {
         double t = ticks * PERIOD_S;
         move();
         ticks++;
-        double[] values = {see(LEFT), see(RIGHT)};
+        double[] values = rig.sensors().stream().mapToDouble(this::see).toArray();
         return new Reading(t, "", placeMm, values);
     }
 
     private void move() {
         if (sweeping) {
             sweptS += PERIOD_S;
-            placeMm = SWEEP_MM * Math.sin(2 * Math.PI * sweptS / SWEEP_S);
+            placeMm = SWEEP_SHARE * rig.onLightMm() * Math.sin(2 * Math.PI * sweptS / SWEEP_S);
             goalMm = placeMm;
             return;
         }
@@ -146,11 +137,11 @@ public final class BenchRobot {
         placeMm += Math.max(-step, Math.min(step, goalMm - placeMm));
     }
 
-    private double see(Eye eye) {
+    private double see(BenchRig.Eye eye) {
         if (lifted) {
-            return eye.reported(ZERO + AIR, lamp, random);
+            return eye.reported(eye.zero() + eye.air(), lamp, random);
         }
-        return eye.reported(onDarkPatch ? eye.dark() : eye.reading(placeMm), lamp, random);
+        return eye.reported(onDarkPatch ? eye.line() : eye.even(placeMm, rig.lineWidthMm()), lamp, random);
     }
 
     /**
@@ -161,7 +152,7 @@ public final class BenchRobot {
         String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
         try {
             switch (words[0]) {
-                case "light" -> place(ON_LIGHT_MM);
+                case "light" -> place(rig().onLightMm());
                 case "dark" -> placeOnDark();
                 case "sweep" -> sweep();
                 case "lift" -> lift();
@@ -175,18 +166,22 @@ public final class BenchRobot {
         }
     }
 
-    static String header() {
-        return "tS,positionMm," + String.join(",", SENSORS);
+    String header() {
+        return "tS,positionMm," + String.join(",", rig().names());
     }
 
-    /** A reading as a line of the live protocol. */
-    static String line(Reading reading) {
-        return String.format(
-                Locale.ROOT,
-                "%.2f,%.1f,%.0f,%.0f",
-                reading.tS(),
-                reading.positionMm(),
-                reading.value(0),
-                reading.value(1));
+    /** A reading as a line of the live protocol, each sensor with as many decimals as its step has. */
+    String line(Reading reading) {
+        StringBuilder line =
+                new StringBuilder(String.format(Locale.ROOT, "%.2f,%.1f", reading.tS(), reading.positionMm()));
+        List<BenchRig.Eye> eyes = rig().sensors();
+        for (int i = 0; i < eyes.size(); i++) {
+            double step = eyes.get(i).step();
+            int decimals = step == 0
+                    ? MOST_DECIMALS
+                    : (int) Math.max(0, Math.min(MOST_DECIMALS, Math.ceil(-Math.log10(step))));
+            line.append(',').append(String.format(Locale.ROOT, "%." + decimals + "f", reading.value(i)));
+        }
+        return line.toString();
     }
 }

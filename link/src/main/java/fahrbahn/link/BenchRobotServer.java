@@ -70,14 +70,13 @@ public final class BenchRobotServer implements AutoCloseable {
     /** The same. @param told how many have been dropped so far, whenever one more is */
     public void serve(LongConsumer told) {
         Threads.daemon("bench robot door").newThread(this::letIn).start();
-        byte[] header =
-                bytes("# bench robot, a line every " + BenchRobot.PERIOD_S + " s\n" + BenchRobot.header() + "\n");
+        byte[] header = bytes("# bench robot, a line every " + BenchRobot.PERIOD_S + " s\n" + robot.header() + "\n");
         long startNs = System.nanoTime();
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
         // The k-th line is due k periods after the first, so that delays do not add up.
         for (long tick = 0; !server.isClosed(); tick++) {
             LockSupport.parkNanos(startNs + tick * periodNs - System.nanoTime());
-            byte[] line = bytes(BenchRobot.line(robot.tick()) + "\n");
+            byte[] line = bytes(robot.line(robot.tick()) + "\n");
             for (BenchRobotGuest guest : guests) {
                 if (!guest.hear(header, line)) {
                     guests.remove(guest);

@@ -56,7 +56,7 @@ class LinkTest {
             Ears ears = new Ears();
             try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.port()), ears)) {
                 assertThat(ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS)).isNotNull();
-                assertThat(ears.sensors).isEqualTo(BenchRobot.SENSORS);
+                assertThat(ears.sensors).isEqualTo(BenchRig.PAIR.names());
                 link.send("at 12.5");
                 ears.await("a reading from the new place", r -> r.positionMm() == 12.5);
                 server.close();

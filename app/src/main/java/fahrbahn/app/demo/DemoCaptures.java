@@ -6,6 +6,7 @@ import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.link.BenchRig;
 import fahrbahn.link.BenchRobot;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -64,7 +65,7 @@ final class DemoCaptures {
 
     private void take() {
         robot.lamp(false);
-        robot.place(BenchRobot.ON_LIGHT_MM);
+        robot.place(BenchRig.PAIR.onLightMm());
         take(Capture.LIGHT, Lamp.OFF, SPOT_READINGS, 400);
         robot.placeOnDark();
         take(Capture.DARK, Lamp.OFF, SPOT_READINGS, 380);
@@ -78,7 +79,7 @@ final class DemoCaptures {
         take(Capture.SWEEP, Lamp.ON, SWEEP_READINGS, 200);
         robot.placeOnDark();
         take(Capture.DARK, Lamp.ON, SPOT_READINGS, 95);
-        robot.place(BenchRobot.ON_LIGHT_MM);
+        robot.place(BenchRig.PAIR.onLightMm());
         take(Capture.LIGHT, Lamp.ON, SPOT_READINGS, 80);
     }
 
@@ -92,7 +93,7 @@ final class DemoCaptures {
                 surface,
                 now.minusSeconds(secondsAgo),
                 "bench robot",
-                BenchRobot.SENSORS,
+                BenchRig.PAIR.names(),
                 readings,
                 conditions.withLamp(lamp)));
     }

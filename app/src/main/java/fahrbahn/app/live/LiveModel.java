@@ -4,6 +4,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.link.BenchLink;
+import fahrbahn.link.BenchRig;
 import fahrbahn.link.BenchRobot;
 import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
@@ -53,6 +54,7 @@ public final class LiveModel {
     private Inbox inbox;
     private Link link;
     private BenchRobot benchRobot;
+    private BenchRig rig = BenchRig.PAIR;
     private Continuity continuity = new Continuity();
     private long lastReadingNs;
 
@@ -65,7 +67,15 @@ public final class LiveModel {
     }
 
     public void connectToBenchRobot() {
-        connectToBenchRobot(new BenchRobot(nanoClock.getAsLong()));
+        connectToBenchRobot(new BenchRobot(rig, nanoClock.getAsLong()));
+    }
+
+    /** What the bench robot is built like from now on, connected already or not. */
+    public void buildBenchRobot(BenchRig newRig) {
+        rig = newRig;
+        if (benchRobot != null) {
+            benchRobot.become(newRig);
+        }
     }
 
     public void connectToBenchRobot(BenchRobot robot) {

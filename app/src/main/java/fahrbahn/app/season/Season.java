@@ -127,6 +127,11 @@ public final class Season {
         return setupOrGuess().robot().sensors().stream().map(Sensor::name).toList();
     }
 
+    /** Whether it began as guesses that are remembered. */
+    public boolean begun() {
+        return ledger.get(Kinds.BEGUN, hand().robot()).isPresent();
+    }
+
     /** What the robot began as: numbers that are still so are guesses. */
     public Setup begunAs() {
         return ledger.get(Kinds.BEGUN, hand().robot()).orElseGet(StartingSetup::guess);

@@ -7,7 +7,6 @@ import fahrbahn.app.live.LiveStatus.Phase;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.link.BenchRobot;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.InvalidationListener;
@@ -31,6 +30,7 @@ final class LiveStrip extends HBox {
     private static final double BETWEEN = 12;
     private static final int CROWDED = 5;
     private static final PseudoClass OLD = PseudoClass.getPseudoClass("old");
+    private static final PseudoClass SIMULATED = PseudoClass.getPseudoClass("simulated");
     private static final long SHOWN_EVERY_NS = 80_000_000;
 
     private final LiveModel live;
@@ -45,7 +45,7 @@ final class LiveStrip extends HBox {
     private final Button bench = new Button("Bench robot");
     private final Button disconnect = new Button("Disconnect");
     private final VBox place;
-    private final Slider slider = new Slider(-BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM, BenchRobot.ON_LIGHT_MM);
+    private final Slider slider = new Slider();
     private boolean changed;
     private long shownNs;
     private double barWidth = WIDEST_BAR;
@@ -127,7 +127,7 @@ final class LiveStrip extends HBox {
                 switch (status.phase()) {
                     case NONE -> "No robot connected";
                     case WAITING -> "Waiting for " + status.source();
-                    case LIVE -> "Live: " + status.source();
+                    case LIVE -> (live.benchRobot() != null ? "Simulated: " : "Live: ") + status.source();
                     case SILENT -> "Silent for " + status.quietS() + " s: " + status.source();
                     case AWAY -> "Away for " + status.quietS() + " s, trying again: " + status.source();
                 });
@@ -148,6 +148,19 @@ final class LiveStrip extends HBox {
         disconnect.setVisible(connected);
         disconnect.setManaged(connected);
         place.setVisible(live.benchRobot() != null);
+        pseudoClassStateChanged(SIMULATED, live.benchRobot() != null);
+        if (live.benchRobot() != null) {
+            reach(live.benchRobot().rig().onLightMm());
+        }
+    }
+
+    /** From ground to ground, across the line. */
+    private void reach(double mm) {
+        if (slider.getMax() != mm) {
+            slider.setMin(-mm);
+            slider.setMax(mm);
+            slider.setValue(mm);
+        }
     }
 
     private void rebuild() {

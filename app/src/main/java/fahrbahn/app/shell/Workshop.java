@@ -23,6 +23,8 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.table.TableModel;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.link.BenchRig;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.EnumMap;
@@ -86,7 +88,21 @@ public final class Workshop {
         tellWhatWasLeftOut(open.ledger().leftOut());
     }
 
+    /** The bench robot is the robot in hand, in the venue in hand; a pair of no robot in particular where nothing was guessed. */
+    private void buildBenchRobot() {
+        Setup setup = season.setupOrGuess();
+        boolean pair = !season.begun() && season.sensorNames().equals(BenchRig.PAIR.names());
+        String hall = season.conditionsProperty().get().venue();
+        live.buildBenchRobot(
+                pair
+                        ? BenchRig.PAIR.laidOutAs(setup)
+                        : BenchRig.of(setup, season.begun() ? season.begunAs() : setup, hall));
+    }
+
     private void watch() {
+        season.setupProperty().addListener(o -> buildBenchRobot());
+        season.conditionsProperty().addListener(o -> buildBenchRobot());
+        buildBenchRobot();
         season.ledger().listen(kinds -> judge.judge());
         season.ledger().listen(kinds -> drive.takeTable());
         table.mat().pictureProperty().addListener(o -> drive.takeTable());

@@ -1,0 +1,154 @@
+package fahrbahn.link;
+
+import fahrbahn.core.response.Spot;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+
+/**
+ * What a bench robot is built of: its sensors, and the line it is held over.
+ *
+ * @param sensors left to right
+ * @param lineWidthMm above 0
+ */
+public record BenchRig(List<Eye> sensors, double lineWidthMm) {
+    /** A pair of no robot in particular, alike only on paper: each has its own gain, noise and share of the room's light. */
+    public static final BenchRig PAIR = new BenchRig(
+            List.of(
+                    new Eye("left", 9.5, 3.1, 742, 236, 18, 21, 3.2, 1, 0.09),
+                    new Eye("right", -9.5, 3.1, 655, 191, 18, 21, 2.6, 1, 0.012)),
+            19);
+
+    /** Where nothing but ground is seen, for a rig no wider than a pair, mm. */
+    private static final double LEAST_ON_LIGHT_MM = 80;
+
+    /** Beyond so many spots a sensor sees nothing of the line. */
+    private static final double BESIDE_SPOTS = 5;
+
+    /** Of the contrast: how far two sensors of one make differ over the same paper. */
+    private static final double ALIKE_SHARE = 0.03;
+
+    /** Of the light: how much brighter or darker one hall is than another. */
+    private static final double HALL_SHARE = 0.08;
+
+    /** What is below dark when nothing at all comes back, and what the lamp brings back from the air, of the contrast. */
+    private static final double DARKNESS_SHARE = 0.4;
+
+    private static final double AIR_SHARE = 0.04;
+
+    /** A sensor's light that comes from the room: little on a well shaded one, some on one at the rim. */
+    private static final double LEAST_ROOM = 0.01;
+
+    private static final double MOST_ROOM = 0.08;
+
+    public BenchRig {
+        sensors = List.copyOf(sensors);
+    }
+
+    /**
+     * A light sensor.
+     *
+     * @param ground reading beside the line
+     * @param line reading on it
+     * @param zero reading when no light at all comes back
+     * @param air what its lamp brings back of a lifted robot, over zero
+     * @param step smallest change it reports; 0 for none
+     * @param roomShare of its light that is the room's and not its lamp's
+     */
+    public record Eye(
+            String name,
+            double leftMm,
+            double spotSigmaMm,
+            double ground,
+            double line,
+            double zero,
+            double air,
+            double noise,
+            double step,
+            double roomShare) {
+        /** Without noise, at a place across the line. */
+        double even(double placeMm, double lineWidthMm) {
+            return ground + (line - ground) * Spot.coverage(placeMm + leftMm, lineWidthMm, spotSigmaMm);
+        }
+
+        Eye at(double newLeftMm) {
+            return new Eye(name, newLeftMm, spotSigmaMm, ground, line, zero, air, noise, step, roomShare);
+        }
+
+        double reported(double even, boolean lamp, Random random) {
+            double lit = lamp ? even : zero + roomShare * (even - zero);
+            double noisy = lit + noise * random.nextGaussian();
+            return step > 0 ? Math.rint(noisy / step) * step : noisy;
+        }
+    }
+
+    /**
+     * The robot of a setup in a hall. Its sensors read near what was guessed of them, each a little off, and brighter or darker by the
+     * hall: what is to be found out by capturing. What the coach finds out and puts on the robot changes nothing of it.
+     *
+     * @param begunAs what the robot's numbers were guessed to be; of a sensor that is not in it the setup's own numbers hold
+     * @param hall a venue; the same name is always as bright
+     */
+    public static BenchRig of(Setup setup, Setup begunAs, String hall) {
+        Random hidden = new Random(31L * setup.robot().name().hashCode() + 7);
+        double bright = hall.isEmpty() ? 0 : HALL_SHARE * (2 * new Random(hall.hashCode()).nextDouble() - 1);
+        Polarity polarity = setup.line().polarity();
+        List<Eye> eyes = new ArrayList<>();
+        for (Sensor known : setup.robot().sensors()) {
+            Optional<Sensor> guessed = begunAs.robot().sensors().stream()
+                    .filter(s -> s.name().equals(known.name()))
+                    .findFirst();
+            Sensor sensor = guessed.orElse(known);
+            double alike = ALIKE_SHARE * hidden.nextGaussian();
+            double contrast = sensor.light() - sensor.dark();
+            double zero = sensor.dark() - DARKNESS_SHARE * contrast;
+            double gain = (1 + bright) * (1 + (guessed.isPresent() ? alike : 0));
+            eyes.add(new Eye(
+                    known.name(),
+                    known.leftMm(),
+                    sensor.spotSigmaMm(),
+                    zero + gain * (polarity.ground(sensor) - zero),
+                    zero + gain * (polarity.line(sensor) - zero),
+                    zero,
+                    AIR_SHARE * contrast,
+                    sensor.noise(),
+                    sensor.step(),
+                    LEAST_ROOM + (MOST_ROOM - LEAST_ROOM) * hidden.nextDouble()));
+        }
+        return new BenchRig(eyes, setup.line().widthMm());
+    }
+
+    /** The same sensors where a setup has them; those it does not know stay where they are. */
+    public BenchRig laidOutAs(Setup setup) {
+        List<Eye> eyes = new ArrayList<>();
+        for (Eye eye : sensors) {
+            double leftMm = setup.robot().sensors().stream()
+                    .filter(s -> s.name().equals(eye.name()))
+                    .mapToDouble(Sensor::leftMm)
+                    .findFirst()
+                    .orElse(eye.leftMm());
+            eyes.add(eye.at(leftMm));
+        }
+        return new BenchRig(eyes, lineWidthMm);
+    }
+
+    public List<String> names() {
+        return sensors.stream().map(Eye::name).toList();
+    }
+
+    /** A place across the line where every sensor sees nothing but ground, mm. */
+    public double onLightMm() {
+        return sensors.stream()
+                .mapToDouble(e -> Math.abs(e.leftMm()) + lineWidthMm / 2 + BESIDE_SPOTS * e.spotSigmaMm())
+                .reduce(LEAST_ON_LIGHT_MM, Math::max);
+    }
+
+    /** The mat's edge: the robot cannot be slid further. */
+    public double reachMm() {
+        return 1.5 * onLightMm();
+    }
+}
