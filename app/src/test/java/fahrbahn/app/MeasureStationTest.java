@@ -182,12 +182,18 @@ class MeasureStationTest extends InWindow {
         }
     }
 
-    @SuppressWarnings("unchecked")
     private void choose(String box, String value) throws Exception {
+        // Built anew after each choice; it tells of a choice once it has been drawn.
+        until(box + " is drawn", () -> this.<ComboBox<String>>node(box).getSkin() != null);
         onWindow(() -> {
-            ((ComboBox<String>) robot.lookup("#" + box).query()).setValue(value);
+            this.<ComboBox<String>>node(box).setValue(value);
             return null;
         });
+    }
+
+    @SuppressWarnings("unchecked")
+    private <N> N node(String id) {
+        return (N) robot.lookup("#" + id).query();
     }
 
     private static void say(Socket socket, String text) throws Exception {
