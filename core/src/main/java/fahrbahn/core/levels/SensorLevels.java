@@ -14,6 +14,9 @@ public final class SensorLevels {
     /** More than any mean of a capture is worth. */
     private static final int DIGITS = 4;
 
+    /** With more readings the mean is as good as normal, rounded or not; the likelihood of few is dear. */
+    private static final int FEW = 30;
+
     private final String sensor;
     private final Levels levels;
     private final double[] dark;
@@ -64,10 +67,15 @@ public final class SensorLevels {
 
     /** Half the width of the 95 % interval of the midpoint, from how well dark and light are known by their readings. */
     public double plusMinus() {
-        return Math.hypot(meanPlusMinus(dark), meanPlusMinus(light)) / 2;
+        return Math.hypot(meanPlusMinus(dark, levels.dark()), meanPlusMinus(light, levels.light())) / 2;
     }
 
-    private double meanPlusMinus(double[] readings) {
+    private double meanPlusMinus(double[] readings, SurfaceStats stats) {
+        if (readings.length > FEW) {
+            return 1.96
+                    * stats.sd()
+                    / Math.sqrt(readings.length - stats.leftOut().size());
+        }
         return RoundedMean.of(readings, step > 0 ? step : RoundedMean.displayStep(readings))
                 .plusMinus();
     }

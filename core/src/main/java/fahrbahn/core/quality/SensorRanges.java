@@ -1,13 +1,10 @@
 package fahrbahn.core.quality;
 
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.readings.SurfaceStats;
-import java.util.ArrayList;
-import java.util.DoubleSummaryStatistics;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.DoubleStream;
 
 /** What each sensor ever showed: its least and largest reading, the smallest step between two, and how far its surfaces lie apart. */
 public record SensorRanges(Map<String, Range> ranges) {
@@ -15,38 +12,51 @@ public record SensorRanges(Map<String, Range> ranges) {
      * Of one sensor.
      *
      * @param step smallest change it was seen to make; 0 when it never changed
-     * @param contrast between the spots that read furthest apart, by their medians: no outlier widens it; 0 while there is one spot only
+     * @param lowSpot of the medians of its spots the least, so that no outlier counts; infinite while there is none
+     * @param highSpot the largest
      */
-    public record Range(double least, double most, double step, double contrast) {}
+    public record Range(double least, double most, double step, double lowSpot, double highSpot) {
+        /** Of one capture. */
+        private static Range of(double[] readings, boolean spot) {
+            double[] sorted = readings.clone();
+            Arrays.sort(sorted);
+            double step = Double.POSITIVE_INFINITY;
+            for (int i = 1; i < sorted.length; i++) {
+                double gap = sorted[i] - sorted[i - 1];
+                step = gap > 0 ? Math.min(step, gap) : step;
+            }
+            int half = sorted.length / 2;
+            double median = sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+            return new Range(
+                    sorted[0],
+                    sorted[sorted.length - 1],
+                    step == Double.POSITIVE_INFINITY ? 0 : step,
+                    spot ? median : Double.POSITIVE_INFINITY,
+                    spot ? median : Double.NEGATIVE_INFINITY);
+        }
+
+        private Range and(Range other) {
+            boolean both = step > 0 && other.step > 0;
+            return new Range(
+                    Math.min(least, other.least),
+                    Math.max(most, other.most),
+                    both ? Math.min(step, other.step) : Math.max(step, other.step),
+                    Math.min(lowSpot, other.lowSpot),
+                    Math.max(highSpot, other.highSpot));
+        }
+
+        double contrast() {
+            return Math.max(0, highSpot - lowSpot);
+        }
+    }
 
     static SensorRanges of(List<Capture> captures) {
-        Map<String, List<double[]>> values = new HashMap<>();
-        Map<String, DoubleSummaryStatistics> spots = new HashMap<>();
+        Map<String, Range> ranges = new HashMap<>();
         for (Capture capture : captures) {
             for (int i = 0; i < capture.sensors().size(); i++) {
-                String sensor = capture.sensors().get(i);
-                double[] its = capture.values(i);
-                values.computeIfAbsent(sensor, s -> new ArrayList<>()).add(its);
-                DoubleSummaryStatistics medians = spots.computeIfAbsent(sensor, s -> new DoubleSummaryStatistics());
-                if (capture.spot()) {
-                    medians.accept(Steadiness.median(its));
-                }
+                ranges.merge(capture.sensors().get(i), Range.of(capture.values(i), capture.spot()), Range::and);
             }
         }
-        Map<String, Range> ranges = new HashMap<>();
-        values.forEach((sensor, all) -> {
-            double[] flat = all.stream().flatMapToDouble(DoubleStream::of).toArray();
-            ranges.put(
-                    sensor,
-                    new Range(
-                            DoubleStream.of(flat).min().orElseThrow(),
-                            DoubleStream.of(flat).max().orElseThrow(),
-                            SurfaceStats.smallestStep(all.toArray(double[][]::new)),
-                            Math.max(
-                                    0,
-                                    spots.get(sensor).getMax()
-                                            - spots.get(sensor).getMin())));
-        });
         return new SensorRanges(ranges);
     }
 

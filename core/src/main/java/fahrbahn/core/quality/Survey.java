@@ -5,9 +5,12 @@ import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.setup.Setup;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -58,7 +61,8 @@ public record Survey(
 
     /** Whether these captures are among those it judged. */
     public boolean judged(List<Capture> some) {
-        return captures.stream().map(CaptureReport::capture).toList().containsAll(some);
+        Set<String> ids = captures.stream().map(r -> r.capture().id()).collect(Collectors.toSet());
+        return some.stream().allMatch(c -> ids.contains(c.id()));
     }
 
     private Capture newest(String surface, String sensor) {
@@ -73,6 +77,15 @@ public record Survey(
                         && c.conditions().lamp() == Lamp.ON
                         && c.sensors().contains(sensor))
                 .reduce((older, newer) -> newer);
+    }
+
+    /** The newest capture of each of these sensors, each once. */
+    public static List<Capture> newest(List<Capture> captures, String surface, List<String> sensors) {
+        Map<String, Capture> byId = new LinkedHashMap<>();
+        for (String sensor : sensors) {
+            newest(captures, surface, sensor).ifPresent(c -> byId.put(c.id(), c));
+        }
+        return List.copyOf(byId.values());
     }
 
     /** The newest capture of a surface with the lamps so. */
