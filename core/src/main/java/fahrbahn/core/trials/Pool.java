@@ -38,10 +38,15 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
         Map<Rest, Alike> known = new HashMap<>();
         Map<Setting, Since> settings = new HashMap<>();
         List<Run> together = new ArrayList<>();
+        Rest before = null;
+        Alike alike = null;
         for (Run run : all) {
             if (run.source() == source) {
-                Alike alike = known.computeIfAbsent(
-                        Rest.of(run.basis()), rest -> new Alike(since(run.basis(), now, settings)));
+                Rest rests = Rest.of(run.basis());
+                if (!rests.equals(before)) { // most runs rest on what the one before did, and need not be looked up
+                    before = rests;
+                    alike = known.computeIfAbsent(rests, rest -> new Alike(since(run.basis(), now, settings)));
+                }
                 alike.runs++;
                 if (alike.since.nothing()) {
                     together.add(run);
@@ -49,8 +54,8 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
             }
         }
         Map<Aspect, Integer> leftOut = new EnumMap<>(Aspect.class);
-        for (Alike alike : known.values()) {
-            alike.since.causes().forEach(cause -> leftOut.merge(cause.aspect(), alike.runs, Integer::sum));
+        for (Alike each : known.values()) {
+            each.since.causes().forEach(cause -> leftOut.merge(cause.aspect(), each.runs, Integer::sum));
         }
         return new Pool(together, leftOut);
     }
