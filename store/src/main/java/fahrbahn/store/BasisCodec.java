@@ -59,9 +59,9 @@ final class BasisCodec implements Codec<Basis> {
         return new Basis(
                 CaptureCodec.instant(json),
                 setting,
-                ConditionsJson.read(json.objectOrNothing("conditions")),
-                known,
+                shared.one(ConditionsJson.read(json.objectOrNothing("conditions"))),
+                shared.one(Map.copyOf(known)),
                 json.texts("captures"),
-                new TablePrint(table.text("id", ""), table.text("name", ""), table.text("print", "")));
+                shared.one(new TablePrint(table.text("id", ""), table.text("name", ""), table.text("print", ""))));
     }
 }

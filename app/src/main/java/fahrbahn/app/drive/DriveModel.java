@@ -130,11 +130,14 @@ public final class DriveModel extends StationModel {
 
     private Optional<Basis> kept() {
         String table = laid.get().map(l -> l.print().id()).orElse(lastTable);
-        return season.runs().stream()
-                .filter(r ->
-                        r.source() == Run.Source.TWIN && r.basis().table().id().equals(table))
-                .reduce((older, newer) -> newer)
-                .map(Run::basis);
+        List<Run> runs = season.runs();
+        for (int i = runs.size() - 1; i >= 0; i--) {
+            Run run = runs.get(i);
+            if (run.source() == Run.Source.TWIN && run.basis().table().id().equals(table)) {
+                return Optional.of(run.basis());
+            }
+        }
+        return Optional.empty();
     }
 
     /** The odds of the latest many runs. */

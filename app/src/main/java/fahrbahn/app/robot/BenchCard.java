@@ -49,7 +49,7 @@ public enum BenchCard {
             String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
                     + (line
                             ? ", standing still up to "
-                                    + Words.number(fit.deadZoneCommand().value()) + " ("
+                                    + Words.number(fit.deadZoneCommand().value(), 2) + " ("
                                     + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
                                     + ")." + (fit.perCommand().size() == 2 ? BENT : "")
                             : ". One command only: roll at another too, and the dead zone comes with it.")

@@ -104,7 +104,7 @@ final class BenchPage {
         VBox words = Nodes.column(steps, caution, entry(each));
         VBox top = Nodes.panel(each.title(), Nodes.row(sketch, Nodes.grow(words)));
         refreshResults();
-        card.getChildren().setAll(top, Nodes.panel("Entries and what they come to", results));
+        card.getChildren().setAll(top, Nodes.panel("What the entries come to", results));
     }
 
     /** The fields to type one entry; Enter in any of them adds it. */
@@ -189,7 +189,7 @@ final class BenchPage {
         result.setMinHeight(Region.USE_PREF_SIZE);
         use.button()
                 .setDisable(model.result(shown).map(r -> r.found().isEmpty()).orElse(true));
-        results.getChildren().setAll(rows, result, Nodes.row(use.button(), Nodes.label(uses(), "caption")));
+        results.getChildren().setAll(result, Nodes.row(use.button(), Nodes.label(uses(), "caption")), rows);
     }
 
     private String uses() {

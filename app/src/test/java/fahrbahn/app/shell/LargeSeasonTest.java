@@ -108,6 +108,18 @@ class LargeSeasonTest {
         return best;
     }
 
+    /** Of nine; as with opening, the quietest of five tries counts: a machine shared with others stands still now and then. */
+    private static double medianLogMs(Workshop shop) {
+        double[] logs = new double[9];
+        for (int i = 0; i < logs.length; i++) {
+            long start = System.nanoTime();
+            shop.runs().logTableRun(true, 20 + i, "");
+            logs[i] = (System.nanoTime() - start) / 1e6;
+        }
+        Arrays.sort(logs);
+        return logs[logs.length / 2];
+    }
+
     private Workshop opened(Path file) throws Exception {
         return new Workshop(
                 OpenSeason.read(SeasonFile.open(file, clock), Runnable::run, Runnable::run),
@@ -125,15 +137,11 @@ class LargeSeasonTest {
         Workshop shop = opened(whole);
         assertThat(shop.season().runs()).hasSize(RUNS);
         assertThat(shop.season().captures()).hasSize(CAPTURES);
-        double[] logs = new double[15];
-        for (int i = 0; i < logs.length; i++) {
-            long start = System.nanoTime();
-            shop.runs().logTableRun(true, 20 + i, "");
-            logs[i] = (System.nanoTime() - start) / 1e6;
+        double log = Double.POSITIVE_INFINITY;
+        for (int batch = 0; batch < 5; batch++) {
+            log = Math.min(log, medianLogMs(shop));
         }
         shop.close();
-        Arrays.sort(logs);
-        double log = logs[logs.length / 2];
         System.out.printf(
                 java.util.Locale.ROOT,
                 "large season: opened in %.0f ms, a quarter of it in %.0f, an empty one in %.0f; a run logged in %.1f ms%n",
