@@ -60,7 +60,8 @@ final class HereAndNow {
                 "Packs: charge in sight on a fireproof place, never a swollen one; the venue's rules come first.",
                 "caution");
         caution.setWrapText(true);
-        caution.setMaxWidth(240);
+        caution.setMaxWidth(350);
+        caution.setMinHeight(Region.USE_PREF_SIZE);
         return caution;
     }
 

@@ -228,7 +228,8 @@ public final class MeasureModel extends StationModel {
         List<Capture> light = counting(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
             say(Verdict.open(
-                    "Connect the robot, hold all its sensors over light and press L, then over dark and press D."));
+                    "Hold all sensors over light and press L, then over dark and press D. Without a link, type what the"
+                            + " robot's display shows."));
         } else if (dark.isEmpty() || light.isEmpty()) {
             boolean lightLacks = light.isEmpty();
             say(Verdict.open("Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")));

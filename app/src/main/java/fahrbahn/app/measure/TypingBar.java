@@ -5,10 +5,10 @@ import fahrbahn.core.check.BadValueException;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 
 /** Where readings are typed that no cable brings: one row of numbers a sensor. Above whatever page is up. */
-final class TypingBar extends HBox {
+final class TypingBar extends VBox {
     private final MeasureModel model;
     private final Label asks = Nodes.label("", "strong");
     private final TextField field = new TextField();
@@ -16,7 +16,7 @@ final class TypingBar extends HBox {
 
     TypingBar(MeasureModel model) {
         this.model = model;
-        getStyleClass().addAll("row", "panel");
+        getStyleClass().addAll("column", "panel");
         asks.setId("typingAsks");
         field.setId("typedReadings");
         field.setPromptText("as the display shows them: 88 89 84");
@@ -28,7 +28,11 @@ final class TypingBar extends HBox {
         away.setId("typingAway");
         away.setOnAction(e -> model.typist().stop());
         Label hint = Nodes.label("Enter goes on to the next sensor; an empty Enter leaves it as it was", "caption");
-        getChildren().addAll(asks, field, hint, away, problem);
+        asks.setMinWidth(USE_PREF_SIZE);
+        away.setMinWidth(USE_PREF_SIZE);
+        problem.setWrapText(true);
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+        getChildren().addAll(Nodes.row(asks, field, away, hint), problem);
         managedProperty().bind(visibleProperty());
         model.typist().typingProperty().addListener(o -> refresh());
         model.typist().askedProperty().addListener(o -> Nodes.writeIn(field));

@@ -85,6 +85,7 @@ public final class MainWindow extends BorderPane {
         bench.getStyleClass().add("bench");
 
         VBox middle = new VBox(head, notice(), Nodes.grow(bench));
+        middle.setMinHeight(0); // whatever a page asks for, the live strip stays in the window
         BorderPane left = new BorderPane(road);
         left.setTop(new HandHead(workshop, this::openClub));
         foot = new Foot(workshop, this::toggle, leave);
