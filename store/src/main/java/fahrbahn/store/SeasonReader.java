@@ -31,7 +31,7 @@ final class SeasonReader {
         byKind.keySet().stream()
                 .filter(k -> !kinds.containsKey(k))
                 .forEach(k -> leftOut.add("documents of the kind '" + k + "', which this version does not know"));
-        OlderSeason.adopt(held);
+        OlderSeason.adopt(held, byKind.getOrDefault(Kinds.FACT.name(), List.of()));
         return held;
     }
 

@@ -14,6 +14,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
+import fahrbahn.core.trials.RunGroups;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -45,10 +46,14 @@ public final class FreshnessGraph {
         this.repairs = repairs;
     }
 
-    /** The freshness of every station, and the runs that count. Takes a few milliseconds; with many runs, a few tens. */
-    public static Judgement derive(Standing standing, Repairs repairs) {
+    /**
+     * The freshness of every station, and the runs that count. Takes a few milliseconds.
+     *
+     * @param groups what has been found of the runs before
+     */
+    public static Judgement derive(Standing standing, RunGroups groups, Repairs repairs) {
         Run.Source source = standing.lastRun().map(Run::source).orElse(Run.Source.TWIN);
-        Pool pool = Pool.of(standing.runs(), source, standing.now());
+        Pool pool = Pool.of(groups, standing.runs(), source, standing.now());
         FreshnessGraph graph = new FreshnessGraph(standing, repairs);
         graph.found.put(Station.ROBOT, graph.robot());
         graph.found.put(Station.TABLE, graph.table());

@@ -103,9 +103,19 @@ final class InHand {
         }
     }
 
-    /** In the order of time, also for one that undo brings back. */
+    /** In the order of time, also for one that undo brings back. What only grew at its end, as a log book does, is not sorted again. */
     private static <T> void set(ObservableList<T> list, Collection<T> values, Function<T, Instant> at) {
-        List<T> sorted = values.stream().sorted(Comparator.comparing(at)).toList();
+        List<T> now = List.copyOf(values);
+        int kept = list.size();
+        boolean grew = kept <= now.size() && same(list, now.subList(0, kept));
+        for (int i = Math.max(1, kept); grew && i < now.size(); i++) {
+            grew = !at.apply(now.get(i)).isBefore(at.apply(now.get(i - 1)));
+        }
+        if (grew) {
+            list.addAll(now.subList(kept, now.size()));
+            return;
+        }
+        List<T> sorted = now.stream().sorted(Comparator.comparing(at)).toList();
         if (!same(list, sorted)) {
             list.setAll(sorted);
         }

@@ -2,6 +2,7 @@ package fahrbahn.app.season;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.core.trials.RunGroups;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
@@ -11,6 +12,7 @@ public final class Judge {
     private final Repairs repairs;
     private final Errand<Judgement> errand;
     private final Consumer<Judgement> told;
+    private final RunGroups groups = new RunGroups();
 
     /** @param standing gathers what there is, on the interface thread */
     public Judge(Supplier<Standing> standing, Repairs repairs, Errands errands, Consumer<Judgement> told) {
@@ -22,6 +24,6 @@ public final class Judge {
 
     public void judge() {
         Standing now = standing.get();
-        errand.run(job -> FreshnessGraph.derive(now, repairs), told);
+        errand.run(job -> FreshnessGraph.derive(now, groups, repairs), told);
     }
 }

@@ -3,12 +3,20 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.season.Sort;
+import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Run;
+import fahrbahn.store.Shared;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -53,6 +61,22 @@ class OlderSeasonTest {
         assertThat(shop.season().club().inHand(Sort.TABLE).name()).isEqualTo("Workshop loop");
         assertThat(shop.season().choices().chosenProperty().get().orElseThrow().setup())
                 .contains(shop.season().setupOrGuess());
+        shop.close();
+    }
+
+    /** The loop time it noted beside a fact is remembered: what was measured with it goes stale with it. */
+    @Test
+    void aFactKnowsTheLoopItWasMeasuredWith() throws Exception {
+        Workshop shop = Shop.open(file, clock);
+        Fact fact = shop.season().measurements().facts().get(Constant.LOOP_TIME);
+        assertThat(fact.basis().setup().orElseThrow().robot().loop().periodS()).isEqualTo(0.01);
+        Basis now = fact.basis();
+        Fact lag = new Fact(Constant.LAG, fact.measured(), List.of(), now);
+        assertThat(lag.staleSince(now)).isEmpty();
+        Setup slower = now.setup().orElseThrow().withLoop(new Loop(0.04, 0));
+        assertThat(lag.staleSince(now.withSetting(Shared.setting(slower))))
+                .extracting(Cause::aspect)
+                .containsOnly(Aspect.LOOP);
         shop.close();
     }
 

@@ -15,6 +15,10 @@ public record Fact(Constant constant, Measured measured, List<String> entries, B
         entries = List.copyOf(entries);
     }
 
+    public Fact withBasis(Basis newBasis) {
+        return new Fact(constant, measured, entries, newBasis);
+    }
+
     public Instant at() {
         return basis.at();
     }

@@ -1,17 +1,15 @@
 package fahrbahn.core.trials;
 
 import fahrbahn.core.knowledge.Basis;
-import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
-import fahrbahn.core.knowledge.TablePrint;
-import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -32,24 +30,23 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
         leftOut = Map.copyOf(leftOut);
     }
 
-    /** @param now how things stand, or stood for the run the others are compared with */
-    public static Pool of(List<Run> all, Run.Source source, Basis now) {
-        // What has changed is worked out once for all runs that rest on the same, not once a run.
-        Map<Rest, Alike> known = new HashMap<>();
+    /**
+     * @param groups what has been found of these runs before
+     * @param now how things stand, or stood for the run the others are compared with
+     */
+    public static Pool of(RunGroups groups, List<Run> all, Run.Source source, Basis now) {
+        List<RunGroups.Group> groupOf = groups.of(all);
+        // What has changed is worked out once a group, not once a run.
+        Map<RunGroups.Group, Alike> known = new IdentityHashMap<>();
         Map<Setting, Since> settings = new HashMap<>();
         List<Run> together = new ArrayList<>();
-        Rest before = null;
-        Alike alike = null;
-        for (Run run : all) {
-            if (run.source() == source) {
-                Rest rests = Rest.of(run.basis());
-                if (!rests.equals(before)) { // most runs rest on what the one before did, and need not be looked up
-                    before = rests;
-                    alike = known.computeIfAbsent(rests, rest -> new Alike(since(run.basis(), now, settings)));
-                }
+        for (int i = 0; i < all.size(); i++) {
+            RunGroups.Group group = groupOf.get(i);
+            if (group.source() == source) {
+                Alike alike = known.computeIfAbsent(group, g -> new Alike(since(g.basis(), now, settings)));
                 alike.runs++;
                 if (alike.since.nothing()) {
-                    together.add(run);
+                    together.add(all.get(i));
                 }
             }
         }
@@ -67,13 +64,6 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
 
         Alike(Since since) {
             this.since = since;
-        }
-    }
-
-    /** All that decides what has changed since a run, but its time. */
-    private record Rest(Setting setting, Map<Constant, Double> known, Conditions conditions, TablePrint table) {
-        static Rest of(Basis basis) {
-            return new Rest(basis.setting().orElseThrow(), basis.known(), basis.conditions(), basis.table());
         }
     }
 
