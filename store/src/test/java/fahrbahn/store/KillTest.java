@@ -8,39 +8,38 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
-import org.junit.jupiter.api.condition.EnabledOnOs;
-import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A program that ends at any moment, while it begins seasons and while it writes into them, loses nothing it had said was saved.
- *
- * <p>It is killed, and, for starting one takes a second, a running one is frozen and its files are copied as they lie: what a kill at that
- * moment would leave, for a killed program's files stay as they are. Four writers share a program, so each end cuts four of them short.
+ * A program that is killed at any moment, while it begins seasons and while it writes into them, loses nothing it had said was saved.
+ * Four writers share a program, so each kill cuts four of them short; several programs run at a time, for a start takes a second.
  */
 @Timeout(240)
 class KillTest {
-    private static final int KILLS = 10;
-    private static final int FREEZES = 120;
+    private static final int KILLS = 100;
     private static final int WRITERS = 4;
     private static final String SAID = "said";
+
+    /** How many programs are on their way at a time: one starts while another writes. */
+    private static final int LANES = 2;
 
     @TempDir(factory = InMemory.class)
     private Path folder;
 
-    private final Random random = new Random(5);
-    private int steps;
-    private int cutShort;
-
-    /** Each begins a season, writes into it, takes it away and begins again, saying what it did. Never ends by itself. */
+    /** Each begins a season, writes into it, takes it away and begins again, saying what it did. Never ends by itself, but once. */
     static final class Writers {
         private Writers() {}
 
@@ -52,6 +51,10 @@ class KillTest {
             SeasonFile.create(folder.resolve("warm " + ProcessHandle.current().pid()), Clock.systemUTC())
                     .close();
             say("ready");
+            if (arguments.length == 1) {
+                write(folder.resolve("once"), "0");
+                return;
+            }
             for (int i = 0; i < WRITERS; i++) {
                 Path file = folder.resolve("s" + i);
                 String name = String.valueOf(i);
@@ -100,122 +103,112 @@ class KillTest {
         }
     }
 
-    private Process start() throws Exception {
-        long before = said().size();
-        Process program = new ProcessBuilder(
-                        ProcessHandle.current().info().command().orElse("java"),
-                        "-XX:TieredStopAtLevel=1",
-                        "-XX:+UseSerialGC",
-                        "-cp",
-                        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                        Writers.class.getName(),
-                        folder.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        await(program, () -> said().size() > before);
-        return program;
-    }
+    /** Programs that are started and killed in one folder, one after the other. */
+    private static final class Lane {
+        private final QuickStart programs;
+        private final Path folder;
+        private final Random random;
+        private int kills;
+        private int cutShort;
 
-    private interface Condition {
-        boolean holds() throws Exception;
-    }
-
-    /** Limited by the time-out of the class. */
-    private static void await(Process program, Condition condition) throws Exception {
-        while (!condition.holds()) {
-            assertThat(program.isAlive()).as("the program goes on").isTrue();
-            LockSupport.parkNanos(200_000);
+        Lane(QuickStart programs, Path folder, int seed) {
+            this.programs = programs;
+            this.folder = folder;
+            random = new Random(seed);
         }
-    }
 
-    private List<String> said() throws Exception {
-        Path said = folder.resolve(SAID);
-        return Files.exists(said) ? Files.readAllLines(said) : List.of();
-    }
-
-    /** What each of the writers said last, a word it was cut off in left out. */
-    private static int[] confirmed(Path folder) throws Exception {
-        String all = Files.readString(folder.resolve(SAID));
-        int[] last = new int[WRITERS];
-        for (String line : all.substring(0, all.lastIndexOf('\n') + 1).split("\n")) {
-            assertThat(line).doesNotContain("broken");
-            if (line.indexOf(' ') == 1) {
-                last[line.charAt(0) - '0'] = Integer.parseInt(line.substring(2));
+        void kill() throws Exception {
+            Process program = start();
+            try {
+                // Any moment: not a multiple of anything the program does.
+                LockSupport.parkNanos((long) (random.nextDouble() * 120e6));
+            } finally {
+                program.destroyForcibly();
+            }
+            assertThat(program.waitFor(10, TimeUnit.SECONDS)).isTrue();
+            kills++;
+            int[] confirmed = confirmed();
+            for (int i = 0; i < WRITERS; i++) {
+                int found = check(folder.resolve("s" + i), confirmed[i]);
+                cutShort += found != confirmed[i] ? 1 : 0;
             }
         }
-        return last;
-    }
 
-    /** Any moment: not a multiple of anything the program does. */
-    private void anyMoment(int mostMs) {
-        LockSupport.parkNanos((long) (random.nextDouble() * mostMs * 1e6));
-    }
-
-    private void checkAll(Path left) throws Exception {
-        int[] confirmed = confirmed(left);
-        for (int i = 0; i < WRITERS; i++) {
-            int found = check(left.resolve("s" + i), confirmed[i]);
-            cutShort += found != confirmed[i] ? 1 : 0;
+        private Process start() throws Exception {
+            long before = said().size();
+            Process program = programs.start(folder);
+            while (said().size() == before) { // limited by the time-out of the class
+                assertThat(program.isAlive()).as("the program goes on").isTrue();
+                LockSupport.parkNanos(2_000_000);
+            }
+            return program;
         }
-    }
 
-    @Test
-    void killsLoseNothing() throws Exception {
-        for (int kill = 0; kill < KILLS; kill++) {
-            Process program = start();
-            anyMoment(400);
-            program.destroyForcibly();
-            assertThat(program.waitFor(10, TimeUnit.SECONDS)).isTrue();
-            checkAll(folder);
+        List<String> said() throws Exception {
+            Path said = folder.resolve(SAID);
+            return Files.exists(said) ? Files.readAllLines(said) : List.of();
         }
-        steps = said().size();
-        tell(KILLS + " programs killed");
-        try (Stream<Path> all = Files.list(folder)) {
-            assertThat(all.filter(p -> p.toString().endsWith(".part")).count())
-                    .as("of all those kills no series is left")
-                    .isLessThanOrEqualTo(WRITERS);
-        }
-    }
 
-    @Test
-    @EnabledOnOs(OS.LINUX)
-    void whatAKillAtAnyMomentWouldLeaveHasLostNothing() throws Exception {
-        Process program = start();
-        Path state = Path.of("/proc", String.valueOf(program.pid()), "stat");
-        for (int freeze = 0; freeze < FREEZES; freeze++) {
-            int before = said().size();
-            await(program, () -> said().size() > before);
-            anyMoment(8);
-            signal(program, "STOP");
-            await(program, () -> Files.readString(state).contains(") T "));
-            Path left = Files.createDirectory(folder.resolve("left " + freeze));
-            try (Stream<Path> files = Files.list(folder)) {
-                for (Path file : files.filter(Files::isRegularFile).toList()) {
-                    Files.copy(file, left.resolve(file.getFileName()));
+        /** What each of the writers said last, a word it was cut off in left out. */
+        private int[] confirmed() throws Exception {
+            String all = Files.readString(folder.resolve(SAID));
+            int[] last = new int[WRITERS];
+            for (String line : all.substring(0, all.lastIndexOf('\n') + 1).split("\n")) {
+                assertThat(line).doesNotContain("broken");
+                if (line.indexOf(' ') == 1) {
+                    last[line.charAt(0) - '0'] = Integer.parseInt(line.substring(2));
                 }
             }
-            signal(program, "CONT");
-            checkAll(left);
+            return last;
         }
-        steps = said().size();
-        program.destroyForcibly().waitFor();
-        tell("one program frozen " + FREEZES + " times");
-        assertThat(cutShort)
-                .as("it is frozen between a step and its word as well")
-                .isPositive();
+
+        long spareFiles() throws IOException {
+            try (Stream<Path> all = Files.list(folder)) {
+                return all.filter(p -> p.toString().endsWith(".part")).count();
+            }
+        }
     }
 
-    private static void signal(Process program, String name) throws Exception {
-        String kill = "kill -" + name + " " + program.pid();
-        assertThat(new ProcessBuilder("sh", "-c", kill).start().waitFor()).isZero();
-    }
-
-    private void tell(String what) {
-        System.out.printf(
-                "kills: %s, %d writers each, after %d steps said to be saved; %d cut short between a step and its word%n",
-                what, WRITERS, steps, cutShort);
-        assertThat(steps).as("it ends at work").isGreaterThan(KILLS * WRITERS);
+    @Test
+    void aHundredKillsLoseNothing() throws Exception {
+        QuickStart programs = new QuickStart(Files.createDirectory(folder.resolve("programs")), Writers.class);
+        ExecutorService lanes = Executors.newFixedThreadPool(LANES);
+        try {
+            List<Lane> all = new ArrayList<>();
+            List<Future<?>> ends = new ArrayList<>();
+            AtomicInteger left = new AtomicInteger(KILLS);
+            for (int i = 0; i < LANES; i++) {
+                Lane lane = new Lane(programs, Files.createDirectory(folder.resolve("lane " + i)), i);
+                all.add(lane);
+                ends.add(lanes.submit(() -> {
+                    while (left.getAndDecrement() > 0) {
+                        lane.kill();
+                    }
+                    return null;
+                }));
+            }
+            for (Future<?> end : ends) {
+                end.get();
+            }
+            int steps = 0;
+            for (Lane lane : all) {
+                steps += lane.said().size();
+                assertThat(lane.spareFiles())
+                        .as("of all those kills no series is left")
+                        .isLessThanOrEqualTo(WRITERS);
+            }
+            assertThat(all.stream().mapToInt(l -> l.kills).sum()).isEqualTo(KILLS);
+            int cutShort = all.stream().mapToInt(l -> l.cutShort).sum();
+            System.out.printf(
+                    "kills: %d programs of %d writers, after %d steps said to be saved; %d cut short between a step and its word%n",
+                    KILLS, WRITERS, steps, cutShort);
+            assertThat(steps).as("they are killed at work").isGreaterThan(KILLS * WRITERS);
+            assertThat(cutShort)
+                    .as("they are killed between a step and its word as well")
+                    .isPositive();
+        } finally {
+            lanes.shutdownNow();
+        }
     }
 
     /** @return the latest step that is there; 0 when there is no season */
