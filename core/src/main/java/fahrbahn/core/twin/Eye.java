@@ -27,8 +27,19 @@ final class Eye {
     private final double scaleShift;
     private final SplittableRandom random;
 
-    /** @param level true when the sensor keeps the height of the captures all along */
-    Eye(Sensor sensor, Setup setup, SpotView view, Variation variation, boolean level, SplittableRandom random) {
+    /**
+     * @param sensor as it is
+     * @param believed as the program has it, whose dark and light it scales by
+     * @param level true when the sensor keeps the height of the captures all along
+     */
+    Eye(
+            Sensor sensor,
+            Sensor believed,
+            Setup setup,
+            SpotView view,
+            Variation variation,
+            boolean level,
+            SplittableRandom random) {
         Polarity polarity = setup.line().polarity();
         Law law = setup.law();
         double light = variation.lightShare();
@@ -41,8 +52,8 @@ final class Eye {
         dark = light * sensor.dark();
         noise = sensor.noise() * variation.noiseShare();
         step = sensor.step();
-        scaleShift = law.scale().scaled(sensor, 0);
-        scaleFactor = law.scale().scaled(sensor, 1) - scaleShift;
+        scaleShift = law.scale().scaled(believed, 0);
+        scaleFactor = law.scale().scaled(believed, 1) - scaleShift;
         this.random = variation.noiseShare() > 0 ? random : null;
     }
 

@@ -36,16 +36,21 @@ public final class Lookout {
         return setup;
     }
 
+    /** How much of the line a sensor sees with the robot at a pose: 0 nothing but ground, 1 nothing but line. */
+    public double lineShare(int sensor, Pose pose) {
+        Sensor its = setup.robot().sensors().get(sensor);
+        Pose eye = pose.offset(its.forwardMm(), its.leftMm());
+        return seen.get(sensor).at(eye.xMm(), eye.yMm());
+    }
+
     /** The reading of each sensor with the robot at a pose, in the sensors' own numbers. */
     public double[] readings(Pose pose) {
         Polarity polarity = setup.line().polarity();
         double[] readings = new double[seen.size()];
         for (int i = 0; i < readings.length; i++) {
             Sensor sensor = setup.robot().sensors().get(i);
-            Pose eye = pose.offset(sensor.forwardMm(), sensor.leftMm());
             double ground = polarity.ground(sensor);
-            double even =
-                    ground + (polarity.line(sensor) - ground) * seen.get(i).at(eye.xMm(), eye.yMm());
+            double even = ground + (polarity.line(sensor) - ground) * lineShare(i, pose);
             readings[i] = sensor.step() > 0 ? Math.rint(even / sensor.step()) * sensor.step() : even;
         }
         return readings;

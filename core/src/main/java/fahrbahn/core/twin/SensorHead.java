@@ -21,8 +21,10 @@ final class SensorHead {
     private double pointXMm;
     private double pointYMm;
 
+    /** @param setup as programmed: of the track's robot, whose sensors may read otherwise than the program has it */
     SensorHead(Track track, Setup setup, Variation variation, SplittableRandom random) {
-        List<Sensor> sensors = Track.lookingSensors(setup);
+        List<Sensor> sensors = Track.lookingSensors(track.setup());
+        List<Sensor> believed = Track.lookingSensors(setup);
         relief = track.relief();
         heightShare = variation.heightShare();
         level = relief.flat() && heightShare == 1;
@@ -31,7 +33,8 @@ final class SensorHead {
         eyes = new Eye[sensors.size()];
         scaled = new double[eyes.length];
         for (int i = 0; i < eyes.length; i++) {
-            eyes[i] = new Eye(sensors.get(i), setup, track.views().get(i), variation, level, random);
+            eyes[i] = new Eye(
+                    sensors.get(i), believed.get(i), setup, track.views().get(i), variation, level, random);
         }
         pointForwardMm = track.pointForwardMm();
         pointLeftMm = track.pointLeftMm();

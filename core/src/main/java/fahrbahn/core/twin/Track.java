@@ -62,7 +62,7 @@ public final class Track {
             CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
             rideOffsetMm = curve.rideOffsetMm();
             usableBandMm = Math.min(rideOffsetMm - guided.lowMm(), guided.highMm() - rideOffsetMm);
-            steerSign = -Math.signum(curve.slopePerMm());
+            steerSign = steerSign(curve);
         }
     }
 
@@ -118,6 +118,21 @@ public final class Track {
         }
     }
 
+    /** Another program for the same robot: as many sensors of the same names at the same places, whatever they are believed to read. */
+    void checkSamePlaces(Setup program) {
+        List<Sensor> is = lookingSensors(setup);
+        List<Sensor> believed = lookingSensors(program);
+        boolean same = is.size() == believed.size() && setup.line().equals(program.line());
+        for (int i = 0; same && i < is.size(); i++) {
+            same = is.get(i).name().equals(believed.get(i).name())
+                    && is.get(i).forwardMm() == believed.get(i).forwardMm()
+                    && is.get(i).leftMm() == believed.get(i).leftMm();
+        }
+        if (!same) {
+            throw new IllegalArgumentException("this program is for other sensors or another line");
+        }
+    }
+
     public Ground ground() {
         return ground;
     }
@@ -155,6 +170,15 @@ public final class Track {
     /** How far the law's point may leave its path to the scarcer side before the error folds over. */
     public double usableBandMm() {
         return usableBandMm;
+    }
+
+    private static double steerSign(ErrorCurve curve) {
+        return -Math.signum(curve.slopePerMm());
+    }
+
+    /** Which way a program steers for a positive error, for sensors as it has them. */
+    static double steerSign(Setup program) {
+        return program.law().kind() == Law.Kind.PATTERN ? 1 : steerSign(ErrorCurve.of(program));
     }
 
     /** Which way to steer for a positive error. */

@@ -3,6 +3,7 @@ package fahrbahn.core.twin;
 import fahrbahn.core.law.Controller;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.PathTracker;
 import fahrbahn.core.table.Pose;
@@ -52,7 +53,8 @@ public final class Twin {
     private final double mostTicks;
     private final double lostMm;
 
-    private Twin(Track track, Setup setup, Start start) {
+    /** @param steerSign which way the program steers for a positive error */
+    private Twin(Track track, Setup setup, double steerSign, Start start) {
         this.track = track;
         drive = setup.robot().drive();
         mixing = drive.mixing();
@@ -66,7 +68,7 @@ public final class Twin {
         jitterShare = start.variation().jitterShare();
         random = new SplittableRandom(start.seed());
         head = new SensorHead(track, setup, start.variation(), random);
-        controller = new Controller(setup, track.steerSign());
+        controller = new Controller(setup, steerSign);
         body = new Body(drive, start.variation());
         tracker = new PathTracker(track.path());
         uneven = !track.relief().flat();
@@ -82,13 +84,27 @@ public final class Twin {
     /** One run from rolling at base speed. */
     public static RunResult run(Track track, Start start, TickSink sink) {
         Workload.check(track, 1);
-        return new Twin(track, track.setup(), start).run(sink);
+        return new Twin(track, track.setup(), track.steerSign(), start).run(sink);
     }
 
     /** One run without a witness, of a setup that differs from the track's in gains, steps or speed only. */
     public static RunResult run(Track track, Setup setup, Start start) {
         track.checkSameSight(setup);
-        return new Twin(track, setup, start).run(TickSink.NONE);
+        return new Twin(track, setup, track.steerSign(), start).run(TickSink.NONE);
+    }
+
+    /**
+     * One run of a robot that is the track's but has its program from elsewhere: law and gains, and what dark and light are for each
+     * sensor, which may not be what it reads.
+     *
+     * @param program with the track's sensors in their places
+     */
+    public static RunResult asProgrammed(Track track, Setup program, Start start, TickSink sink) {
+        track.checkSamePlaces(program);
+        Workload.check(track, 1);
+        Robot real = track.setup().robot();
+        Setup programmed = program.withDrive(real.drive()).withLoop(real.loop());
+        return new Twin(track, programmed, Track.steerSign(programmed), start).run(sink);
     }
 
     private RunResult run(TickSink sink) {
