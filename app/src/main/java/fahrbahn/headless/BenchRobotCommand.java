@@ -10,6 +10,7 @@ import fahrbahn.store.BadFileException;
 import fahrbahn.store.SetupJson;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -37,13 +38,20 @@ final class BenchRobotCommand implements Callable<Integer> {
             description = "the robot it is: its sensors and its line (a pair of no robot in particular)")
     private Path setup;
 
+    @Option(
+            names = "--course",
+            paramLabel = "COURSE.json",
+            description =
+                    "the table it can be put on and drives along, by the setup's law: a file, or loop, rescue, mission or sprint")
+    private String course;
+
     @Option(names = "--to-all", description = "let other machines connect too, not this one alone")
     private boolean toAll;
 
     @Override
     public Integer call() throws BadFileException {
         Check.between("--port", port, 0, HIGHEST_PORT);
-        try (BenchRobotServer server = open(new BenchRobot(rig(), seed))) {
+        try (BenchRobotServer server = open(robot())) {
             String where = server.loopbackOnly() ? "127.0.0.1:" : "every address of this machine, port ";
             spec.commandLine().getOut().println("bench robot listening on " + where + server.port());
             spec.commandLine().getOut().flush();
@@ -56,12 +64,16 @@ final class BenchRobotCommand implements Callable<Integer> {
         }
     }
 
-    private BenchRig rig() throws BadFileException {
+    private BenchRobot robot() throws BadFileException {
         if (setup == null) {
-            return BenchRig.PAIR;
+            Check.require(course == null, "--course", course, "given with --setup: what drives along it has a law");
+            return new BenchRobot(BenchRig.PAIR, seed);
         }
         Setup read = SetupJson.read(setup);
-        return BenchRig.of(read, read, "");
+        BenchRig rig = BenchRig.of(read, read, "");
+        return course == null
+                ? new BenchRobot(rig, seed)
+                : new BenchRobot(rig, Optional.of(rig.on(CourseChoice.read(course), read, read)), seed);
     }
 
     private BenchRobotServer open(BenchRobot robot) throws IOException {

@@ -5,8 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Course;
-import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
@@ -14,13 +12,10 @@ import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.store.BadFileException;
-import fahrbahn.store.CourseJson;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
 import java.util.Collections;
-import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
@@ -35,12 +30,6 @@ final class DriveCommand implements Callable<Integer> {
     private static final int MOST_LISTED = 1000;
 
     private static final double USUAL_STRAIGHT_OFFSET_MM = 2;
-
-    private static final Map<String, Supplier<Course>> DEMO_COURSES = Map.of(
-            "loop", DemoCourses::workshopLoop,
-            "rescue", DemoCourses::rescue,
-            "mission", DemoCourses::mission,
-            "sprint", DemoCourses::sprint);
 
     @Spec
     private CommandSpec spec;
@@ -85,7 +74,7 @@ final class DriveCommand implements Callable<Integer> {
         Setup setup = SetupJson.read(setupFile);
         Track track = where.straightMm != null
                 ? Track.straight(where.straightMm, setup)
-                : Track.of(course(where.course), setup);
+                : Track.of(CourseChoice.read(where.course), setup);
         Ensemble ensemble = drive(track);
         ObjectNode answer = Json.object();
         if (runs <= MOST_LISTED) {
@@ -97,11 +86,6 @@ final class DriveCommand implements Callable<Integer> {
         }
         Json.print(spec, answer);
         return 0;
-    }
-
-    private static Course course(String given) throws BadFileException {
-        Supplier<Course> demo = DEMO_COURSES.get(given);
-        return demo != null ? demo.get() : CourseJson.read(Path.of(given));
     }
 
     private Ensemble drive(Track track) {

@@ -11,6 +11,7 @@ import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Lookout;
 import fahrbahn.store.CourseSvg;
 import java.nio.file.Files;
@@ -136,6 +137,37 @@ class TableStationTest extends InWindow {
             return null;
         });
         until("told", () -> text("notice").contains("broken.json"));
+    }
+
+    /** The bench robot stands where it is put, and drives from the start with the law in hand. */
+    @Test
+    void theBenchRobotIsPutOnTheTableAndDrivesAlongIt() throws Exception {
+        page("read");
+        robot.type(KeyCode.B);
+        until("told that there is none", () -> text("notice").startsWith("No bench robot is connected."));
+        robot.clickOn("#connectBench");
+        until("it is there", () -> shop().live().statusProperty().get().simulated());
+        robot.clickOn("#lookCanvas").type(KeyCode.UP).type(KeyCode.B);
+        Pose wanted = shop().table().look().poseProperty().get();
+        until(
+                "it stands there",
+                () -> shop().live()
+                        .benchRobot()
+                        .pose()
+                        .filter(p -> Math.hypot(p.xMm() - wanted.xMm(), p.yMm() - wanted.yMm()) < 0.1)
+                        .isPresent());
+        robot.clickOn("#benchDrive");
+        until("it drives", () -> shop().live().benchRobot().driving());
+        Pose start = shop().live().benchRobot().pose().orElseThrow();
+        until(
+                "it comes along",
+                () -> shop().table()
+                        .look()
+                        .benchPose()
+                        .filter(p -> Math.hypot(p.xMm() - start.xMm(), p.yMm() - start.yMm()) > 100)
+                        .isPresent());
+        robot.clickOn("#benchHalt");
+        until("it stands", () -> !shop().live().benchRobot().driving());
     }
 
     private void openMat(Path file) throws Exception {

@@ -264,7 +264,16 @@ class ReferenceTest {
             run("drive", setup(lanes().findFirst().orElseThrow().get("setup")), "--straight", 900, "--runs", 0),
             run("trials", csv),
             run("trials", folder.resolve("none.csv")),
-            run("bench-robot", "--port", 99_999)
+            run("bench-robot", "--port", 99_999),
+            run("bench-robot", "--port", 0, "--course", "loop"),
+            run(
+                    "bench-robot",
+                    "--port",
+                    0,
+                    "--setup",
+                    setup(lanes().findFirst().orElseThrow().get("setup")),
+                    "--course",
+                    "none.json")
         }) {
             assertThat(answer.exit()).as(answer.err()).isEqualTo(2);
             assertThat(answer.out()).isEmpty();

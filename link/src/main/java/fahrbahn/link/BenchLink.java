@@ -1,32 +1,46 @@
 package fahrbahn.link;
 
+import fahrbahn.core.readings.Reading;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 
-/** The bench robot inside this program. */
+/** The bench robot inside this program. What it is told it does on a thread of its own, for putting it on a table takes a moment. */
 public final class BenchLink implements Link {
     private final BenchRobot robot;
-    private final ScheduledExecutorService beat;
+    private final LinkListener listener;
+    private final ScheduledExecutorService beat =
+            Executors.newSingleThreadScheduledExecutor(Threads.daemon("bench robot"));
+    private List<String> names = List.of(); // of the beat alone
+    private final ExecutorService mind = Executors.newSingleThreadExecutor(Threads.daemon("bench robot mind"));
 
-    private BenchLink(BenchRobot robot, ScheduledExecutorService beat) {
+    private BenchLink(BenchRobot robot, LinkListener listener) {
         this.robot = robot;
-        this.beat = beat;
+        this.listener = listener;
     }
 
     /** Starts the robot's loop in real time. */
     public static BenchLink open(BenchRobot robot, LinkListener listener) {
-        ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(Threads.daemon("bench robot"));
+        listener.said(BenchProtocol.GREETING);
+        robot.onSaying(listener::said);
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
-        beat.scheduleAtFixedRate(() -> hear(robot, listener), 0, periodNs, TimeUnit.NANOSECONDS);
-        return new BenchLink(robot, beat);
+        BenchLink link = new BenchLink(robot, listener);
+        link.beat.scheduleAtFixedRate(link::hear, 0, periodNs, TimeUnit.NANOSECONDS);
+        return link;
     }
 
     /** Names and values of one robot: it may become another at any moment. */
-    private static void hear(BenchRobot robot, LinkListener listener) {
+    private void hear() {
+        Reading reading;
         synchronized (robot) {
-            listener.reading(robot.rig().names(), robot.tick());
+            List<String> now = robot.rig().names();
+            names = now.equals(names) ? names : now; // the same list as long as they stay
+            reading = robot.tick();
         }
+        listener.reading(names, reading);
     }
 
     @Override
@@ -36,11 +50,17 @@ public final class BenchLink implements Link {
 
     @Override
     public void send(String line) {
-        robot.obey(line);
+        try {
+            mind.execute(() -> BenchProtocol.obey(robot, line));
+        } catch (RejectedExecutionException afterClosing) {
+            // Nobody is there to hear it.
+        }
     }
 
     @Override
     public void close() {
+        robot.onSaying(words -> {});
         beat.shutdownNow();
+        mind.shutdownNow();
     }
 }

@@ -1,9 +1,12 @@
 package fahrbahn.link;
 
+import fahrbahn.core.knowledge.HiddenRobot;
 import fahrbahn.core.response.Spot;
 import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.TableTop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -72,7 +75,12 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             double roomShare) {
         /** Without noise, at a place across the line. */
         double even(double placeMm, double lineWidthMm) {
-            return ground + (line - ground) * Spot.coverage(placeMm + leftMm, lineWidthMm, spotSigmaMm);
+            return even(Spot.coverage(placeMm + leftMm, lineWidthMm, spotSigmaMm));
+        }
+
+        /** Without noise. @param lineShare how much of the line it sees: 0 nothing but ground, 1 nothing but line */
+        double even(double lineShare) {
+            return ground + (line - ground) * lineShare;
         }
 
         Eye at(double newLeftMm) {
@@ -134,6 +142,39 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             eyes.add(eye.at(leftMm));
         }
         return new BenchRig(eyes, lineWidthMm);
+    }
+
+    /** A setup whose sensors read as these do; those of other names stay. */
+    Setup seenBy(Setup setup) {
+        Robot robot = setup.robot();
+        boolean darkLine = setup.line().polarity() == Polarity.DARK_ON_LIGHT;
+        for (int i = 0; i < robot.sensors().size(); i++) {
+            Sensor sensor = robot.sensors().get(i);
+            Optional<Eye> its =
+                    sensors.stream().filter(e -> e.name().equals(sensor.name())).findFirst();
+            if (its.isPresent()) {
+                Eye eye = its.get();
+                robot = robot.withSensor(
+                        i,
+                        sensor.withSpotSigmaMm(eye.spotSigmaMm())
+                                .withSurfaces(
+                                        darkLine ? eye.line() : eye.ground(),
+                                        darkLine ? eye.ground() : eye.line(),
+                                        eye.noise()));
+            }
+        }
+        return setup.withRobot(robot);
+    }
+
+    /**
+     * A table for this robot, which drives by the setup's program. Its drive is near what was guessed of it, each constant a little off.
+     *
+     * @param begunAs what its numbers were guessed to be
+     */
+    public BenchTable on(TableTop top, Setup setup, Setup begunAs) {
+        Setup hidden =
+                HiddenRobot.of(begunAs, new Random(17L * setup.robot().name().hashCode() + 3));
+        return new BenchTable(top, seenBy(HiddenRobot.driveOf(hidden, setup)), setup);
     }
 
     public List<String> names() {

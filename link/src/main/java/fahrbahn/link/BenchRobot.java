@@ -1,16 +1,21 @@
 package fahrbahn.link;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.readings.Reading;
-import java.util.List;
-import java.util.Locale;
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.twin.Lookout;
+import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
 
 /**
- * A simulated robot on a mat, held by hand over a line. It is built like the robot in hand ({@link BenchRig}), and can be put down
- * anywhere across the line, slid at a steady speed, swept or lifted. Thread-safe; one call of {@link #tick} a loop period.
+ * A simulated robot, held by hand over a strip of line or put down anywhere on a table. It is built like the robot in hand
+ * ({@link BenchRig}); it can be slid at a steady speed, swept or lifted, and drives along the table's line ({@link BenchTable}).
+ * Thread-safe; one call of {@link #tick} a loop period.
  *
- * <p>Place is the distance of the robot's middle to the left of the line's centre, mm.
+ * <p>Place is how far the robot is to the left, mm: of the line's centre on the strip, of where it was put on a table.
  */
 public final class BenchRobot {
     /** Period of the robot's own loop. */
@@ -22,10 +27,11 @@ public final class BenchRobot {
     /** Of the way to where there is nothing but ground. */
     private static final double SWEEP_SHARE = 0.75;
 
-    private static final int MOST_DECIMALS = 4;
-
     private BenchRig rig;
+    private Optional<BenchTable> table;
     private final Random random;
+    private Consumer<String> says = words -> {};
+    private final AtomicLong drives = new AtomicLong();
     private long ticks;
     private double placeMm;
     private double goalMm;
@@ -35,12 +41,22 @@ public final class BenchRobot {
     private boolean lifted;
     private boolean sweeping;
     private double sweptS;
+    private Optional<BenchStand> stand = Optional.empty();
 
-    /** @param seed of the noise; the same seed gives the same readings */
-    public BenchRobot(BenchRig rig, long seed) {
+    /**
+     * @param table it can be put on; empty when there is the strip alone
+     * @param seed of the noise; the same seed gives the same readings
+     */
+    public BenchRobot(BenchRig rig, Optional<BenchTable> table, long seed) {
         this.rig = rig;
+        this.table = table;
         this.random = new Random(seed);
         place(rig.onLightMm());
+    }
+
+    /** One that knows no table. */
+    public BenchRobot(BenchRig rig, long seed) {
+        this(rig, Optional.empty(), seed);
     }
 
     /** A pair of no robot in particular. */
@@ -48,11 +64,22 @@ public final class BenchRobot {
         this(BenchRig.PAIR, seed);
     }
 
-    /** Becomes another robot: where this one was when it has the same sensors, else put down on ground with its lamps on. */
-    public synchronized void become(BenchRig other) {
+    /** What it says to whoever listens, in words: why it cannot do what it was asked, and how a drive ended. */
+    public synchronized void onSaying(Consumer<String> newSays) {
+        says = newSays;
+    }
+
+    /**
+     * Becomes another robot, or the same with another table or program: it stays where it was when it has the same sensors and sees the
+     * same there, else it is put down on the strip's ground with its lamps on.
+     */
+    public synchronized void become(BenchRig other, Optional<BenchTable> otherTable) {
         boolean same = other.names().equals(rig.names());
+        boolean samePlace = stand.isEmpty()
+                || table.isPresent() && otherTable.isPresent() && table.get().looksLike(otherTable.get());
         rig = other;
-        if (!same) {
+        table = otherTable;
+        if (!same || !samePlace) {
             lamp = true;
             place(rig.onLightMm());
         }
@@ -62,14 +89,101 @@ public final class BenchRobot {
         return rig;
     }
 
-    /** Puts the robot down at a place, mm, held inside the mat. */
+    /** Puts the robot down on the strip at a place, mm, held inside it. */
     public synchronized void place(double newPlaceMm) {
         Check.finite("placeMm", newPlaceMm);
         placeMm = held(newPlaceMm);
         goalMm = placeMm;
+        stand = Optional.empty();
         putDown();
     }
 
+    /** Puts it down anywhere on the table. Painting what it sees there may take a moment the first time. */
+    public void put(Pose pose) {
+        Check.finite("xMm", pose.xMm());
+        Check.finite("yMm", pose.yMm());
+        Check.finite("headingRad", pose.headingRad());
+        onTable().ifPresent(on -> standAt(on, pose, Optional.empty()));
+    }
+
+    /** Puts it down at the start of the table's line. */
+    public void putAtStart() {
+        onTable().ifPresent(on -> standAt(on, on.start(), Optional.empty()));
+    }
+
+    /** Drives along the table's line from its start, by the program. Works out the way first, which may take a moment. */
+    public void drive() {
+        Optional<BenchTable> on = onTable();
+        if (on.isEmpty()) {
+            return;
+        }
+        long seed = drives.incrementAndGet();
+        try {
+            Optional<BenchTable.Ride> ride = on.get().ride(seed);
+            if (ride.isEmpty()) {
+                say(
+                        "It cannot drive here: nobody has said where the line of this mat goes. Follow it on the page Mat first");
+            } else {
+                standAt(on.get(), ride.get().at(0), ride);
+            }
+        } catch (BadValueException cannot) {
+            say("It cannot drive here: " + cannot.getMessage());
+        }
+    }
+
+    /** Halts a drive where it is. */
+    public synchronized void halt() {
+        stand = stand.map(s -> new BenchStand(s.at(ticks), s.lookout(), Optional.empty(), ticks));
+    }
+
+    private Optional<BenchTable> onTable() {
+        Optional<BenchTable> on;
+        synchronized (this) {
+            on = table;
+        }
+        if (on.isEmpty()) {
+            say("It has no table to stand on: there is the strip alone");
+        }
+        return on;
+    }
+
+    private void standAt(BenchTable on, Pose pose, Optional<BenchTable.Ride> ride) {
+        Lookout lookout;
+        try {
+            lookout = on.lookout(); // not while others wait for the next reading
+        } catch (BadValueException cannot) {
+            say("It cannot be put there: " + cannot.getMessage());
+            return;
+        }
+        synchronized (this) {
+            if (table.equals(Optional.of(on))) {
+                placeMm = 0;
+                goalMm = 0;
+                stand = Optional.of(new BenchStand(pose, lookout, ride, ticks));
+                putDown();
+            }
+        }
+    }
+
+    private void say(String words) {
+        Consumer<String> to;
+        synchronized (this) {
+            to = says;
+        }
+        to.accept(words);
+    }
+
+    /** Where it stands on the table; empty on the strip. */
+    public synchronized Optional<Pose> pose() {
+        return stand.map(s -> s.at(ticks).offset(0, placeMm));
+    }
+
+    /** Whether it is driving. */
+    public synchronized boolean driving() {
+        return stand.isPresent() && stand.get().ride().isPresent();
+    }
+
+    /** On a table as on the strip: a hand does not reach further. */
     private double held(double mm) {
         return Math.max(-rig.reachMm(), Math.min(rig.reachMm(), mm));
     }
@@ -80,8 +194,9 @@ public final class BenchRobot {
         sweeping = false;
     }
 
-    /** Puts it down on a patch as dark as the line and wide enough for both sensors. */
+    /** Puts it down on a patch as dark as the line and wide enough for all sensors. */
     public synchronized void placeOnDark() {
+        stand = Optional.empty();
         putDown();
         onDarkPatch = true;
     }
@@ -93,12 +208,14 @@ public final class BenchRobot {
 
     /** Lifts it off the mat; putting it down anywhere ends that. */
     public synchronized void lift() {
+        halt();
         putDown();
         lifted = true;
     }
 
     /** Moves it to and fro over ground and line until it is put down anywhere. */
     public synchronized void sweep() {
+        halt();
         putDown();
         sweeping = true;
         sweptS = 0;
@@ -108,8 +225,18 @@ public final class BenchRobot {
     public synchronized void slideTo(double newGoalMm, double speedMmPerS) {
         Check.finite("goalMm", newGoalMm);
         Check.positive("speedMmPerS", speedMmPerS);
+        halt();
         goalMm = held(newGoalMm);
         slideMmPerS = speedMmPerS;
+        putDown();
+    }
+
+    /** Puts it down to the left of where it was put, or of the strip's line. */
+    public synchronized void shift(double newPlaceMm) {
+        Check.finite("placeMm", newPlaceMm);
+        halt();
+        placeMm = held(newPlaceMm);
+        goalMm = placeMm;
         putDown();
     }
 
@@ -118,12 +245,25 @@ public final class BenchRobot {
     }
 
     /** The next reading, one period after the last. */
-    public synchronized Reading tick() {
-        double t = ticks * PERIOD_S;
-        move();
-        ticks++;
-        double[] values = rig.sensors().stream().mapToDouble(this::see).toArray();
-        return new Reading(t, "", placeMm, values);
+    public Reading tick() {
+        Optional<String> end;
+        Reading reading;
+        synchronized (this) {
+            double t = ticks * PERIOD_S;
+            move();
+            ticks++;
+            double[] values = new double[rig.sensors().size()];
+            for (int i = 0; i < values.length; i++) {
+                values[i] = see(i);
+            }
+            reading = new Reading(t, "", placeMm, values);
+            end = stand.flatMap(s -> s.ended(ticks));
+            if (end.isPresent()) {
+                halt();
+            }
+        }
+        end.ifPresent(this::say);
+        return reading;
     }
 
     private void move() {
@@ -137,51 +277,19 @@ public final class BenchRobot {
         placeMm += Math.max(-step, Math.min(step, goalMm - placeMm));
     }
 
-    private double see(BenchRig.Eye eye) {
-        if (lifted) {
-            return eye.reported(eye.zero() + eye.air(), lamp, random);
-        }
-        return eye.reported(onDarkPatch ? eye.line() : eye.even(placeMm, rig.lineWidthMm()), lamp, random);
+    private double see(int sensor) {
+        BenchRig.Eye eye = rig.sensors().get(sensor);
+        return eye.reported(lifted ? eye.zero() + eye.air() : standing(sensor, eye), lamp, random);
     }
 
-    /**
-     * Does what a line of text asks: {@code light}, {@code dark}, {@code at MM}, {@code slide MM MM_PER_S}, {@code sweep},
-     * {@code lift}, {@code lamp on}, {@code lamp off}. Anything else is ignored: a robot cannot argue.
-     */
-    public void obey(String line) {
-        String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
-        try {
-            switch (words[0]) {
-                case "light" -> place(rig().onLightMm());
-                case "dark" -> placeOnDark();
-                case "sweep" -> sweep();
-                case "lift" -> lift();
-                case "lamp" -> lamp(!words[1].equals("off"));
-                case "at" -> place(Double.parseDouble(words[1]));
-                case "slide" -> slideTo(Double.parseDouble(words[1]), Double.parseDouble(words[2]));
-                default -> {}
-            }
-        } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException notUnderstood) {
-            // As above: ignored.
+    private double standing(int sensor, BenchRig.Eye eye) {
+        if (onDarkPatch) {
+            return eye.line();
         }
-    }
-
-    String header() {
-        return "tS,positionMm," + String.join(",", rig().names());
-    }
-
-    /** A reading as a line of the live protocol, each sensor with as many decimals as its step has. */
-    String line(Reading reading) {
-        StringBuilder line =
-                new StringBuilder(String.format(Locale.ROOT, "%.2f,%.1f", reading.tS(), reading.positionMm()));
-        List<BenchRig.Eye> eyes = rig().sensors();
-        for (int i = 0; i < eyes.size(); i++) {
-            double step = eyes.get(i).step();
-            int decimals = step == 0
-                    ? MOST_DECIMALS
-                    : (int) Math.max(0, Math.min(MOST_DECIMALS, Math.ceil(-Math.log10(step))));
-            line.append(',').append(String.format(Locale.ROOT, "%." + decimals + "f", reading.value(i)));
-        }
-        return line.toString();
+        return stand.isEmpty()
+                ? eye.even(placeMm, rig.lineWidthMm())
+                : eye.even(stand.get()
+                        .lookout()
+                        .lineShare(sensor, stand.get().at(ticks).offset(0, placeMm)));
     }
 }

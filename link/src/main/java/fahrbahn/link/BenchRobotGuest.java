@@ -19,7 +19,7 @@ final class BenchRobotGuest {
     private final Socket socket;
     private final BenchRobot robot;
     private final BlockingQueue<byte[]> waiting = new ArrayBlockingQueue<>(MOST_WAITING);
-    private boolean greeted; // of the robot's thread
+    private volatile boolean greeted;
     private volatile boolean gone;
     private volatile boolean full;
 
@@ -41,6 +41,13 @@ final class BenchRobotGuest {
         greeted = true;
         full |= !taken && !gone;
         return taken && !gone;
+    }
+
+    /** Takes a line that may be missed. */
+    void say(byte[] line) {
+        if (greeted) {
+            waiting.offer(line);
+        }
     }
 
     /** Whether it did not read. */
@@ -68,7 +75,7 @@ final class BenchRobotGuest {
             for (int count = in.read(buffer); count >= 0; count = in.read(buffer)) {
                 for (int i = 0; i < count; i++) {
                     if (buffer[i] == '\n') {
-                        robot.obey(line.toString(StandardCharsets.UTF_8).strip());
+                        BenchProtocol.obey(robot, line.toString(StandardCharsets.UTF_8));
                         line.reset();
                     } else if (line.size() < LONGEST_LINE) {
                         line.write(buffer[i]);

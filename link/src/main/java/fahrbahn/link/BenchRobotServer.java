@@ -13,7 +13,7 @@ import java.util.function.LongConsumer;
 
 /**
  * The bench robot as a program of its own: whoever connects on the loopback address is sent the live line protocol, a line a
- * tick, and may send it the lines of {@link BenchRobot#obey}. Several may listen; one that does not read is dropped, and counted.
+ * tick, and may send it the lines of {@link BenchProtocol#obey}. Several may listen; one that does not read is dropped, and counted.
  */
 public final class BenchRobotServer implements AutoCloseable {
     private static final int MOST_GUESTS = 16;
@@ -70,13 +70,17 @@ public final class BenchRobotServer implements AutoCloseable {
     /** The same. @param told how many have been dropped so far, whenever one more is */
     public void serve(LongConsumer told) {
         Threads.daemon("bench robot door").newThread(this::letIn).start();
-        byte[] header = bytes("# bench robot, a line every " + BenchRobot.PERIOD_S + " s\n" + robot.header() + "\n");
+        byte[] header = bytes(BenchProtocol.header(robot) + "\n");
+        robot.onSaying(words -> {
+            byte[] said = bytes("# " + words + "\n");
+            guests.forEach(guest -> guest.say(said));
+        });
         long startNs = System.nanoTime();
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
         // The k-th line is due k periods after the first, so that delays do not add up.
         for (long tick = 0; !server.isClosed(); tick++) {
             LockSupport.parkNanos(startNs + tick * periodNs - System.nanoTime());
-            byte[] line = bytes(robot.line(robot.tick()) + "\n");
+            byte[] line = bytes(BenchProtocol.line(robot, robot.tick()) + "\n");
             for (BenchRobotGuest guest : guests) {
                 if (!guest.hear(header, line)) {
                     guests.remove(guest);

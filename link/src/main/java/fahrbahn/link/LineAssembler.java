@@ -38,6 +38,9 @@ final class LineAssembler {
             String text = new String(line, 0, length, StandardCharsets.UTF_8);
             long brokenBefore = decoder.brokenLines();
             length = 0;
+            if (text.startsWith("#")) {
+                listener.said(text.substring(1).strip());
+            }
             Optional<Reading> reading = decoder.line(text);
             if (reading.isPresent()) {
                 sanity.reading(decoder.sensors());

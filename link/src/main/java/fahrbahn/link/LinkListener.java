@@ -15,6 +15,14 @@ public interface LinkListener {
     /** A line could not be understood and was skipped. @param lines how many so far */
     void broken(long lines);
 
+    /** A comment line: words of the robot's program. A bench robot's first ones are that it is one. */
+    void said(String words);
+
+    /** Whether what was said is the greeting of a simulated robot. */
+    static boolean simulated(String words) {
+        return BenchProtocol.greets(words);
+    }
+
     /** The link is interrupted and tries again by itself; the next reading says that it is back. @param why in words */
     void away(String why);
 

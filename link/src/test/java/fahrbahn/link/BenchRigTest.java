@@ -19,6 +19,7 @@ import fahrbahn.core.setup.Side;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** The bench robot is the robot of the setup: its sensors, its numbers, its line. */
@@ -85,7 +86,7 @@ class BenchRigTest {
 
     private static String line(Setup setup) {
         BenchRobot robot = new BenchRobot(BenchRig.of(setup, setup, ""), 1);
-        return robot.line(robot.tick());
+        return BenchProtocol.line(robot, robot.tick());
     }
 
     @Test
@@ -110,10 +111,12 @@ class BenchRigTest {
 
     @Test
     void itBecomesAnotherRobotInTheMiddle() {
-        BenchRobot robot = new BenchRobot(4);
-        robot.obey("lamp off");
-        robot.become(BenchRig.of(
-                row(5, 200, 800, 1, Polarity.DARK_ON_LIGHT), row(5, 200, 800, 1, Polarity.DARK_ON_LIGHT), ""));
+        BenchRobot robot = new BenchRobot(BenchRig.PAIR, 4);
+        BenchProtocol.obey(robot, "lamp off");
+        robot.become(
+                BenchRig.of(
+                        row(5, 200, 800, 1, Polarity.DARK_ON_LIGHT), row(5, 200, 800, 1, Polarity.DARK_ON_LIGHT), ""),
+                Optional.empty());
         assertThat(robot.tick().values()).hasSize(5);
         assertThat(means(robot)[2]).as("its lamps are on").isGreaterThan(600);
     }

@@ -16,6 +16,7 @@ final class Ears implements LinkListener {
     final BlockingQueue<Reading> readings = new LinkedBlockingQueue<>();
     final BlockingQueue<String> away = new LinkedBlockingQueue<>();
     final BlockingQueue<String> lost = new LinkedBlockingQueue<>();
+    final BlockingQueue<String> said = new LinkedBlockingQueue<>();
     volatile List<String> sensors = List.of();
     volatile long brokenLines;
 
@@ -28,6 +29,11 @@ final class Ears implements LinkListener {
     @Override
     public void broken(long lines) {
         brokenLines = lines;
+    }
+
+    @Override
+    public void said(String words) {
+        said.add(words);
     }
 
     @Override

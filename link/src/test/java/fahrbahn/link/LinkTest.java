@@ -24,19 +24,19 @@ class LinkTest {
 
     @Test
     void benchRobotSeesItsLineAndObeys() {
-        BenchRobot robot = new BenchRobot(4);
+        BenchRobot robot = new BenchRobot(BenchRig.PAIR, 4);
         double onLight = mean(robot, 0);
-        robot.obey("dark");
+        BenchProtocol.obey(robot, "dark");
         double onDark = mean(robot, 0);
-        robot.obey("at -9.5");
+        BenchProtocol.obey(robot, "at -9.5");
         assertThat(mean(robot, 0)).as("left sensor over the line's centre").isCloseTo(onDark, within(8.0));
         assertThat(mean(robot, 1)).as("right sensor beside the line").isGreaterThan(500);
         assertThat(onLight - onDark).isGreaterThan(400);
-        robot.obey("slide 40 1000");
+        BenchProtocol.obey(robot, "slide 40 1000");
         robot.tick();
         assertThat(robot.placeMm()).isCloseTo(0.5, within(1e-9));
-        robot.obey("at nonsense");
-        robot.obey("");
+        BenchProtocol.obey(robot, "at nonsense");
+        BenchProtocol.obey(robot, "");
         assertThat(robot.placeMm()).isCloseTo(0.5, within(1e-9));
     }
 
@@ -50,7 +50,7 @@ class LinkTest {
 
     @Test
     void aServedBenchRobotIsHeardOverTcpAndObeysIt() throws Exception {
-        try (BenchRobotServer server = BenchRobotServer.open(0, new BenchRobot(1))) {
+        try (BenchRobotServer server = BenchRobotServer.open(0, new BenchRobot(BenchRig.PAIR, 1))) {
             Thread serving = Threads.daemon("serving").newThread(server::serve);
             serving.start();
             Ears ears = new Ears();
@@ -140,10 +140,10 @@ class LinkTest {
 
     @Test
     void theBenchRobotServesThisMachineOnlyUnlessAsked() throws Exception {
-        try (BenchRobotServer own = BenchRobotServer.open(0, new BenchRobot(1))) {
+        try (BenchRobotServer own = BenchRobotServer.open(0, new BenchRobot(BenchRig.PAIR, 1))) {
             assertThat(own.loopbackOnly()).isTrue();
         }
-        try (BenchRobotServer all = BenchRobotServer.openToAll(0, new BenchRobot(1))) {
+        try (BenchRobotServer all = BenchRobotServer.openToAll(0, new BenchRobot(BenchRig.PAIR, 1))) {
             assertThat(all.loopbackOnly()).isFalse();
         }
     }

@@ -208,7 +208,7 @@ class UnderFireTest {
 
     @Test
     void severalListenAndOneThatDoesNotReadIsDropped() throws Exception {
-        try (BenchRobotServer bench = BenchRobotServer.open(0, new BenchRobot(1))) {
+        try (BenchRobotServer bench = BenchRobotServer.open(0, new BenchRobot(BenchRig.PAIR, 1))) {
             Threads.daemon("serving").newThread(bench::serve).start();
             Ears other = new Ears();
             TcpAddress address = new TcpAddress("127.0.0.1", bench.port());
@@ -231,7 +231,7 @@ class UnderFireTest {
 
     @Test
     void whoLeavesIsNotCountedAsDropped() throws Exception {
-        try (BenchRobotServer bench = BenchRobotServer.open(0, new BenchRobot(1))) {
+        try (BenchRobotServer bench = BenchRobotServer.open(0, new BenchRobot(BenchRig.PAIR, 1))) {
             AtomicLong told = new AtomicLong();
             Threads.daemon("serving").newThread(() -> bench.serve(told::set)).start();
             try (Socket left = new Socket("127.0.0.1", bench.port())) {
@@ -247,7 +247,7 @@ class UnderFireTest {
     void aGuestThatFallsBehindIsTold() throws Exception {
         try (ServerSocket door = server();
                 Socket deaf = new Socket("127.0.0.1", door.getLocalPort())) {
-            BenchRobotGuest guest = BenchRobotGuest.welcome(door.accept(), new BenchRobot(1));
+            BenchRobotGuest guest = BenchRobotGuest.welcome(door.accept(), new BenchRobot(BenchRig.PAIR, 1));
             byte[] line = "1,2,3\n".repeat(10_000).getBytes(StandardCharsets.UTF_8);
             int heard = 0;
             while (guest.hear(line, line)) {

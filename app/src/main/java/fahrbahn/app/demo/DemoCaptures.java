@@ -33,7 +33,7 @@ final class DemoCaptures {
 
     /** Oldest first; the last before {@code now}. */
     static List<Capture> of(long seed, Instant now, Conditions conditions) {
-        DemoCaptures demo = new DemoCaptures(new BenchRobot(seed), now, conditions);
+        DemoCaptures demo = new DemoCaptures(new BenchRobot(BenchRig.PAIR, seed), now, conditions);
         demo.take();
         return List.copyOf(demo.captures);
     }

@@ -22,11 +22,19 @@ public final class RobotMark {
     private RobotMark() {}
 
     public static void draw(Pen pen, TableScale at, Pose pose, Setup setup) {
+        draw(pen, at, pose, setup, new Pen.Stroke("ink-stop", 3));
+    }
+
+    /** The simulated robot, dashed like all that is simulated. */
+    public static void drawBench(Pen pen, TableScale at, Pose pose, Setup setup) {
+        draw(pen, at, pose, setup, new Pen.Stroke("ink-stop", 3, 6, 5));
+    }
+
+    private static void draw(Pen pen, TableScale at, Pose pose, Setup setup, Pen.Stroke body) {
         double scale = at.pxPerMm();
         double track = setup.robot().drive().trackWidthMm() * scale;
         double front = Math.max(setup.leadMm() * scale, BEFORE * track);
         Pen robot = new PlacedPen(pen, at.px(pose.xMm()), at.py(pose.yMm()), pose.headingRad());
-        Pen.Stroke body = new Pen.Stroke("ink-stop", 3);
         robot.roundedFrame(body, -BEHIND * track, -track / 2, BEHIND * track + front, track, CORNER_PX);
         robot.line(body, 0, -track / 2, 0, track / 2);
         for (Sensor sensor : setup.robot().sensors()) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 /** Whether readings come from one robot in one go. Readings before and after a break are of two places, and belong in no capture together. */
 final class Continuity {
     private List<String> columns = List.of();
+    private boolean clockless;
     private double lastS = Double.NaN;
     private int interruptions;
 
@@ -21,7 +22,10 @@ final class Continuity {
                     ? why
                     : Optional.of("the robot started again: its clock went from " + Words.number(lastS) + " back to "
                             + Words.number(nowS) + " s");
+        } else if (clockless && columns != tick.columns() && why.isEmpty()) {
+            why = Optional.of("the robot started again: it sent its header again");
         }
+        clockless = Double.isNaN(nowS);
         columns = tick.columns();
         lastS = nowS;
         return why;

@@ -22,6 +22,13 @@ final class Inbox implements LinkListener {
     volatile long dropped;
     volatile int interruptions;
     volatile String away;
+
+    /** Whether the robot has said that it is a simulated one. */
+    volatile boolean simulated;
+
+    /** What a simulated robot said last; a real one's comments are for whoever reads its stream. */
+    volatile String said;
+
     volatile String lost;
     int toldInterruptions;
 
@@ -35,6 +42,15 @@ final class Inbox implements LinkListener {
     @Override
     public void broken(long lines) {
         brokenLines = lines;
+    }
+
+    @Override
+    public void said(String words) {
+        if (LinkListener.simulated(words)) {
+            simulated = true;
+        } else if (simulated) {
+            said = words;
+        }
     }
 
     @Override

@@ -3,9 +3,11 @@ package fahrbahn.app.live;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.core.table.Pose;
 import fahrbahn.link.BenchLink;
 import fahrbahn.link.BenchRig;
 import fahrbahn.link.BenchRobot;
+import fahrbahn.link.BenchTable;
 import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
 import fahrbahn.link.LinkListener;
@@ -15,6 +17,8 @@ import fahrbahn.link.TcpLink;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
@@ -55,6 +59,7 @@ public final class LiveModel {
     private Link link;
     private BenchRobot benchRobot;
     private BenchRig rig = BenchRig.PAIR;
+    private Optional<BenchTable> table = Optional.empty();
     private Continuity continuity = new Continuity();
     private long lastReadingNs;
 
@@ -67,15 +72,21 @@ public final class LiveModel {
     }
 
     public void connectToBenchRobot() {
-        connectToBenchRobot(new BenchRobot(rig, nanoClock.getAsLong()));
+        connectToBenchRobot(new BenchRobot(rig, table, nanoClock.getAsLong()));
     }
 
-    /** What the bench robot is built like from now on, connected already or not. */
-    public void buildBenchRobot(BenchRig newRig) {
+    /** What the bench robot is built like from now on and the table it can be put on, connected already or not. */
+    public void buildBenchRobot(BenchRig newRig, Optional<BenchTable> newTable) {
         rig = newRig;
+        table = newTable;
         if (benchRobot != null) {
-            benchRobot.become(newRig);
+            benchRobot.become(newRig, newTable);
         }
+    }
+
+    /** What the bench robot is built like. */
+    public BenchRig rig() {
+        return rig;
     }
 
     public void connectToBenchRobot(BenchRobot robot) {
@@ -116,7 +127,7 @@ public final class LiveModel {
 
     private void begun() {
         lastReadingNs = nanoClock.getAsLong();
-        status.set(new LiveStatus(LiveStatus.Phase.WAITING, link.source(), 0, 0, 0, 0, 0));
+        status.set(new LiveStatus(LiveStatus.Phase.WAITING, link.source(), 0, 0, 0, 0, 0, benchRobot != null));
     }
 
     public void disconnect() {
@@ -187,7 +198,14 @@ public final class LiveModel {
         boolean quiet = phase == LiveStatus.Phase.SILENT || phase == LiveStatus.Phase.AWAY;
         int quietS = quiet ? (int) ((now - lastReadingNs) / 1_000_000_000L) : 0;
         status.set(new LiveStatus(
-                phase, before.source(), readings, box.brokenLines, box.dropped, box.interruptions, quietS));
+                phase,
+                before.source(),
+                readings,
+                box.brokenLines,
+                box.dropped,
+                box.interruptions,
+                quietS,
+                box.simulated));
         if (box.lost != null) {
             String why = box.lost;
             disconnect();
@@ -212,6 +230,11 @@ public final class LiveModel {
             told.accept(away);
         } else if (away != null && heard && box.ticks.isEmpty()) {
             box.away = null;
+        }
+        String said = box.said;
+        if (said != null) {
+            box.said = null;
+            told.accept(said + ".");
         }
     }
 
@@ -259,6 +282,16 @@ public final class LiveModel {
     /** The robot inside this program, when that is the one connected. */
     public BenchRobot benchRobot() {
         return benchRobot;
+    }
+
+    /** Puts the bench robot down anywhere on its table. */
+    public void putBenchRobot(Pose pose) {
+        if (status.get().simulated()) {
+            send(String.format(
+                    Locale.ROOT, "put %.1f %.1f %.2f", pose.xMm(), pose.yMm(), Math.toDegrees(pose.headingRad())));
+        } else {
+            told.accept("No bench robot is connected. Connect it in the strip below, then put it here.");
+        }
     }
 
     /** Sends a line to the robot, if there is one. */

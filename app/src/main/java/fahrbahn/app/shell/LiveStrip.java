@@ -16,6 +16,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
@@ -85,12 +86,16 @@ final class LiveStrip extends HBox {
         }
     }
 
-    /** The bench robot's mat: light, the line, and a patch of dark. */
+    /** Where the bench robot is: over a strip of light, line and dark, or on the table in hand. */
     private VBox place() {
         slider.setId("benchPlace");
-        slider.setPrefWidth(230);
+        slider.setPrefWidth(120);
         slider.setAccessibleText("Place of the bench robot across its line, mm");
         slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
+        ToggleButton lamp = new ToggleButton("lamp off");
+        lamp.setId("benchLamp");
+        lamp.getStyleClass().add("small");
+        lamp.setOnAction(e -> send(lamp.isSelected() ? "lamp off" : "lamp on"));
         VBox box = Nodes.column(
                 Nodes.row(
                         Nodes.label("put it", "caption"),
@@ -98,8 +103,14 @@ final class LiveStrip extends HBox {
                         command("benchDark", "on dark", "dark"),
                         command("benchSweep", "sweep", "sweep"),
                         command("benchSlide", "slide", "at -60", "slide 60 30"),
-                        command("benchLift", "lift", "lift")),
-                slider);
+                        command("benchLift", "lift", "lift"),
+                        lamp),
+                Nodes.row(
+                        slider,
+                        Nodes.label("on the table", "caption"),
+                        command("benchStart", "to the start", "start"),
+                        command("benchDrive", "drive", "drive"),
+                        command("benchHalt", "halt", "halt")));
         box.managedProperty().bind(box.visibleProperty());
         return box;
     }
@@ -127,7 +138,7 @@ final class LiveStrip extends HBox {
                 switch (status.phase()) {
                     case NONE -> "No robot connected";
                     case WAITING -> "Waiting for " + status.source();
-                    case LIVE -> (live.benchRobot() != null ? "Simulated: " : "Live: ") + status.source();
+                    case LIVE -> (status.simulated() ? "Simulated: " : "Live: ") + status.source();
                     case SILENT -> "Silent for " + status.quietS() + " s: " + status.source();
                     case AWAY -> "Away for " + status.quietS() + " s, trying again: " + status.source();
                 });
@@ -147,11 +158,9 @@ final class LiveStrip extends HBox {
         }
         disconnect.setVisible(connected);
         disconnect.setManaged(connected);
-        place.setVisible(live.benchRobot() != null);
-        pseudoClassStateChanged(SIMULATED, live.benchRobot() != null);
-        if (live.benchRobot() != null) {
-            reach(live.benchRobot().rig().onLightMm());
-        }
+        place.setVisible(status.simulated());
+        pseudoClassStateChanged(SIMULATED, status.simulated());
+        reach(live.rig().onLightMm());
     }
 
     /** From ground to ground, across the line. */

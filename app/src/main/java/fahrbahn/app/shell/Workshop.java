@@ -69,7 +69,7 @@ public final class Workshop {
                 errands,
                 new BenchModel(season, measure, new Stopwatch(System::nanoTime), this::tell),
                 this::tell);
-        table = new TableModel(season, errands);
+        table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, errands, robot::known);
         drive = new DriveModel(season, errands, table::ground, robot::known);
@@ -88,15 +88,14 @@ public final class Workshop {
         tellWhatWasLeftOut(open.ledger().leftOut());
     }
 
-    /** The bench robot is the robot in hand, in the venue in hand; a pair of no robot in particular where nothing was guessed. */
+    /** The bench robot is the robot in hand, on the table and in the venue in hand; a pair of no robot in particular where nothing was guessed. */
     private void buildBenchRobot() {
         Setup setup = season.setupOrGuess();
         boolean pair = !season.begun() && season.sensorNames().equals(BenchRig.PAIR.names());
         String hall = season.conditionsProperty().get().venue();
-        live.buildBenchRobot(
-                pair
-                        ? BenchRig.PAIR.laidOutAs(setup)
-                        : BenchRig.of(setup, season.begun() ? season.begunAs() : setup, hall));
+        Setup begunAs = season.begun() ? season.begunAs() : setup;
+        BenchRig rig = pair ? BenchRig.PAIR.laidOutAs(setup) : BenchRig.of(setup, begunAs, hall);
+        live.buildBenchRobot(rig, table.top().map(top -> rig.on(top, setup, begunAs)));
     }
 
     private void watch() {
@@ -104,14 +103,19 @@ public final class Workshop {
         season.conditionsProperty().addListener(o -> buildBenchRobot());
         buildBenchRobot();
         season.ledger().listen(kinds -> judge.judge());
-        season.ledger().listen(kinds -> drive.takeTable());
-        table.mat().pictureProperty().addListener(o -> drive.takeTable());
+        season.ledger().listen(kinds -> takeTable());
+        table.mat().pictureProperty().addListener(o -> takeTable());
         levels.sensors().addListener((InvalidationListener) o -> judge.judge());
         robot.constantsProperty().addListener(o -> judge.judge());
         drive.driveProperty().addListener(o -> judge.judge());
         drive.oddsProperty().addListener(o -> judge.judge());
         drive.laidProperty().addListener(o -> judge.judge());
         saving.stateProperty().addListener(o -> tellSaving());
+    }
+
+    private void takeTable() {
+        drive.takeTable();
+        buildBenchRobot();
     }
 
     private void tellSaving() {

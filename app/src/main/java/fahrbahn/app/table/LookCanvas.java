@@ -17,6 +17,7 @@ final class LookCanvas extends TableCanvas {
     private static final double TURN_RAD = Math.toRadians(3);
 
     private final LookModel model;
+    private Optional<Pose> shown = Optional.empty();
     private final TablePainter painter = new TablePainter();
 
     LookCanvas(LookModel model) {
@@ -54,6 +55,15 @@ final class LookCanvas extends TableCanvas {
         }
     }
 
+    /** Shows the bench robot where it is now. */
+    void frame() {
+        Optional<Pose> now = model.benchPose();
+        if (!now.equals(shown)) {
+            shown = now;
+            requestLayout();
+        }
+    }
+
     private Optional<MatSheet> mat() {
         return model.mat().sheetProperty().get();
     }
@@ -80,5 +90,6 @@ final class LookCanvas extends TableCanvas {
             painter.paint(pen, scale());
         }
         RobotMark.draw(pen, scale(), model.poseProperty().get(), model.setup());
+        shown.ifPresent(pose -> RobotMark.drawBench(pen, scale(), pose, model.setup()));
     }
 }

@@ -3,6 +3,7 @@ package fahrbahn.app.table;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.setup.Setup;
@@ -10,6 +11,7 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.TableTop;
 import fahrbahn.core.twin.Lookout;
+import fahrbahn.link.BenchRobot;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -22,12 +24,15 @@ public final class LookModel {
     private final Season season;
     private final ReadOnlyObjectProperty<Draft> draft;
     private final MatModel mat;
+    private final LiveModel live;
     private final Errand<Lookout> errand;
     private final ReadOnlyObjectWrapper<Optional<Lookout>> lookout = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Pose> pose = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
 
-    LookModel(Season season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, Errands errands) {
+    /** @param live with the bench robot */
+    LookModel(Season season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, Errands errands, LiveModel live) {
+        this.live = live;
         this.season = season;
         this.draft = draft;
         this.mat = mat;
@@ -64,6 +69,16 @@ public final class LookModel {
 
     public void place(Pose newPose) {
         pose.set(newPose);
+    }
+
+    /** Puts the bench robot where this one stands. */
+    public void putBenchRobot() {
+        live.putBenchRobot(pose.get());
+    }
+
+    /** Where the bench robot of this program stands on the table; empty when it is elsewhere. */
+    public Optional<Pose> benchPose() {
+        return Optional.ofNullable(live.benchRobot()).flatMap(BenchRobot::pose);
     }
 
     /** Puts it on the line's beginning. */

@@ -28,12 +28,13 @@ final class LookPage {
 
     Pages.Page page() {
         Action start = new Action("lookStart", "To the start", KeyCode.S, model::toStart);
+        Action bench = new Action("lookBench", "Put the bench robot here", KeyCode.B, model::putBenchRobot);
         readings.getStyleClass().add("table");
         where.setId("lookWhere");
         where.setWrapText(true);
         VBox left = Nodes.panel(
-                "Where it stands: drag it; arrow keys roll it on and turn it",
-                Nodes.row(start.button()),
+                "Where it stands: drag it; arrow keys roll it on and turn it. Dashed: the bench robot",
+                Nodes.row(start.button(), bench.button()),
                 Nodes.grow(canvas));
         VBox right = Nodes.panel("What it reads there", where, readings);
         right.setMinWidth(300);
@@ -49,7 +50,7 @@ final class LookPage {
                 Platform.runLater(canvas::requestFocus);
             }
         });
-        return new Pages.Page("Read", content, List.of(start));
+        return new Pages.Page("Read", content, List.of(start, bench), nowNs -> canvas.frame());
     }
 
     private void refresh() {

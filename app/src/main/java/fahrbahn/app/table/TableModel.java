@@ -2,6 +2,7 @@ package fahrbahn.app.table;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.core.check.BadValueException;
@@ -16,6 +17,7 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.LaidCourse;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.table.TableTop;
 import fahrbahn.store.CourseJson;
 import fahrbahn.store.CourseSvg;
 import fahrbahn.store.Export;
@@ -41,7 +43,8 @@ public final class TableModel extends StationModel {
     private final ReadOnlyObjectWrapper<Draft> draft = new ReadOnlyObjectWrapper<>();
     private LaidCourse laid;
 
-    public TableModel(Season season, Errands errands) {
+    /** @param live with the bench robot, which can be put on the table */
+    public TableModel(Season season, Errands errands, LiveModel live) {
         super(season);
         this.told = errands.tell();
         this.saveErrand = errands.errand("Saving the course");
@@ -52,7 +55,7 @@ public final class TableModel extends StationModel {
         season.matProperty().addListener(o -> update());
         season.handProperty().addListener(o -> update());
         update();
-        this.look = new LookModel(season, draftProperty(), mat, errands);
+        this.look = new LookModel(season, draftProperty(), mat, errands, live);
     }
 
     public MatModel mat() {
@@ -213,6 +216,12 @@ public final class TableModel extends StationModel {
         return season.matProperty().get().isPresent()
                 ? mat.ground().map(g -> g)
                 : laid.course().map(course -> course);
+    }
+
+    /** What a robot can be put on: also a mat whose line nobody has followed; empty while nobody has pointed at its colours. */
+    public Optional<TableTop> top() {
+        Optional<TableTop> known = ground().map(g -> g);
+        return known.isPresent() ? known : mat.mat().map(m -> m);
     }
 
     /** What keeps the table in hand from being ready, in words; empty when it is. */

@@ -66,6 +66,26 @@ class LiveModelTest {
         }
     }
 
+    /** In a process of its own it says so itself, and what it says after that is told; a real robot's comments are not. */
+    @Test
+    void aSimulatedRobotIsToldFromARealOne() throws Exception {
+        for (boolean simulated : new boolean[] {true, false}) {
+            told.clear();
+            try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+                live.connectTo("127.0.0.1:" + server.getLocalPort());
+                try (Socket robot = server.accept()) {
+                    say(robot, simulated ? "# bench robot, a line every 0.01 s\n" : "# mine, version 3\n");
+                    say(robot, "left,right\n1,2\n# It finished after 8.4 s\n3,4\n");
+                    until("heard", () -> status().readings() == 2);
+                    assertThat(status().simulated()).isEqualTo(simulated);
+                    until("told", () -> simulated == told.contains("It finished after 8.4 s."));
+                    live.disconnect();
+                    assertThat(status().simulated()).isFalse();
+                }
+            }
+        }
+    }
+
     @Test
     void garbageAloneIsCountedWhileItWaits() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {

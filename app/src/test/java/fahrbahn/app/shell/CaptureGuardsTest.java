@@ -107,6 +107,19 @@ class CaptureGuardsTest {
         endedBecause("the robot started again: its clock went from 2.36 back to 0 s");
     }
 
+    /** Without a clock it is told by its header, which a program sends as it starts. */
+    @Test
+    void aRobotWithoutAClockThatStartsAgainEndsTheCapture() throws Exception {
+        say("left,right\n" + "740,735\n".repeat(3));
+        until("live", () -> shop.live().statusProperty().get().readings() == 3);
+        shop.measure().capture(Capture.LIGHT);
+        say("740,735\n".repeat(37));
+        until("half of it", () -> shop.live().statusProperty().get().readings() == 40);
+        say("left,right\n240,236\n");
+        until("heard", () -> shop.live().statusProperty().get().readings() == 41);
+        endedBecause("the robot started again: it sent its header again");
+    }
+
     @Test
     void columnsThatComeOrGoEndTheCapture() throws Exception {
         halfACapture();

@@ -1,0 +1,59 @@
+package fahrbahn.core.knowledge;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Setup;
+import java.util.List;
+import java.util.random.RandomGenerator;
+
+/**
+ * A robot as it may truly be when no more than guesses are known: each constant a share off its guess that is usual for such guesses
+ * ({@link Constant#guessShare}). For robots that are not there: what a coach measures of them is then something to be found out.
+ */
+public final class HiddenRobot {
+    /** Where the guess is of nothing, as a share of full command. */
+    private static final double USUAL_DEAD_ZONE = 0.06;
+
+    private static final List<Constant> HIDDEN = List.of(
+            Constant.FREE_SPEED,
+            Constant.TRACK_WIDTH,
+            Constant.DEAD_ZONE,
+            Constant.LAG,
+            Constant.LOOP_TIME,
+            Constant.SPOT);
+
+    private HiddenRobot() {}
+
+    /** The setup with its constants moved. A guess's share is taken for two standard deviations, and no constant moves further. */
+    public static Setup of(Setup guess, RandomGenerator random) {
+        Setup hidden = guess;
+        for (Constant constant : HIDDEN) {
+            double off = constant.guessShare() * Math.max(-1, Math.min(1, random.nextGaussian() / 2));
+            double guessed = constant.of(guess);
+            if (constant == Constant.DEAD_ZONE && guessed == 0) {
+                guessed = USUAL_DEAD_ZONE * guess.robot().drive().fullCommand();
+            }
+            hidden = moved(hidden, constant, guessed * (1 + off));
+        }
+        return hidden;
+    }
+
+    /** A setup whose drive and loop are another's, its program and its sensors its own. */
+    public static Setup driveOf(Setup hidden, Setup setup) {
+        Setup told = setup;
+        for (Constant constant : HIDDEN) {
+            if (constant != Constant.SPOT) {
+                told = moved(told, constant, constant.of(hidden));
+            }
+        }
+        return told;
+    }
+
+    /** At a limit of what a robot may be it stays as guessed. */
+    private static Setup moved(Setup setup, Constant constant, double value) {
+        try {
+            return constant.with(setup, value);
+        } catch (BadValueException limit) {
+            return setup;
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package fahrbahn.link;
+
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.twin.Lookout;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Trace;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * The bench robot on a table.
+ *
+ * @param put where it was put; where a ride began
+ * @param lookout what its sensors see there
+ * @param ride what it drives
+ * @param sinceTick of the robot's own loop
+ */
+record BenchStand(Pose put, Lookout lookout, Optional<BenchTable.Ride> ride, long sinceTick) {
+    Pose at(long tick) {
+        return ride.isEmpty() ? put : ride.get().at(index(tick));
+    }
+
+    /** The tick of the ride that is latest by then: the program that drives may have another loop time. */
+    private int index(long tick) {
+        Trace trace = ride.orElseThrow().trace();
+        double tS = (tick - sinceTick) * BenchRobot.PERIOD_S;
+        int low = 0;
+        int high = trace.size() - 1;
+        while (low < high) {
+            int middle = (low + high + 1) / 2;
+            if (trace.tS(middle) <= tS) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return low;
+    }
+
+    /** How the ride ended, in words, once it has. */
+    Optional<String> ended(long tick) {
+        return ride.filter(r -> index(tick) == r.trace().size() - 1).map(r -> words(r.result()));
+    }
+
+    private static String words(RunResult result) {
+        String after = String.format(Locale.ROOT, " after %.1f s", result.timeS());
+        return switch (result.end()) {
+            case FINISHED -> "It finished" + after;
+            case LEFT_THE_LINE ->
+                "It left the line" + after + String.format(Locale.ROOT, ", %.2f m from the start", result.sMm() / 1000);
+            case TURNED_ROUND -> "It turned round" + after;
+            case TOO_SLOW -> "It was stopped" + after + ": it took four times as long as it should";
+        };
+    }
+}
