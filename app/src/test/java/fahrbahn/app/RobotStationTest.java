@@ -5,13 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.robot.Practice;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.practice.RollShowing;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import java.util.Locale;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
@@ -163,6 +166,38 @@ class RobotStationTest extends InWindow {
         assertThat(shop().robot().bench().entries(BenchCard.WIGGLES).get(0).get(0))
                 .isEqualTo(3.0);
         assertThat(text("watchWords")).as("ready for the next").startsWith("Space starts");
+    }
+
+    /** A robot nobody knows is let go, timed by its marks, and what it was is shown beside what was found; nothing of it is kept. */
+    @Test
+    void aRollIsPractisedAndTheSecretShown() throws Exception {
+        page("bench");
+        robot.type(KeyCode.P);
+        until("practising", () -> practice().card().isPresent());
+        robot.clickOn("#entry-0").write("100").type(KeyCode.G); // at full command
+        until("let go, from the field as well", () -> practice().went() == 1);
+        RollShowing roll = new RollShowing(practice().hidden(), 100, 1000);
+        double time = roll.timeS(1000) - roll.timeS(0);
+        robot.clickOn("#entry-2")
+                .write(String.format(Locale.ROOT, "%.2f", time))
+                .type(KeyCode.ENTER);
+        until("typed", () -> practice().rows().size() == 1);
+        robot.type(KeyCode.ESCAPE).type(KeyCode.P);
+        until("shown", () -> text("practiceSecret").contains("Free speed was"));
+        assertThat(text("practiceSecret")).contains("yours holds it").contains("Dead zone was");
+        onWindow(() -> {
+            shop().robot().bench().use(BenchCard.ROLL);
+            return null;
+        });
+        until("refused", () -> text("notice").startsWith("This is practice"));
+        assertThat(shop().robot().bench().typed()).isEmpty();
+        assertThat(shop().season().setupProperty().get()).isEmpty();
+        robot.clickOn("#card-loops");
+        until("over", () -> practice().card().isEmpty());
+    }
+
+    private Practice.Stage practice() {
+        return shop().robot().bench().practice().stageProperty().get();
     }
 
     @Test

@@ -3,9 +3,7 @@ package fahrbahn.app.kit;
 import fahrbahn.app.words.Words;
 import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 
 /** The watch as it runs, and its two keys. */
@@ -34,21 +32,6 @@ public final class StopwatchBar extends HBox {
     /** Tap, and take back. */
     public List<Action> actions() {
         return List.of(tap, back);
-    }
-
-    /** Numbers have neither blanks nor letters: in a field for one both keys are the watch's. */
-    public void alsoIn(TextField field) {
-        field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            boolean taken = tap.take(event.getCode()) || back.take(event.getCode());
-            if (taken) {
-                event.consume();
-            }
-        });
-        field.addEventFilter(KeyEvent.KEY_TYPED, event -> {
-            if (" bB".contains(event.getCharacter())) {
-                event.consume();
-            }
-        });
     }
 
     /** Shows the time going by. */

@@ -15,6 +15,8 @@ import fahrbahn.core.setup.Setup;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /** A guided measurement with ruler and stopwatch: what to do, what to type, and what comes of it. */
 public enum BenchCard {
@@ -23,10 +25,11 @@ public enum BenchCard {
             "Let it roll straight at a command until it is at speed, then time it over the ruler. Once at two commands or more, and"
                     + " the dead zone comes with it. Aside: how far left of straight ahead it ended (right negative).",
             "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
+            Stopwatch.Counting.TIME,
             List.of(
                     new Field("command", 0),
                     new Field("distance, mm", 1000),
-                    new Field("time, s", 0),
+                    new Field("time, s", 0, Filled.BY_TIME),
                     new Field("aside, mm", 0))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
@@ -65,7 +68,11 @@ public enum BenchCard {
             "Spin ten turns",
             "Turn on the spot, one wheel forwards and one back at the same command, and time whole turns by a mark on the table.",
             "Clear the table round it first: parts that stand out sweep a circle.",
-            List.of(new Field("command", 0), new Field("turns", 10), new Field("time, s", 0))) {
+            Stopwatch.Counting.TURNS,
+            List.of(
+                    new Field("command", 0),
+                    new Field("turns", 10, Filled.BY_COUNT),
+                    new Field("time, s", 0, Filled.BY_TIME))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
             Drive drive = setup.robot().drive();
@@ -95,7 +102,8 @@ public enum BenchCard {
             "Let the program count its loops and print the count after ten seconds. Sensors read, motors commanded at zero, as when it"
                     + " drives: what the loop leaves out it cannot time.",
             "Motors off, or wheels up.",
-            List.of(new Field("loops", 0), new Field("in, s", 10))) {
+            Stopwatch.Counting.TIME,
+            List.of(new Field("loops", 0), new Field("in, s", 10, Filled.BY_TIME))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
             Measured period = LoopCount.periodS(rows.stream()
@@ -110,7 +118,8 @@ public enum BenchCard {
             "On a straight line, raise Kp until it wiggles steadily, Kd and Ki at zero. Count whole wiggles, there and back, over as"
                     + " long a stretch as there is, and time them.",
             "A wiggling robot leaves its line: keep a hand ready at the table's edge.",
-            List.of(new Field("wiggles", 20), new Field("time, s", 0))) {
+            Stopwatch.Counting.WIGGLES,
+            List.of(new Field("wiggles", 20, Filled.BY_COUNT), new Field("time, s", 0, Filled.BY_TIME))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
             WiggleTiming timing = WiggleTiming.of(
@@ -127,13 +136,14 @@ public enum BenchCard {
     },
     SLIDE(
             "Slide over the line",
-            "Connect the robot. Put it beside the line, press S, slide it across and on to ground again, press S. Steadily, along a ruler"
-                    + " if the robot reports its place; else the line's width is the ruler.",
+            "Along a ruler across the line, from ground over it to ground again: move it on by a spot or so, type the place and what the"
+                    + " display shows for each sensor, left to right. Or connect the robot, press S, slide it across steadily, press S.",
             "Motors off.",
-            List.of()) {
+            Stopwatch.Counting.TIME,
+            List.of(new Field("place, mm", 0), new Field("readings", 0, Filled.BY_SEVERAL))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
-            throw new BadValueException("rows", rows.size(), "none: a slide is captured live");
+            return SlideWords.result(SlideRows.fits(rows, setup));
         }
     };
 
@@ -145,8 +155,23 @@ public enum BenchCard {
     /** What two points cannot know. */
     private static final String BENT = " Whether speed bends with the command two commands cannot tell: a third does.";
 
-    /** One number to type. @param usual what stands there to begin with; 0 for nothing */
-    public record Field(String words, double usual) {}
+    /** How else than by typing a number comes into a field. */
+    public enum Filled {
+        BY_HAND,
+        /** By what the stopwatch shows. */
+        BY_TIME,
+        /** By what was tapped on it. */
+        BY_COUNT,
+        /** By hand, as many numbers as the robot has sensors. */
+        BY_SEVERAL
+    }
+
+    /** Something to type. @param usual what stands there to begin with; 0 for nothing */
+    public record Field(String words, double usual, Filled filled) {
+        Field(String words, double usual) {
+            this(words, usual, Filled.BY_HAND);
+        }
+    }
 
     /**
      * What entries come to.
@@ -160,9 +185,11 @@ public enum BenchCard {
     private final String title;
     private final String steps;
     private final String caution;
+    private final Stopwatch.Counting counting;
     private final List<Field> fields;
 
-    BenchCard(String title, String steps, String caution, List<Field> fields) {
+    BenchCard(String title, String steps, String caution, Stopwatch.Counting counting, List<Field> fields) {
+        this.counting = counting;
         this.title = title;
         this.steps = steps;
         this.caution = caution;
@@ -187,33 +214,28 @@ public enum BenchCard {
 
     /** What the watch counts on this card. */
     public Stopwatch.Counting counting() {
-        return switch (this) {
-            case SPIN -> Stopwatch.Counting.TURNS;
-            case WIGGLES -> Stopwatch.Counting.WIGGLES;
-            case ROLL, LOOPS, SLIDE -> Stopwatch.Counting.TIME;
-        };
+        return counting;
     }
 
-    /** The field a watch fills; below 0 when there is none. */
-    public int timeField() {
-        return switch (this) {
-            case ROLL, SPIN -> 2;
-            case LOOPS, WIGGLES -> 1;
-            case SLIDE -> -1;
-        };
+    /** The field that is filled like this, by its place; empty when none is. */
+    public OptionalInt field(Filled filled) {
+        return IntStream.range(0, fields.size())
+                .filter(i -> fields.get(i).filled() == filled)
+                .findFirst();
     }
 
-    /** The field that what was counted goes into; below 0 when there is none. */
-    public int countField() {
-        return switch (this) {
-            case SPIN -> 1;
-            case WIGGLES -> 0;
-            case ROLL, LOOPS, SLIDE -> -1;
-        };
+    /** What one row of numbers says, in words. */
+    public String words(List<Double> row) {
+        StringBuilder words = new StringBuilder();
+        for (int k = 0; k < row.size(); k++) {
+            String named = k < fields.size() ? fields.get(k).words() + ' ' : "";
+            words.append(k == 0 ? "" : ",  ").append(named).append(Words.exact(row.get(k)));
+        }
+        return words.toString();
     }
 
     /**
-     * @param rows at least one, a number for each field
+     * @param rows at least one, a number for each field; one for each sensor where a field takes several
      * @param speedShare standard error of the robot's speed as a share
      * @throws BadValueException when the entries cannot be
      */

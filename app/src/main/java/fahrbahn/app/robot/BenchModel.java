@@ -1,5 +1,6 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
@@ -9,7 +10,6 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
-import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.LongSupplier;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -34,13 +35,14 @@ public final class BenchModel {
     private final Stopwatch watch;
     private final ReadOnlyObjectWrapper<BenchCard> card = new ReadOnlyObjectWrapper<>(BenchCard.ROLL);
     private final Consumer<String> told;
+    private final Practice practice;
 
-    /** @param watch that the cards are timed with */
-    public BenchModel(Season season, MeasureModel measure, Stopwatch watch, Consumer<String> told) {
+    public BenchModel(Season season, MeasureModel measure, LongSupplier nanoClock, Errands errands) {
         this.season = season;
-        this.watch = watch;
+        this.watch = new Stopwatch(nanoClock);
         this.measure = measure;
-        this.told = told;
+        this.told = errands.tell();
+        this.practice = new Practice(season.setupNowProperty(), nanoClock, errands);
     }
 
     /** The card that is up. */
@@ -49,6 +51,7 @@ public final class BenchModel {
     }
 
     public void show(BenchCard newCard) {
+        practice.end();
         watch.count(newCard.counting());
         card.set(newCard);
     }
@@ -67,48 +70,79 @@ public final class BenchModel {
         return season.measurements().entries();
     }
 
-    /** For the slide, which is captured live. */
+    /** For the slide, which can be captured live. */
     public MeasureModel measure() {
         return measure;
     }
 
+    /** The card practised on a robot that is not there. */
+    public Practice practice() {
+        return practice;
+    }
+
+    /** What has been typed on a card; while it is practised, what has been typed since. */
     public List<List<Double>> entries(BenchCard card) {
-        return typed().getOrDefault(card.name(), List.of());
+        return practice.on(card) ? practice.rows() : typed().getOrDefault(card.name(), List.of());
+    }
+
+    /** The command the robot's law drives at. */
+    public double usualCommand() {
+        return season.setupOrGuess().law().baseCommand();
     }
 
     /** Adds one row of typed numbers; a row that cannot be is refused with the reason. */
     public void add(BenchCard card, List<Double> row) {
-        card.work(List.of(row), season.setupOrGuess(), 0);
+        if (card == BenchCard.SLIDE) {
+            SlideRows.check(row, season.setupOrGuess());
+        } else {
+            card.work(List.of(row), season.setupOrGuess(), 0);
+        }
         List<List<Double>> rows = new ArrayList<>(entries(card));
         rows.add(List.copyOf(row));
-        season.measurements().changeEntries(card.name(), rows);
-    }
-
-    /** A number as it was typed into a field of a card. @throws BadValueException with words when it is none */
-    public double number(BenchCard card, int field, String typed) {
-        BenchCard.Field asked = card.fields().get(field);
-        String text = typed.strip();
-        if (text.isEmpty() && asked.words().startsWith("aside")) {
-            return 0;
-        }
-        return Words.parse(text)
-                .orElseThrow(() -> new BadValueException(asked.words(), "'" + text + "'", "a number like 12.5"));
+        change(card, rows);
     }
 
     public void remove(BenchCard card, int index) {
         List<List<Double>> rows = new ArrayList<>(entries(card));
         rows.remove(index);
-        season.measurements().changeEntries(card.name(), rows);
+        change(card, rows);
+    }
+
+    private void change(BenchCard card, List<List<Double>> rows) {
+        if (practice.on(card)) {
+            practice.change(rows);
+        } else {
+            season.measurements().changeEntries(card.name(), rows);
+        }
+    }
+
+    /** What was typed into the fields of a card, as a row. @throws BadValueException with words when one of them is no number */
+    public List<Double> row(BenchCard card, List<String> typed) {
+        List<Double> row = new ArrayList<>();
+        for (int i = 0; i < typed.size(); i++) {
+            BenchCard.Field field = card.fields().get(i);
+            String text = typed.get(i).strip();
+            if (field.filled() == BenchCard.Filled.BY_SEVERAL) {
+                for (String one : text.split("\\s+")) {
+                    row.add(number(field, one));
+                }
+            } else {
+                row.add(text.isEmpty() && field.words().startsWith("aside") ? 0 : number(field, text));
+            }
+        }
+        return row;
+    }
+
+    private static double number(BenchCard.Field asked, String text) {
+        return Words.parse(text)
+                .orElseThrow(() -> new BadValueException(asked.words(), "'" + text + "'", "a number like 12.5"));
     }
 
     /** What the entries come to; words alone when they do not fit together; empty without entries. */
     public Optional<BenchCard.Result> result(BenchCard card) {
-        if (card == BenchCard.SLIDE) {
-            return slide();
-        }
         List<List<Double>> rows = entries(card);
         if (rows.isEmpty()) {
-            return Optional.empty();
+            return card == BenchCard.SLIDE && !practice.on(card) ? captured() : Optional.empty();
         }
         try {
             return Optional.of(card.work(rows, season.setupOrGuess(), speedShare()));
@@ -124,33 +158,23 @@ public final class BenchModel {
                 : speed.measured().standardError() / speed.measured().value();
     }
 
-    private Optional<BenchCard.Result> slide() {
+    /** Of a slide that was captured live. */
+    private Optional<BenchCard.Result> captured() {
         Map<String, SlideFit> slides = survey().slides();
-        if (slides.isEmpty()) {
-            List<String> problems = survey().problems();
-            boolean slid = season.captures().stream().anyMatch(c -> c.surface().equals(Capture.SLIDE));
-            return slid && !problems.isEmpty()
-                    ? Optional.of(new BenchCard.Result(Map.of(), problems.get(0) + ".", Double.NaN))
-                    : Optional.empty();
+        if (!slides.isEmpty()) {
+            return Optional.of(SlideWords.result(slides));
         }
-        double[] sigmas =
-                slides.values().stream().mapToDouble(f -> f.sigmaMm().value()).toArray();
-        double error = slides.values().stream()
-                        .mapToDouble(f -> f.sigmaMm().standardError())
-                        .average()
-                        .orElseThrow()
-                / Math.sqrt(sigmas.length);
-        double mean = java.util.Arrays.stream(sigmas).average().orElseThrow();
-        String words = slides.entrySet().stream()
-                .map(e -> e.getKey() + ": spot "
-                        + Words.number(e.getValue().sigmaMm().value()) + " \u00b1 "
-                        + Words.number(e.getValue().sigmaMm().plusMinus(), 2) + " mm, line "
-                        + Words.number(e.getValue().widthMm().value()) + " mm wide, ground "
-                        + Words.number(e.getValue().ground().value(), 4) + ", line "
-                        + Words.number(e.getValue().line().value(), 4))
-                .collect(Collectors.joining(". ", "", "."));
-        return Optional.of(new BenchCard.Result(
-                Map.of(Constant.SPOT, new Measured(mean, error, Math.max(1, slides.size()))), words, Double.NaN));
+        List<String> problems = survey().problems();
+        boolean slid = season.captures().stream().anyMatch(c -> c.surface().equals(Capture.SLIDE));
+        return slid && !problems.isEmpty()
+                ? Optional.of(new BenchCard.Result(Map.of(), problems.get(0) + ".", Double.NaN))
+                : Optional.empty();
+    }
+
+    /** By sensor: of the slide that was typed, else of the one that was captured. */
+    private Map<String, SlideFit> slides(Setup setup) {
+        List<List<Double>> rows = entries(BenchCard.SLIDE);
+        return rows.isEmpty() ? survey().slides() : SlideRows.fits(rows, setup);
     }
 
     private Survey survey() {
@@ -159,6 +183,10 @@ public final class BenchModel {
 
     /** Puts what a card came to on the robot, as one step of undo. */
     public void use(BenchCard card) {
+        if (practice.on(card)) {
+            told.accept("This is practice: nothing of it is put on the robot. P shows what was hidden and ends it.");
+            return;
+        }
         Optional<BenchCard.Result> result = result(card);
         if (result.isEmpty() || result.get().found().isEmpty()) {
             told.accept(card.title() + ": there is nothing to use yet. Add an entry first.");
@@ -195,9 +223,10 @@ public final class BenchModel {
     private Setup slid(Setup setup) {
         Robot robot = setup.robot();
         boolean darkLine = setup.line().polarity() == Polarity.DARK_ON_LIGHT;
+        Map<String, SlideFit> slides = slides(setup);
         for (int i = 0; i < robot.sensors().size(); i++) {
             Sensor sensor = robot.sensors().get(i);
-            SlideFit fit = survey().slides().get(sensor.name());
+            SlideFit fit = slides.get(sensor.name());
             if (fit != null) {
                 double ground = digits(fit.ground().value());
                 double line = digits(fit.line().value());

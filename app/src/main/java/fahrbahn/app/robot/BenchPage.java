@@ -11,6 +11,7 @@ import fahrbahn.core.readings.Capture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
@@ -33,7 +34,11 @@ final class BenchPage {
     private final List<Button> chips = new ArrayList<>();
     private final Action use = new Action("useResult", "Use it on the robot", KeyCode.U, this::use);
     private final Action slide = new Action("slide", "Slide: begin or end", KeyCode.S, this::slide);
+    private final Action practise = new Action("practise", "Practise it", KeyCode.P, this::practise);
+    private final Action letGo = new Action("letGo", "Let it go", KeyCode.G, this::letGo);
+    private final Label secret = Nodes.label("", "bench-result");
     private final VBox results = Nodes.column();
+    private Optional<PracticeCanvas> canvas = Optional.empty();
     private final StopwatchBar watch;
     private List<TextField> fields = List.of();
     private BenchCard shown = BenchCard.ROLL;
@@ -62,21 +67,52 @@ final class BenchPage {
         scroll.setFitToWidth(true);
         model.cardProperty().addListener(o -> show(model.cardProperty().get()));
         model.watch().tapsProperty().addListener(o -> fillIn());
-        List<Action> actions = new ArrayList<>(List.of(use, slide));
+        model.practice().stageProperty().addListener((o, before, now) -> {
+            if (before.card().equals(now.card()) && before.hidden() == now.hidden()) {
+                refreshResults();
+            } else {
+                show(shown);
+            }
+        });
+        secret.setId("practiceSecret");
+        secret.setWrapText(true);
+        secret.setMinHeight(Region.USE_PREF_SIZE);
+        List<Action> actions = new ArrayList<>(List.of(use, slide, practise, letGo));
         actions.addAll(watch.actions());
-        return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), actions, nowNs -> watch.frame());
+        return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), actions, nowNs -> {
+            watch.frame();
+            canvas.ifPresent(PracticeCanvas::frame);
+        });
     }
 
     /** What the watch says stands in the fields at once; Enter adds it. */
     private void fillIn() {
         Taps taps = model.watch().tapsProperty().get();
-        if (taps.count() == 0 || shown.timeField() < 0) {
+        if (taps.count() == 0) {
             return;
         }
-        fields.get(shown.timeField()).setText(Words.hundredths(taps.totalS()));
-        if (shown.countField() >= 0 && taps.count() > 1) {
-            fields.get(shown.countField()).setText(Words.exact(taps.count()));
+        shown.field(BenchCard.Filled.BY_TIME).ifPresent(i -> fields.get(i).setText(Words.hundredths(taps.totalS())));
+        if (taps.count() > 1) {
+            shown.field(BenchCard.Filled.BY_COUNT).ifPresent(i -> fields.get(i).setText(Words.exact(taps.count())));
         }
+    }
+
+    /** Begins; the second time it shows what was hidden; the third begins with another robot. */
+    private void practise() {
+        Practice practice = model.practice();
+        if (practice.on(shown) && practice.stageProperty().get().secret().isEmpty()) {
+            practice.reveal(model.result(shown));
+        } else {
+            practice.begin(shown);
+        }
+    }
+
+    private void letGo() {
+        boolean commanded = shown.fields().get(0).words().equals("command");
+        if (commanded && fields.get(0).getText().isBlank()) {
+            fields.get(0).setText(Words.exact(model.usualCommand()));
+        }
+        model.practice().letGo(fields.get(0).getText());
     }
 
     private void use() {
@@ -92,16 +128,18 @@ final class BenchPage {
         for (int i = 0; i < chips.size(); i++) {
             chips.get(i).pseudoClassStateChanged(CHOSEN, i == each.ordinal());
         }
-        CardSketch sketch = new CardSketch(each);
-        sketch.setPrefSize(330, 190);
-        sketch.setMinSize(300, 170);
+        boolean practising = model.practice().on(each);
+        canvas = practising ? Optional.of(new PracticeCanvas(each, model.practice())) : Optional.empty();
+        Region sketch = practising ? canvas.get() : new CardSketch(each);
+        sketch.setPrefSize(practising ? 560 : 330, practising ? 230 : 190);
+        sketch.setMinSize(practising ? 460 : 300, 170);
         Label steps = Nodes.label(each.steps(), "reason");
         steps.setWrapText(true);
         steps.setMinHeight(Region.USE_PREF_SIZE);
         Label caution = Nodes.label(each.caution(), "caution");
         caution.setWrapText(true);
         caution.setMinHeight(Region.USE_PREF_SIZE);
-        VBox words = Nodes.column(steps, caution, entry(each));
+        VBox words = Nodes.column(steps, practising ? hint() : caution, entry(each));
         VBox top = Nodes.panel(each.title(), Nodes.row(sketch, Nodes.grow(words)));
         refreshResults();
         card.getChildren().setAll(top, Nodes.panel("What the entries come to", results));
@@ -109,23 +147,24 @@ final class BenchPage {
 
     /** The fields to type one entry; Enter in any of them adds it. */
     private Node entry(BenchCard each) {
-        if (each == BenchCard.SLIDE) {
-            return slide.button();
-        }
         HBox row = Nodes.row();
         fields = new ArrayList<>();
         Label problem = Nodes.label("", "problem");
         problem.setId("entryProblem");
         problem.setWrapText(true);
         Runnable add = () -> add(each, problem);
+        List<Action> keys = new ArrayList<>(List.of(use, slide, practise, letGo));
+        if (each != BenchCard.SLIDE) {
+            keys.addAll(watch.actions());
+        }
         for (int i = 0; i < each.fields().size(); i++) {
             BenchCard.Field field = each.fields().get(i);
             TextField text = new TextField(field.usual() == 0 ? "" : Words.exact(field.usual()));
             text.setId("entry-" + i);
             text.setAccessibleText(field.words());
-            text.setPrefColumnCount(6);
+            text.setPrefColumnCount(field.filled() == BenchCard.Filled.BY_SEVERAL ? 14 : 6);
             text.setOnAction(e -> add.run());
-            watch.alsoIn(text);
+            Action.alsoIn(text, keys);
             fields.add(text);
             row.getChildren().add(new VBox(Nodes.label(field.words(), "caption"), text));
         }
@@ -133,23 +172,52 @@ final class BenchPage {
         button.setId("addEntry");
         button.setOnAction(e -> add.run());
         row.getChildren().add(new VBox(Nodes.label(" ", "caption"), button));
-        return Nodes.column(watch, row, problem);
+        HBox also = Nodes.row(practise.button());
+        letGo.button().setDisable(!model.practice().on(each));
+        letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "Let it go");
+        also.getChildren().add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());
+        return each == BenchCard.SLIDE ? Nodes.column(row, problem, also) : Nodes.column(watch, row, problem, also);
+    }
+
+    private Label hint() {
+        Label hint = Nodes.label(
+                "Practice: a robot like yours with other numbers. G lets it go; measure it as you would; P shows what it was. Nothing of"
+                        + " this is kept.",
+                "caution");
+        hint.setWrapText(true);
+        hint.setMinHeight(Region.USE_PREF_SIZE);
+        return hint;
     }
 
     private void add(BenchCard each, Label problem) {
-        List<Double> row = new ArrayList<>();
+        List<String> typed = fields.stream().map(TextField::getText).toList();
         try {
-            while (row.size() < fields.size()) {
-                row.add(model.number(each, row.size(), fields.get(row.size()).getText()));
-            }
+            List<Double> row = model.row(each, typed);
             model.add(each, row);
             problem.setText("");
             model.watch().clear();
-            TextField next = fields.get(fields.size() > 2 ? 2 : fields.size() - 1);
-            Nodes.writeIn(next);
+            next(each, row);
         } catch (BadValueException refused) {
             problem.setText(refused.getMessage() + ".");
-            fields.get(Math.min(row.size(), fields.size() - 1)).requestFocus();
+            fields.stream()
+                    .filter(f -> refused.getMessage().startsWith(f.getAccessibleText()))
+                    .findFirst()
+                    .orElse(fields.get(fields.size() - 1))
+                    .requestFocus();
+        }
+    }
+
+    /** Ready for the next row: on a slide as far on as the last two places were apart. */
+    private void next(BenchCard each, List<Double> row) {
+        if (each == BenchCard.SLIDE) {
+            List<List<Double>> rows = model.entries(each);
+            double step =
+                    rows.size() > 1 ? row.get(0) - rows.get(rows.size() - 2).get(0) : 0;
+            fields.get(0).setText(step == 0 ? "" : Words.exact(row.get(0) + step));
+            fields.get(1).clear();
+            Nodes.writeIn(fields.get(step == 0 ? 0 : 1));
+        } else {
+            Nodes.writeIn(fields.get(fields.size() > 2 ? 2 : fields.size() - 1));
         }
     }
 
@@ -158,20 +226,13 @@ final class BenchPage {
         List<List<Double>> entries = model.entries(shown);
         for (int i = 0; i < entries.size(); i++) {
             int index = i;
-            List<Double> entry = entries.get(i);
-            StringBuilder words = new StringBuilder();
-            for (int k = 0; k < entry.size(); k++) {
-                words.append(k == 0 ? "" : ",  ")
-                        .append(shown.fields().get(k).words())
-                        .append(' ')
-                        .append(Words.exact(entry.get(k)));
-            }
             Button away = new Button("Remove");
             away.getStyleClass().add("small");
             away.setOnAction(e -> model.remove(shown, index));
-            rows.getChildren().add(Nodes.row(new Label((i + 1) + ".  " + words), away));
+            rows.getChildren().add(Nodes.row(new Label((i + 1) + ".  " + shown.words(entries.get(i))), away));
         }
-        if (shown == BenchCard.SLIDE) {
+        boolean practising = model.practice().on(shown);
+        if (shown == BenchCard.SLIDE && entries.isEmpty() && !practising) {
             boolean sliding = model.measure().capturingProperty().get().equals(Capture.SLIDE);
             String slid = model.measure()
                     .latest(Capture.SLIDE)
@@ -180,7 +241,11 @@ final class BenchPage {
             rows.getChildren().add(new Label(sliding ? "Sliding. Press S when it is over." : slid));
         } else if (entries.isEmpty()) {
             rows.getChildren()
-                    .add(Nodes.label("Nothing typed yet. Three entries tell how well it repeats.", "caption"));
+                    .add(Nodes.label(
+                            shown == BenchCard.SLIDE
+                                    ? "Nothing typed yet. Fifteen places at least, a spot apart."
+                                    : "Nothing typed yet. Three entries tell how well it repeats.",
+                            "caption"));
         }
         Label result = Nodes.label(
                 model.result(shown).map(BenchCard.Result::words).orElse("Nothing to use yet."), "bench-result");
@@ -188,8 +253,19 @@ final class BenchPage {
         result.setWrapText(true);
         result.setMinHeight(Region.USE_PREF_SIZE);
         use.button()
-                .setDisable(model.result(shown).map(r -> r.found().isEmpty()).orElse(true));
-        results.getChildren().setAll(result, Nodes.row(use.button(), Nodes.label(uses(), "caption")), rows);
+                .setDisable(practising
+                        || model.result(shown).map(r -> r.found().isEmpty()).orElse(true));
+        secret.setText(model.practice().stageProperty().get().secret());
+        practise.button()
+                .setText(
+                        !practising
+                                ? "Practise it"
+                                : secret.getText().isEmpty() ? "Show what it was" : "Practise with another");
+        results.getChildren().clear();
+        if (!secret.getText().isEmpty()) {
+            results.getChildren().add(secret);
+        }
+        results.getChildren().addAll(result, Nodes.row(use.button(), Nodes.label(uses(), "caption")), rows);
     }
 
     private String uses() {

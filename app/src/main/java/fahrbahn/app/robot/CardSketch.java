@@ -61,7 +61,7 @@ final class CardSketch extends CanvasRegion {
         }
     }
 
-    private static void robot(Pen pen, double x, double y, double turnRad) {
+    static void robot(Pen pen, double x, double y, double turnRad) {
         Pen robot = new PlacedPen(pen, x, y, turnRad);
         robot.roundedFrame(BODY, -24, -18, 54, 36, 4);
         robot.roundedFrame(BODY, -12, -28, 24, 9, 2);
@@ -81,7 +81,7 @@ final class CardSketch extends CanvasRegion {
         pen.line(RULER, x, y);
     }
 
-    private static void ruler(Pen pen, double from, double y, double to) {
+    static void ruler(Pen pen, double from, double y, double to) {
         pen.frame(RULER, from, y, to - from, 16);
         for (double x = from + 10; x < to; x += 10) {
             pen.line(RULER, x, y, x, y + ((int) ((x - from) / 10) % 5 == 0 ? 10 : 5));

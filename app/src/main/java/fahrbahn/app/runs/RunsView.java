@@ -65,7 +65,7 @@ public final class RunsView {
         model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
         StopwatchBar watch = new StopwatchBar(model.watch());
-        watch.alsoIn(time);
+        Action.alsoIn(time, watch.actions());
         model.watch().tapsProperty().addListener(o -> fillIn());
         VBox content = Nodes.column(
                 watch,

@@ -64,11 +64,7 @@ public final class Workshop {
         season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
-        robot = new RobotModel(
-                season,
-                errands,
-                new BenchModel(season, measure, new Stopwatch(System::nanoTime), this::tell),
-                this::tell);
+        robot = new RobotModel(season, errands, new BenchModel(season, measure, System::nanoTime, errands), this::tell);
         table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure);
         gains = new GainsModel(season, errands, robot::known);

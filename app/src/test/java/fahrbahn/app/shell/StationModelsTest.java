@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.robot.BenchModel;
 import fahrbahn.app.robot.RobotInsight;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
@@ -12,8 +13,12 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.app.table.TableModel;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.HiddenRobot;
 import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.practice.SlideShowing;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
@@ -23,7 +28,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -55,6 +62,32 @@ class StationModelsTest {
                 .filter(s -> s.constant() == constant)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Without a link: places along a ruler and what the display shows there. */
+    @Test
+    void aSlideIsTypedAndPutOnTheRobot() {
+        Setup guess = shop.season().setupOrGuess();
+        Setup real = HiddenRobot.of(guess, new Random(21));
+        SlideShowing ruler = new SlideShowing(real, 2);
+        BenchModel bench = shop.robot().bench();
+        for (double at = 0; at <= ruler.endMm(); at += 2) {
+            String shown = ruler.readings(at).stream().map(String::valueOf).collect(Collectors.joining(" "));
+            bench.add(BenchCard.SLIDE, bench.row(BenchCard.SLIDE, List.of(String.valueOf(at), shown)));
+            if (at < 20) {
+                assertThat(bench.result(BenchCard.SLIDE).orElseThrow().words()).contains("at least 15");
+            }
+        }
+        BenchCard.Result result = bench.result(BenchCard.SLIDE).orElseThrow();
+        Measured spot = result.found().get(Constant.SPOT);
+        assertThat(Math.abs(spot.value() - Constant.SPOT.of(real))).isLessThan(1.5 * spot.plusMinus());
+        bench.use(BenchCard.SLIDE);
+        Sensor left = shop.season().setupOrGuess().robot().sensors().get(0);
+        assertThat(left.light()).isCloseTo(real.robot().sensors().get(0).light(), within(4.0));
+        assertThat(shop.season().measurements().facts()).containsKey(Constant.SPOT);
+        assertThatThrownBy(() -> bench.add(BenchCard.SLIDE, bench.row(BenchCard.SLIDE, List.of("70", "512"))))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("one for each sensor");
     }
 
     @Test

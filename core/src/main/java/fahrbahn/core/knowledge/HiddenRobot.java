@@ -13,6 +13,9 @@ public final class HiddenRobot {
     /** Where the guess is of nothing, as a share of full command. */
     private static final double USUAL_DEAD_ZONE = 0.06;
 
+    /** Standard deviation of how much faster one wheel is than the other. */
+    private static final double USUAL_MISMATCH = 0.005;
+
     private static final List<Constant> HIDDEN = List.of(
             Constant.FREE_SPEED,
             Constant.TRACK_WIDTH,
@@ -34,7 +37,10 @@ public final class HiddenRobot {
             }
             hidden = moved(hidden, constant, guessed * (1 + off));
         }
-        return hidden;
+        double mismatch = USUAL_MISMATCH * Math.max(-2, Math.min(2, random.nextGaussian()));
+        return hidden.withDrive(hidden.robot()
+                .drive()
+                .withTraits(hidden.robot().drive().traits().withMismatchShare(mismatch)));
     }
 
     /** A setup whose drive and loop are another's, its program and its sensors its own. */
