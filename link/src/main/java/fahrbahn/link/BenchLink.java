@@ -36,7 +36,7 @@ public final class BenchLink implements Link {
     private void hear() {
         Reading reading;
         synchronized (robot) {
-            List<String> now = robot.rig().names();
+            List<String> now = robot.rig().columns();
             names = now.equals(names) ? names : now; // the same list as long as they stay
             reading = robot.tick();
         }

@@ -2,7 +2,6 @@ package fahrbahn.link;
 
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.table.Pose;
-import java.util.List;
 import java.util.Locale;
 
 /** What the bench robot prints and what it understands, in the live line protocol. */
@@ -21,20 +20,22 @@ public final class BenchProtocol {
 
     static String header(BenchRobot robot) {
         return "# " + GREETING + ", a line every " + BenchRobot.PERIOD_S + " s\ntS,positionMm,"
-                + String.join(",", robot.rig().names());
+                + String.join(",", robot.rig().columns());
     }
 
     /** A reading as a line, each sensor with as many decimals as its step has. */
     static String line(BenchRobot robot, Reading reading) {
         StringBuilder line =
                 new StringBuilder(String.format(Locale.ROOT, "%.2f,%.1f", reading.tS(), reading.positionMm()));
-        List<BenchRig.Eye> eyes = robot.rig().sensors();
-        for (int i = 0; i < eyes.size(); i++) {
-            double step = eyes.get(i).step();
+        int column = 0;
+        for (BenchRig.Eye eye : robot.rig().sensors()) {
+            double step = eye.step();
             int decimals = step == 0
                     ? MOST_DECIMALS
                     : (int) Math.max(0, Math.min(MOST_DECIMALS, Math.ceil(-Math.log10(step))));
-            line.append(',').append(String.format(Locale.ROOT, "%." + decimals + "f", reading.value(i)));
+            for (int i = 0; i < (eye.colour() ? 3 : 1); i++) {
+                line.append(',').append(String.format(Locale.ROOT, "%." + decimals + "f", reading.value(column++)));
+            }
         }
         return line.toString();
     }

@@ -1,7 +1,9 @@
 package fahrbahn.link;
 
 import fahrbahn.core.knowledge.HiddenRobot;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.response.Spot;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
@@ -22,8 +24,8 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
     /** A pair of no robot in particular, alike only on paper: each has its own gain, noise and share of the room's light. */
     public static final BenchRig PAIR = new BenchRig(
             List.of(
-                    new Eye("left", 9.5, 3.1, 742, 236, 18, 21, 3.2, 1, 0.09),
-                    new Eye("right", -9.5, 3.1, 655, 191, 18, 21, 2.6, 1, 0.012)),
+                    new Eye("left", 9.5, 3.1, 742, 236, 18, 21, 3.2, 1, 0.09, Channel.ALL),
+                    new Eye("right", -9.5, 3.1, 655, 191, 18, 21, 2.6, 1, 0.012, Channel.ALL)),
             19);
 
     /** Where nothing but ground is seen, for a rig no wider than a pair, mm. */
@@ -48,6 +50,9 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
 
     private static final double MOST_ROOM = 0.08;
 
+    /** How much red, green and blue a colour sensor's lamp sends: no lamp is white. */
+    private static final double[] TINTS = {1, 0.86, 0.62};
+
     public BenchRig {
         sensors = List.copyOf(sensors);
     }
@@ -61,6 +66,7 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
      * @param air what its lamp brings back of a lifted robot, over zero
      * @param step smallest change it reports; 0 for none
      * @param roomShare of its light that is the room's and not its lamp's
+     * @param channel what a colour sensor's program works with: it sends red, green and blue; another sends one number
      */
     public record Eye(
             String name,
@@ -72,7 +78,8 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             double air,
             double noise,
             double step,
-            double roomShare) {
+            double roomShare,
+            Channel channel) {
         /** Without noise, at a place across the line. */
         double even(double placeMm, double lineWidthMm) {
             return even(Spot.coverage(placeMm + leftMm, lineWidthMm, spotSigmaMm));
@@ -83,8 +90,37 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             return ground + (line - ground) * lineShare;
         }
 
-        Eye at(double newLeftMm) {
-            return new Eye(name, newLeftMm, spotSigmaMm, ground, line, zero, air, noise, step, roomShare);
+        Eye like(Sensor sensor) {
+            return new Eye(
+                    name,
+                    sensor.leftMm(),
+                    spotSigmaMm,
+                    ground,
+                    line,
+                    zero,
+                    air,
+                    noise,
+                    step,
+                    roomShare,
+                    sensor.channel());
+        }
+
+        /** Whether it sends three numbers. */
+        boolean colour() {
+            return channel != Channel.ALL;
+        }
+
+        /** All it sends of what it sees: one number, or red, green and blue. */
+        double[] sent(double even, boolean lamp, Random random) {
+            if (!colour()) {
+                return new double[] {reported(even, lamp, random)};
+            }
+            double[] sent = new double[TINTS.length];
+            for (int i = 0; i < sent.length; i++) {
+                double tint = TINTS[i] / TINTS[channel.ordinal() - Channel.RED.ordinal()];
+                sent[i] = reported(zero + tint * (even - zero), lamp, random);
+            }
+            return sent;
         }
 
         double reported(double even, boolean lamp, Random random) {
@@ -125,21 +161,21 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
                     AIR_SHARE * contrast,
                     sensor.noise(),
                     sensor.step(),
-                    LEAST_ROOM + (MOST_ROOM - LEAST_ROOM) * hidden.nextDouble()));
+                    LEAST_ROOM + (MOST_ROOM - LEAST_ROOM) * hidden.nextDouble(),
+                    known.channel()));
         }
         return new BenchRig(eyes, setup.line().widthMm());
     }
 
-    /** The same sensors where a setup has them; those it does not know stay where they are. */
+    /** The same sensors where a setup has them, working as it says; those it does not know stay as they are. */
     public BenchRig laidOutAs(Setup setup) {
         List<Eye> eyes = new ArrayList<>();
         for (Eye eye : sensors) {
-            double leftMm = setup.robot().sensors().stream()
+            eyes.add(setup.robot().sensors().stream()
                     .filter(s -> s.name().equals(eye.name()))
-                    .mapToDouble(Sensor::leftMm)
                     .findFirst()
-                    .orElse(eye.leftMm());
-            eyes.add(eye.at(leftMm));
+                    .map(eye::like)
+                    .orElse(eye));
         }
         return new BenchRig(eyes, lineWidthMm);
     }
@@ -175,6 +211,21 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
         Setup hidden =
                 HiddenRobot.of(begunAs, new Random(17L * setup.robot().name().hashCode() + 3));
         return new BenchTable(top, seenBy(HiddenRobot.driveOf(hidden, setup)), setup);
+    }
+
+    /** The columns it sends: a colour sensor has three. */
+    public List<String> columns() {
+        List<String> columns = new ArrayList<>();
+        for (Eye eye : sensors) {
+            if (eye.colour()) {
+                for (Channel channel : List.of(Channel.RED, Channel.GREEN, Channel.BLUE)) {
+                    columns.add(ColourColumns.name(eye.name(), channel));
+                }
+            } else {
+                columns.add(eye.name());
+            }
+        }
+        return columns;
     }
 
     public List<String> names() {

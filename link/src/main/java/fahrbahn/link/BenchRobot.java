@@ -5,10 +5,12 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Lookout;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 
 /**
  * A simulated robot, held by hand over a strip of line or put down anywhere on a table. It is built like the robot in hand
@@ -252,10 +254,10 @@ public final class BenchRobot {
             double t = ticks * PERIOD_S;
             move();
             ticks++;
-            double[] values = new double[rig.sensors().size()];
-            for (int i = 0; i < values.length; i++) {
-                values[i] = see(i);
-            }
+            double[] values = IntStream.range(0, rig.sensors().size())
+                    .mapToObj(this::see)
+                    .flatMapToDouble(Arrays::stream)
+                    .toArray();
             reading = new Reading(t, "", placeMm, values);
             end = stand.flatMap(s -> s.ended(ticks));
             if (end.isPresent()) {
@@ -277,9 +279,9 @@ public final class BenchRobot {
         placeMm += Math.max(-step, Math.min(step, goalMm - placeMm));
     }
 
-    private double see(int sensor) {
+    private double[] see(int sensor) {
         BenchRig.Eye eye = rig.sensors().get(sensor);
-        return eye.reported(lifted ? eye.zero() + eye.air() : standing(sensor, eye), lamp, random);
+        return eye.sent(lifted ? eye.zero() + eye.air() : standing(sensor, eye), lamp, random);
     }
 
     private double standing(int sensor, BenchRig.Eye eye) {

@@ -1,8 +1,12 @@
 package fahrbahn.app.live;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.table.Pose;
 import fahrbahn.link.BenchLink;
 import fahrbahn.link.BenchRig;
@@ -18,6 +22,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -53,6 +58,7 @@ public final class LiveModel {
     private final ObservableList<String> readColumns = FXCollections.unmodifiableObservableList(shownColumns);
     private ColumnMap map = ColumnMap.AS_NAMED;
     private List<String> robotSensors = List.of();
+    private Map<String, Channel> channels = Map.of();
     private List<String> columns = List.of();
     private ColumnMap.Picker picker;
     private Inbox inbox;
@@ -148,10 +154,14 @@ public final class LiveModel {
     }
 
     /** What each column of the stream is taken for; another map holds from the next reading on. */
-    public void map(ColumnMap newMap, List<String> newRobotSensors) {
-        if (!newMap.equals(map) || !newRobotSensors.equals(robotSensors)) {
+    public void map(ColumnMap newMap, Robot newRobot) {
+        List<String> newSensors = newRobot.sensors().stream().map(Sensor::name).toList();
+        if (!newMap.equals(map)
+                || !newSensors.equals(robotSensors)
+                || !newRobot.channels().equals(channels)) {
             map = newMap;
-            robotSensors = List.copyOf(newRobotSensors);
+            robotSensors = newSensors;
+            channels = newRobot.channels();
             columns = List.of();
         }
     }
@@ -217,7 +227,7 @@ public final class LiveModel {
     private void follow(List<String> newColumns) {
         columns = newColumns;
         shownColumns.setAll(newColumns);
-        picker = map.picker(newColumns, robotSensors);
+        picker = map.picker(newColumns, robotSensors, channels);
         sensors.setAll(picker.sensors());
         trace.begin(picker.sensors().size());
     }
@@ -272,6 +282,12 @@ public final class LiveModel {
 
     public ObservableList<String> sensors() {
         return shownSensors;
+    }
+
+    /** The places of those of the sensors that are no channels of another. */
+    public List<Integer> lines() {
+        List<String> lines = ColourColumns.withoutChannels(sensors);
+        return lines.stream().map(sensors::indexOf).toList();
     }
 
     /** The last seconds of every sensor. */

@@ -6,6 +6,7 @@ import fahrbahn.app.kit.Pages;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColourColumns;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
@@ -124,8 +125,9 @@ final class CapturePage {
         CaptureReport report = reports.get(reports.size() - 1);
         Capture capture = report.capture();
         newest.getChildren()
-                .add(new Label(CaptureWords.title(capture) + ": "
-                        + capture.readings().size() + " readings of " + String.join(", ", capture.sensors()) + "."));
+                .add(new Label(
+                        CaptureWords.title(capture) + ": " + capture.readings().size() + " readings of "
+                                + String.join(", ", ColourColumns.withoutChannels(capture.sensors())) + "."));
         if (report.findings().isEmpty()) {
             newest.getChildren().add(Nodes.label("Nothing odd about it.", "caption"));
         }

@@ -1,11 +1,16 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.words.Words;
+import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.readings.SurfaceStats;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** A capture named for a coach. */
@@ -17,6 +22,25 @@ final class CaptureWords {
 
     static String title(Capture capture) {
         return capture.surface() + (capture.conditions().lamp() == Lamp.OFF ? ", lamps off" : "");
+    }
+
+    /** What each sensor read, with its scatter; a colour sensor's channels after it. */
+    static String numbers(CaptureReport report) {
+        Capture capture = report.capture();
+        List<String> names = capture.sensors();
+        StringBuilder words = new StringBuilder();
+        for (int i = 0; capture.spot() && i < names.size(); i++) {
+            Optional<SurfaceStats> stats = report.stats().get(i);
+            boolean channel = ColourColumns.channelOf(names.get(i), names);
+            String name = channel ? names.get(i).substring(names.get(i).lastIndexOf('.') + 1) : names.get(i);
+            words.append(i == 0 ? "" : channel ? " " : ",  ")
+                    .append(name)
+                    .append(' ')
+                    .append(stats.map(s ->
+                                    Words.number(s.mean(), 4) + (channel ? "" : " \u00b1 " + Words.number(s.sd(), 2)))
+                            .orElse("no surface"));
+        }
+        return words.toString();
     }
 
     /** When, from where and under which circumstances. */

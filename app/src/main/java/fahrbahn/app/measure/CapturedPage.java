@@ -8,7 +8,6 @@ import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.readings.SurfaceStats;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -94,16 +93,7 @@ public final class CapturedPage {
         Button away = new Button("Remove");
         away.getStyleClass().add("small");
         away.setOnAction(e -> model.remove(capture));
-        StringBuilder numbers = new StringBuilder();
-        for (int i = 0; capture.spot() && i < capture.sensors().size(); i++) {
-            SurfaceStats stats = report.stats().get(i);
-            numbers.append(i == 0 ? "" : ",  ")
-                    .append(capture.sensors().get(i))
-                    .append(' ')
-                    .append(Words.number(stats.mean(), 4))
-                    .append(" \u00b1 ")
-                    .append(Words.number(stats.sd(), 2));
-        }
+        String numbers = CaptureWords.numbers(report);
         VBox entry = Nodes.column(Nodes.row(
                 Nodes.label(CaptureWords.title(capture), "strong"),
                 Nodes.label(
@@ -113,7 +103,7 @@ public final class CapturedPage {
                 Nodes.spring(),
                 away));
         if (!numbers.isEmpty()) {
-            entry.getChildren().add(wrapped(numbers.toString()));
+            entry.getChildren().add(wrapped(numbers));
         }
         report.findings().forEach(finding -> entry.getChildren().add(CapturePage.line(finding)));
         entry.getStyleClass().add("entry");

@@ -34,6 +34,10 @@ public final class FindingWords {
             return sensor + "read " + Words.number(f.from()) + " and later " + Words.number(f.to())
                     + ": two places in one capture. Hold the robot still, then capture again.";
         }
+        if (finding instanceof Finding.NoSurface f) {
+            return sensor + "said " + Words.exact(f.value()) + " in " + f.count() + " of " + f.of()
+                    + " readings: there was nothing under it. They are left out; hold it over the surface all along.";
+        }
         if (finding instanceof Finding.Unsettled f) {
             return sensor + "lies within \u00b1 " + Words.number(f.plusMinus(), 2) + " of the mean of "
                     + Words.count(f.have(), "reading", "readings") + "; " + f.more() + " more would settle it.";

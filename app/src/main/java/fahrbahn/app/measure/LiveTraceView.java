@@ -51,7 +51,7 @@ final class LiveTraceView extends CanvasRegion {
         }
         low = Double.POSITIVE_INFINITY;
         high = Double.NEGATIVE_INFINITY;
-        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+        for (int sensor : live.lines()) {
             for (int age = 0; age < trace.size(); age++) {
                 low = Math.min(low, trace.least(sensor, age));
                 high = Math.max(high, trace.most(sensor, age));
@@ -63,7 +63,7 @@ final class LiveTraceView extends CanvasRegion {
         int width = (int) Math.max(1, getWidth() - 2 * MARGIN);
         int height = (int) Math.max(1, getHeight());
         raster.clear(width, height);
-        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+        for (int sensor : live.lines()) {
             // Each of sixteen has a pair of colour and dash of its own, and neighbours differ in both.
             int[] dashes = DASHES[(sensor + sensor / INKS.length) % DASHES.length];
             raster.curve(trace, sensor, (Color) paint(INKS[sensor % INKS.length]), dashes, low, high);
@@ -81,7 +81,7 @@ final class LiveTraceView extends CanvasRegion {
         pen.text(TEXT, Words.number(high), 2, 12);
         pen.text(TEXT, Words.number(low), 2, getHeight() - 4);
         named.clear();
-        for (int sensor = 0; sensor < live.sensors().size(); sensor++) {
+        for (int sensor : live.lines()) {
             name(pen, sensor, getHeight() * (high - trace.most(sensor, 0)) / (high - low) + 4);
         }
     }

@@ -175,7 +175,11 @@ public final class MeasureModel extends StationModel {
 
     private ReadingsImport importing(String source) {
         return new ReadingsImport(
-                source, clock.instant(), season.columnsProperty().get(), robotSensors(), season.conditionsNow());
+                source,
+                clock.instant(),
+                season.columnsProperty().get(),
+                season.setupOrGuess().robot(),
+                season.conditionsNow());
     }
 
     /** Looks for serial ports, which may take a moment, and hands them over. */
@@ -193,7 +197,7 @@ public final class MeasureModel extends StationModel {
     }
 
     private void mapColumns() {
-        live.map(season.columnsProperty().get(), robotSensors());
+        live.map(season.columnsProperty().get(), season.setupOrGuess().robot());
     }
 
     /** The captures of a surface that count: the newest of each of the robot's sensors, lamps on; without any, the newest of others. */

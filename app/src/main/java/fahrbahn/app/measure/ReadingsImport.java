@@ -6,6 +6,8 @@ import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.readings.ReadingsFile;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.ReadingsCsv;
 import java.io.IOException;
@@ -22,7 +24,7 @@ import java.util.Map;
  *
  * @param source where it comes from, to be kept with each capture
  */
-record ReadingsImport(String source, Instant at, ColumnMap columns, List<String> robotSensors, Conditions conditions) {
+record ReadingsImport(String source, Instant at, ColumnMap columns, Robot robot, Conditions conditions) {
     /**
      * What a text of readings came to.
      *
@@ -37,12 +39,12 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
             List<Reading> nameless) {
         /** Whether somebody has to say first which column is which sensor. */
         boolean asksColumns() {
-            return how.columns.asks(file.sensors(), how.robotSensors);
+            return how.columns.asks(file.sensors(), how.names());
         }
 
         /** The same with the columns taken otherwise. */
         Imported with(ColumnMap columns) throws BadFileException {
-            return new ReadingsImport(how.source, how.at, columns, how.robotSensors, how.conditions).imported(file);
+            return new ReadingsImport(how.source, how.at, columns, how.robot, how.conditions).imported(file);
         }
 
         /** All captures, when it is known what the nameless readings are of. */
@@ -53,6 +55,10 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
             }
             return all;
         }
+    }
+
+    private List<String> names() {
+        return robot.sensors().stream().map(Sensor::name).toList();
     }
 
     Imported file(Path file) throws BadFileException {
@@ -69,7 +75,7 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, List<String>
 
     /** Readings without a surface but with places are a slide. */
     private Imported imported(ReadingsFile file) throws BadFileException {
-        ColumnMap.Picker picker = columns.picker(file.sensors(), robotSensors);
+        ColumnMap.Picker picker = columns.picker(file.sensors(), names(), robot.channels());
         Map<String, List<Reading>> bySurface = new LinkedHashMap<>();
         for (Reading reading : file.readings()) {
             boolean placed = reading.surface().isEmpty() && !Double.isNaN(reading.positionMm());

@@ -1,8 +1,10 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Spoken;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import java.util.ArrayList;
@@ -77,7 +79,8 @@ final class SensorPanel {
                         "Standard deviation of its readings on an even surface",
                         Sensor::noise,
                         (s, v) -> s.withSurfaces(s.dark(), s.light(), v)),
-                field("Step", "step", "Smallest change it can report", Sensor::step, Sensor::withStep));
+                field("Step", "step", "Smallest change it can report", Sensor::step, Sensor::withStep),
+                channel());
         fields.getStyleClass().addAll("fields", "narrow");
         return Nodes.panel("Sensors, left to right", chips, fields, presets());
     }
@@ -90,6 +93,19 @@ final class SensorPanel {
                 v -> model.type(setup -> setup.withRobot(setup.robot()
                         .withSensor(inHand, with.apply(setup.robot().sensors().get(inHand), v)))));
         refreshers.add(() -> field.show(get.applyAsDouble(sensors().get(inHand))));
+        return field;
+    }
+
+    private Node channel() {
+        ChoiceField<Channel> field = new ChoiceField<>(
+                "sensorChannel",
+                "works with",
+                "The channel of a colour sensor that it follows the line by; all light for any other",
+                Channel.values(),
+                Channel::word,
+                c -> model.type(setup -> setup.withRobot(setup.robot()
+                        .withSensor(inHand, setup.robot().sensors().get(inHand).withChannel(c)))));
+        refreshers.add(() -> field.show(sensors().get(inHand).channel()));
         return field;
     }
 

@@ -6,9 +6,12 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
@@ -18,9 +21,11 @@ import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.TablePrints;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,6 +47,9 @@ final class InHand {
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
     final ReadOnlyObjectWrapper<Optional<Draft>> course = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Map<Capture, Capture> seen = new IdentityHashMap<>();
+    private Map<String, Channel> channels = Map.of();
+
     /** What the table's course amounts to: its own, or the practice loop as long as there is none. */
     LaidCourse laid = PRACTICE;
 
@@ -75,8 +83,24 @@ final class InHand {
         ledger.all(Kinds.FACT, robot).values().forEach(f -> known.put(f.constant(), f));
         set(facts, known);
         set(entries, ledger.all(Kinds.ENTRIES, robot));
-        set(captures, ledger.all(Kinds.CAPTURE, robot).values(), Capture::at);
+        set(captures, asSeen(ledger.all(Kinds.CAPTURE, robot).values()), Capture::at);
         set(runs, ledger.all(Kinds.RUN, robot).values(), Run::at);
+    }
+
+    /** Captures of colour sensors read as their channel does; kept, so that the same stay the same. */
+    private Collection<Capture> asSeen(Collection<Capture> all) {
+        Robot robot = setupNow.get().robot();
+        Map<Capture, Capture> before = robot.channels().equals(channels) ? seen : Map.of();
+        Map<Capture, Capture> now = new IdentityHashMap<>();
+        List<Capture> shown = new ArrayList<>(all.size());
+        for (Capture capture : all) {
+            Capture as = before.get(capture);
+            shown.add(as == null ? ColourColumns.asSeen(capture, robot) : as);
+            now.put(capture, shown.get(shown.size() - 1));
+        }
+        channels = robot.channels();
+        seen = now;
+        return shown;
     }
 
     /** What the table amounts to is worked out only when it is another: it takes longer than all the rest. */

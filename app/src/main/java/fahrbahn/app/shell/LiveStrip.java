@@ -39,6 +39,7 @@ final class LiveStrip extends HBox {
     private final Label state = Nodes.label("", "live-state");
     private final Label counts = Nodes.label("", "caption");
     private final HBox bars = Nodes.row();
+    private List<Integer> shown = List.of();
     private final List<Label> values = new ArrayList<>();
     private final List<Region> fills = new ArrayList<>();
     private final TextField address = new TextField();
@@ -176,10 +177,12 @@ final class LiveStrip extends HBox {
         bars.getChildren().clear();
         values.clear();
         fills.clear();
-        int count = Math.max(1, live.sensors().size());
+        shown = live.lines();
+        int count = Math.max(1, shown.size());
         barWidth = Math.min(WIDEST_BAR, BARS_WIDTH / count - BETWEEN);
         bars.pseudoClassStateChanged(PseudoClass.getPseudoClass("crowded"), count > CROWDED);
-        for (String sensor : live.sensors()) {
+        for (int place : shown) {
+            String sensor = live.sensors().get(place);
             Label value = Nodes.label("", "live-value");
             value.setId("live-" + sensor);
             Region fill = new Region();
@@ -214,10 +217,10 @@ final class LiveStrip extends HBox {
 
     private void refreshValues() {
         double[] latest = live.latestProperty().get();
-        for (int i = 0; i < Math.min(latest.length, values.size()); i++) {
-            values.get(i).setText(Words.number(latest[i], 4));
-            String name = live.sensors().get(i);
-            double reading = latest[i];
+        for (int i = 0; i < values.size() && shown.get(i) < latest.length; i++) {
+            double reading = latest[shown.get(i)];
+            values.get(i).setText(Words.number(reading, 4));
+            String name = live.sensors().get(shown.get(i));
             double share = setup.get().robot().sensors().stream()
                     .filter(s -> s.name().equals(name))
                     .mapToDouble(s -> share(reading, s))

@@ -48,6 +48,14 @@ public sealed interface Finding {
         }
     }
 
+    /** Readings that say there is nothing under the sensor; they are left out. @param value by which it says so */
+    record NoSurface(String sensor, double value, int count, int of) implements Finding {
+        @Override
+        public Weight weight() {
+            return 2 * count > of ? Weight.STOP : Weight.CARE;
+        }
+    }
+
     /** A sweep that met one surface only. */
     record OneSurface(String sensor, double mean) implements Finding {
         @Override

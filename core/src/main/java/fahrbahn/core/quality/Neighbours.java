@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Sensors beside each other over the same paper. @param all those that tell dark from light, left to right */
 record Neighbours(List<SurfacePair> all) {
@@ -28,11 +29,13 @@ record Neighbours(List<SurfacePair> all) {
         List<Finding> between = new ArrayList<>();
         for (CaptureReport report : newestOfOtherSurfaces(inOrder)) {
             for (int i = 1; i < all.size(); i++) {
-                SurfaceStats a = report.stats(all.get(i - 1).sensor());
-                SurfaceStats b = report.stats(all.get(i).sensor());
-                if (a == null || b == null) {
+                Optional<SurfaceStats> first = report.stats(all.get(i - 1).sensor());
+                Optional<SurfaceStats> second = report.stats(all.get(i).sensor());
+                if (first.isEmpty() || second.isEmpty()) {
                     continue;
                 }
+                SurfaceStats a = first.get();
+                SurfaceStats b = second.get();
                 double percent = Agreement.scaledPercent(all.get(i - 1), a.mean(), all.get(i), b.mean());
                 double noise = 100
                         * Math.hypot(

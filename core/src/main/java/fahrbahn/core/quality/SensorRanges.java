@@ -1,6 +1,7 @@
 package fahrbahn.core.quality;
 
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Median;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -16,6 +17,14 @@ public record SensorRanges(Map<String, Range> ranges) {
      * @param highSpot the largest
      */
     public record Range(double least, double most, double step, double lowSpot, double highSpot) {
+        /** Of a sensor that never saw a surface. */
+        private static final Range NONE = new Range(
+                Double.POSITIVE_INFINITY,
+                Double.NEGATIVE_INFINITY,
+                0,
+                Double.POSITIVE_INFINITY,
+                Double.NEGATIVE_INFINITY);
+
         /** Of one capture. */
         private static Range of(double[] readings, boolean spot) {
             double[] sorted = readings.clone();
@@ -25,8 +34,7 @@ public record SensorRanges(Map<String, Range> ranges) {
                 double gap = sorted[i] - sorted[i - 1];
                 step = gap > 0 ? Math.min(step, gap) : step;
             }
-            int half = sorted.length / 2;
-            double median = sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+            double median = Median.ofSorted(sorted);
             return new Range(
                     sorted[0],
                     sorted[sorted.length - 1],
@@ -54,29 +62,36 @@ public record SensorRanges(Map<String, Range> ranges) {
         Map<String, Range> ranges = new HashMap<>();
         for (Capture capture : captures) {
             for (int i = 0; i < capture.sensors().size(); i++) {
-                ranges.merge(capture.sensors().get(i), Range.of(capture.values(i), capture.spot()), Range::and);
+                double[] values = capture.values(i);
+                if (values.length > 0) {
+                    ranges.merge(capture.sensors().get(i), Range.of(values, capture.spot()), Range::and);
+                }
             }
         }
         return new SensorRanges(ranges);
     }
 
     List<Range> ofSensors(List<String> sensors) {
-        return sensors.stream().map(ranges::get).toList();
+        return sensors.stream().map(this::range).toList();
+    }
+
+    private Range range(String sensor) {
+        return ranges.getOrDefault(sensor, Range.NONE);
     }
 
     double least(String sensor) {
-        return ranges.get(sensor).least();
+        return range(sensor).least();
     }
 
     double most(String sensor) {
-        return ranges.get(sensor).most();
+        return range(sensor).most();
     }
 
     double contrast(String sensor) {
-        return ranges.get(sensor).contrast();
+        return range(sensor).contrast();
     }
 
     double step(String sensor) {
-        return ranges.get(sensor).step();
+        return range(sensor).step();
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.core.quality;
 
+import fahrbahn.core.readings.Median;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -32,10 +33,10 @@ final class Steadiness {
         double[] scatters = new double[3];
         for (int i = 0; i < 3; i++) {
             double[] third = Arrays.copyOfRange(values, i * n / 3, (i + 1) * n / 3);
-            double median = median(third);
+            double median = Median.of(third);
             medians[i] = median;
             scatters[i] = MAD_TO_SIGMA
-                    * (median(Arrays.stream(third)
+                    * (Median.of(Arrays.stream(third)
                                     .map(v -> Math.abs(v - median))
                                     .toArray())
                             + step / 2);
@@ -49,16 +50,9 @@ final class Steadiness {
         double range = Arrays.stream(values).max().orElseThrow()
                 - Arrays.stream(values).min().orElseThrow();
         double apart = medians[most] - medians[least];
-        boolean far = apart > FAR_SDS * median(scatters) && apart > FAR_SHARE * (contrast > 0 ? contrast : range);
+        boolean far = apart > FAR_SDS * Median.of(scatters) && apart > FAR_SHARE * (contrast > 0 ? contrast : range);
         return far
                 ? Optional.of(new Finding.Moved(sensor, medians[Math.min(least, most)], medians[Math.max(least, most)]))
                 : Optional.empty();
-    }
-
-    static double median(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int half = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
     }
 }

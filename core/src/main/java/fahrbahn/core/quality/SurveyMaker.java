@@ -6,12 +6,13 @@ import fahrbahn.core.levels.Schools;
 import fahrbahn.core.levels.Sweep;
 import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.readings.Median;
 import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -86,7 +87,9 @@ final class SurveyMaker {
                 .filter(captured::contains)
                 .forEach(all::add);
         for (String surface : List.of(Capture.LIGHT, Capture.DARK)) {
-            report(surface, Lamp.ON).ifPresent(r -> all.addAll(r.capture().sensors()));
+            report(surface, Lamp.ON)
+                    .ifPresent(r ->
+                            all.addAll(ColourColumns.withoutChannels(r.capture().sensors())));
         }
         return all;
     }
@@ -94,9 +97,11 @@ final class SurveyMaker {
     private Optional<SurfacePair> pair(List<Capture> among, String sensor, double step) {
         Optional<Capture> dark = Survey.newest(among, Capture.DARK, sensor);
         Optional<Capture> light = Survey.newest(among, Capture.LIGHT, sensor);
-        return dark.isEmpty() || light.isEmpty()
+        Optional<SurfaceStats> onDark = dark.flatMap(d -> reports.get(d).stats(sensor));
+        Optional<SurfaceStats> onLight = light.flatMap(l -> reports.get(l).stats(sensor));
+        return onDark.isEmpty() || onLight.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new SurfacePair(sensor, stats(dark.get(), sensor), stats(light.get(), sensor), step));
+                : Optional.of(new SurfacePair(sensor, onDark.get(), onLight.get(), step));
     }
 
     /** The same surfaces as this sensor read them the time before. */
@@ -105,10 +110,6 @@ final class SurveyMaker {
         Survey.newest(captures, Capture.DARK, now.sensor()).ifPresent(older::remove);
         Survey.newest(captures, Capture.LIGHT, now.sensor()).ifPresent(older::remove);
         return pair(older, now.sensor(), ranges.step(now.sensor()));
-    }
-
-    private SurfaceStats stats(Capture capture, String sensor) {
-        return reports.get(capture).stats(sensor);
     }
 
     private int expectedSign(String sensor) {
@@ -138,7 +139,7 @@ final class SurveyMaker {
             } catch (BadValueException unusable) {
                 problems.add("Sensor " + pair.sensor() + ": " + unusable.getMessage());
                 if (readings.length >= Sweep.LEAST_READINGS) {
-                    between.add(new Finding.OneSurface(pair.sensor(), Steadiness.median(readings)));
+                    between.add(new Finding.OneSurface(pair.sensor(), Median.of(readings)));
                 }
             }
         }
@@ -152,17 +153,18 @@ final class SurveyMaker {
         if (slide.isEmpty()) {
             return slides;
         }
-        double[] places = slide.get().positionsMm();
-        boolean ruled = Arrays.stream(places).allMatch(Double::isFinite);
-        for (String sensor : slide.get().sensors()) {
-            double[] readings = slide.get().values(sensor);
+        boolean ruled = slide.get().placed();
+        List<String> sensors = slide.get().sensors();
+        for (String sensor : ColourColumns.withoutChannels(sensors)) {
+            int i = sensors.indexOf(sensor);
+            double[] readings = slide.get().values(i);
             try {
                 slides.put(
                         sensor,
                         ruled
-                                ? SlideFit.of(places, readings)
+                                ? SlideFit.of(slide.get().positionsMm(i), readings)
                                 : SlideFit.timed(
-                                        slide.get().timesS(),
+                                        slide.get().timesS(i),
                                         readings,
                                         setup.line().widthMm()));
             } catch (BadValueException unusable) {
@@ -175,7 +177,7 @@ final class SurveyMaker {
     /** Further left on the robot, a sensor meets the line further right on the ruler. */
     private void addSwapped(Map<String, SlideFit> slides) {
         Optional<Capture> slide = Survey.latest(captures, Capture.SLIDE, Lamp.ON);
-        if (slide.isEmpty() || Arrays.stream(slide.get().positionsMm()).anyMatch(Double::isNaN)) {
+        if (slide.isEmpty() || !slide.get().placed()) {
             return;
         }
         List<Sensor> met = setup.robot().sensors().stream()
@@ -194,9 +196,8 @@ final class SurveyMaker {
 
     private void addAir(CaptureReport air) {
         for (SurfacePair pair : pairs.values()) {
-            if (air.stats(pair.sensor()) != null && pair.contrast() > 0) {
-                between.addAll(pair.air(air.stats(pair.sensor())));
-            }
+            Optional<SurfaceStats> lifted = air.stats(pair.sensor()).filter(s -> pair.contrast() > 0);
+            lifted.ifPresent(stats -> between.addAll(pair.air(stats)));
         }
     }
 
@@ -205,10 +206,10 @@ final class SurveyMaker {
         Optional<CaptureReport> lightOff = report(Capture.LIGHT, Lamp.OFF);
         Map<String, RoomLight> rooms = new LinkedHashMap<>();
         for (SurfacePair pair : pairs.values()) {
-            SurfaceStats dark = darkOff.map(r -> r.stats(pair.sensor())).orElse(null);
-            SurfaceStats light = lightOff.map(r -> r.stats(pair.sensor())).orElse(null);
-            if (dark != null && light != null && pair.contrast() > 0) {
-                rooms.put(pair.sensor(), RoomLight.of(pair.dark(), pair.light(), dark, light));
+            Optional<SurfaceStats> dark = darkOff.flatMap(r -> r.stats(pair.sensor()));
+            Optional<SurfaceStats> light = lightOff.flatMap(r -> r.stats(pair.sensor()));
+            if (dark.isPresent() && light.isPresent() && pair.contrast() > 0) {
+                rooms.put(pair.sensor(), RoomLight.of(pair.dark(), pair.light(), dark.get(), light.get()));
             }
         }
         return rooms;

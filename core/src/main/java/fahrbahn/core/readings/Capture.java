@@ -4,6 +4,8 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import java.time.Instant;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Readings taken on one surface at one time.
@@ -55,6 +57,10 @@ public record Capture(
         this(id, surface, at, source, sensors, readings, Conditions.UNKNOWN);
     }
 
+    public Capture withReadings(List<Reading> newReadings) {
+        return new Capture(id, surface, at, source, sensors, newReadings, conditions);
+    }
+
     public Capture withId(String newId) {
         return new Capture(newId, surface, at, source, sensors, readings, conditions);
     }
@@ -85,19 +91,52 @@ public record Capture(
         return readings.stream().noneMatch(r -> Double.isNaN(r.tS()));
     }
 
-    /** Places along the ruler, mm; NaN where not said. */
-    public double[] positionsMm() {
-        return readings.stream().mapToDouble(Reading::positionMm).toArray();
-    }
-
-    /** All readings of one sensor, by its place among the sensors. */
-    public double[] values(int sensor) {
+    /** All readings of one sensor, by its place among the sensors, as they were reported. */
+    public double[] reported(int sensor) {
         return readings.stream().mapToDouble(r -> r.value(sensor)).toArray();
     }
 
-    /** All readings of the sensor with this name; empty when the capture has none. */
+    /** Readings of one sensor, by its place among the sensors; those that say there is no surface under it are left out. */
+    public double[] values(int sensor) {
+        return pick(reported(sensor), sensor);
+    }
+
+    /** The same of the sensor with this name; empty when the capture has none. */
     public double[] values(String sensor) {
         int index = sensors.indexOf(sensor);
         return index < 0 ? new double[0] : values(index);
+    }
+
+    /** Time of each of a sensor's {@link #values}, from the capture's first reading. */
+    public double[] timesS(int sensor) {
+        return pick(timesS(), sensor);
+    }
+
+    /** Place along the ruler of each of a sensor's {@link #values}, mm; NaN where not said. */
+    public double[] positionsMm(int sensor) {
+        return pick(readings.stream().mapToDouble(Reading::positionMm).toArray(), sensor);
+    }
+
+    /** True when the source gave a place along a ruler with each reading. */
+    public boolean placed() {
+        return readings.stream().allMatch(r -> Double.isFinite(r.positionMm()));
+    }
+
+    private double[] pick(double[] all, int sensor) {
+        boolean[] none = NoSurface.in(reported(sensor), !spot());
+        return IntStream.range(0, all.length)
+                .filter(i -> !none[i])
+                .mapToDouble(i -> all[i])
+                .toArray();
+    }
+
+    /** The reading by which a sensor says that there is no surface; empty when it always saw one. */
+    public OptionalDouble noSurface(int sensor) {
+        double[] reported = reported(sensor);
+        boolean[] none = NoSurface.in(reported, !spot());
+        return IntStream.range(0, none.length)
+                .filter(i -> none[i])
+                .mapToDouble(i -> reported[i])
+                .findFirst();
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.core.readings;
 
+import fahrbahn.core.setup.Channel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,9 +49,11 @@ public record ColumnMap(Map<String, String> sensorOf) {
     /**
      * What each column is taken for: as said by hand; else the sensor of the same name, case and blanks aside. Columns without names of
      * their own go to the sensors from left to right when there are as many. Any other is left out when every sensor has its column, and
-     * asked for when not: by place a name is never overruled. As long as there is no robot every column keeps its name.
+     * asked for when not: by place a name is never overruled. As long as there is no robot every column keeps its name. The three
+     * columns of a colour sensor count as one, under their common name; called after their colours alone they are a lone sensor's.
      */
-    public List<Match> match(List<String> columns, List<String> sensors) {
+    public List<Match> match(List<String> given, List<String> sensors) {
+        List<String> columns = ColourColumns.names(given);
         Map<String, Match> matches = new LinkedHashMap<>();
         List<String> free = new ArrayList<>(sensors);
         for (String column : columns) {
@@ -61,8 +64,10 @@ public record ColumnMap(Map<String, String> sensorOf) {
             }
         }
         for (String column : columns) {
-            Optional<String> same =
-                    free.stream().filter(s -> plain(s).equals(plain(column))).findFirst();
+            boolean lone = column.equals(ColourColumns.NAMELESS) && sensors.size() == 1;
+            Optional<String> same = free.stream()
+                    .filter(s -> lone || plain(s).equals(plain(column)))
+                    .findFirst();
             if (!matches.containsKey(column) && same.isPresent()) {
                 matches.put(column, new Match(column, same.get(), How.BY_NAME));
                 free.remove(same.get());
@@ -121,31 +126,52 @@ public record ColumnMap(Map<String, String> sensorOf) {
         return new ColumnMap(changed);
     }
 
-    /** A way to pick from each reading the values that are sensors, under their names. */
-    public Picker picker(List<String> columns, List<String> sensors) {
+    /**
+     * A way to pick from each reading the values that are sensors, under their names; a colour sensor's channels follow it.
+     *
+     * @param channels what the robot's colour sensors work with; those not named with all light
+     */
+    public Picker picker(List<String> columns, List<String> sensors, Map<String, Channel> channels) {
         List<String> names = new ArrayList<>();
-        List<Integer> from = new ArrayList<>();
+        List<Picker.Source> from = new ArrayList<>();
+        List<ColourColumns.Column> given = ColourColumns.of(columns);
         List<Match> matches = match(columns, sensors);
         for (int i = 0; i < matches.size(); i++) {
             String name = matches.get(i).sensor();
-            if (!name.equals(NONE) && !names.contains(name)) {
-                names.add(name);
-                from.add(i);
+            if (name.equals(NONE) || names.contains(name)) {
+                continue;
+            }
+            List<Integer> at = given.get(i).from();
+            names.add(name);
+            if (given.get(i).colour()) {
+                Channel channel = channels.getOrDefault(name, Channel.ALL);
+                from.add(reading -> ColourColumns.line(
+                        channel, reading.value(at.get(0)), reading.value(at.get(1)), reading.value(at.get(2))));
+                names.addAll(ColourColumns.channelNames(name));
+                at.forEach(place -> from.add(reading -> reading.value(place)));
+            } else {
+                int place = at.get(0);
+                from.add(reading -> reading.value(place));
             }
         }
-        boolean all = names.size() == columns.size();
-        return new Picker(List.copyOf(names), from.stream().mapToInt(i -> i).toArray(), all);
+        boolean all = names.size() == columns.size() && given.stream().noneMatch(ColourColumns.Column::colour);
+        return new Picker(List.copyOf(names), List.copyOf(from), all);
     }
 
-    /** @param sensors names of what is picked @param from the column of each @param all true when every column is picked, in order */
-    public record Picker(List<String> sensors, int[] from, boolean all) {
+    /** @param sensors names of what is picked @param from where each comes from @param all true when every column is picked, in order */
+    public record Picker(List<String> sensors, List<Source> from, boolean all) {
+        /** One value of a reading. */
+        interface Source {
+            double of(Reading reading);
+        }
+
         public Reading pick(Reading reading) {
             if (all) {
                 return reading;
             }
-            double[] values = new double[from.length];
+            double[] values = new double[from.size()];
             for (int i = 0; i < values.length; i++) {
-                values[i] = reading.value(from[i]);
+                values[i] = from.get(i).of(reading);
             }
             return new Reading(reading.tS(), reading.surface(), reading.positionMm(), values);
         }

@@ -38,10 +38,10 @@ public record SurfaceStats(int n, List<Integer> leftOut, double median, double m
         for (double reading : readings) {
             Check.finite("reading", reading);
         }
-        double median = median(readings);
+        double median = Median.of(readings);
         double[] departures =
                 Arrays.stream(readings).map(r -> Math.abs(r - median)).toArray();
-        double limit = OUTLIER_SIGMAS * MAD_TO_SIGMA * (median(departures) + step / 2);
+        double limit = OUTLIER_SIGMAS * MAD_TO_SIGMA * (Median.of(departures) + step / 2);
 
         List<Integer> leftOut = new ArrayList<>();
         int kept = 0;
@@ -59,13 +59,6 @@ public record SurfaceStats(int n, List<Integer> leftOut, double median, double m
         }
         double sd = kept > 1 ? Math.sqrt(squares / (kept - 1)) : 0;
         return new SurfaceStats(readings.length, leftOut, median, mean, Math.max(sd, step / Math.sqrt(12)));
-    }
-
-    private static double median(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int half = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
     }
 
     /**

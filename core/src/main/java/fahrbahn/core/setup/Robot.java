@@ -5,7 +5,9 @@ import fahrbahn.core.check.Check;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A robot: its drive, the beat of its program and its sensors from left to right.
@@ -52,6 +54,13 @@ public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors, C
 
     public Robot withDrive(Drive newDrive) {
         return new Robot(name, newDrive, loop, sensors, chassis);
+    }
+
+    /** What its colour sensors work with, by name; those that work with all light are not among them. */
+    public Map<String, Channel> channels() {
+        return sensors.stream()
+                .filter(s -> s.channel() != Channel.ALL)
+                .collect(Collectors.toMap(Sensor::name, Sensor::channel));
     }
 
     public Robot withLoop(Loop newLoop) {

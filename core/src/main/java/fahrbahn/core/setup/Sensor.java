@@ -74,6 +74,10 @@ public record Sensor(
         return new Sensor(newName, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, channel);
     }
 
+    public Sensor withChannel(Channel newChannel) {
+        return new Sensor(name, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, newChannel);
+    }
+
     public Sensor withStep(double newStep) {
         return new Sensor(name, forwardMm, leftMm, spotSigmaMm, dark, light, noise, newStep, channel);
     }

@@ -60,7 +60,7 @@ class ColumnMapTest {
                         new Match("volts", "", How.LEFT_OUT),
                         new Match("x", "right", How.BY_HAND),
                         new Match("y", "y", How.ASKED));
-        ColumnMap.Picker picker = map.with("y", "left").picker(List.of("volts", "x", "y"), ROBOT);
+        ColumnMap.Picker picker = map.with("y", "left").picker(List.of("volts", "x", "y"), ROBOT, Map.of());
         assertThat(picker.sensors()).containsExactly("right", "left");
         Reading picked = picker.pick(new Reading(0.5, "dark", 12, new double[] {7400, 1, 2}));
         assertThat(picked).isEqualTo(new Reading(0.5, "dark", 12, new double[] {1, 2}));
@@ -68,7 +68,7 @@ class ColumnMapTest {
 
     @Test
     void nothingIsCopiedWhereEveryColumnIsASensor() {
-        ColumnMap.Picker picker = ColumnMap.AS_NAMED.picker(ROBOT, ROBOT);
+        ColumnMap.Picker picker = ColumnMap.AS_NAMED.picker(ROBOT, ROBOT, Map.of());
         Reading reading = new Reading(0, "", 0, new double[] {1, 2});
         assertThat(picker.pick(reading)).isSameAs(reading);
     }
@@ -76,7 +76,7 @@ class ColumnMapTest {
     @Test
     void twoColumnsOfOneSensorAreOnlyPickedOnce() {
         ColumnMap map = new ColumnMap(Map.of("a", "left", "b", "left"));
-        assertThat(map.picker(List.of("a", "b"), ROBOT).sensors()).containsExactly("left");
+        assertThat(map.picker(List.of("a", "b"), ROBOT, Map.of()).sensors()).containsExactly("left");
     }
 
     @Test
