@@ -100,11 +100,11 @@ final class SensorPanel {
         ChoiceField<Channel> field = new ChoiceField<>(
                 "sensorChannel",
                 "works with",
-                "The channel of a colour sensor that it follows the line by; all light for any other",
+                "The channel by which a colour sensor follows the line; all light for any other",
                 Channel.values(),
                 Channel::word,
-                c -> model.type(setup -> setup.withRobot(setup.robot()
-                        .withSensor(inHand, setup.robot().sensors().get(inHand).withChannel(c)))));
+                works -> model.type(setup -> setup.withRobot(setup.robot()
+                        .withSensor(inHand, setup.robot().sensors().get(inHand).withChannel(works)))));
         refreshers.add(() -> field.show(sensors().get(inHand).channel()));
         return field;
     }
