@@ -10,6 +10,8 @@ import fahrbahn.app.start.BackupList;
 import fahrbahn.app.start.BackupPage;
 import fahrbahn.app.start.Home;
 import fahrbahn.app.start.Opener;
+import fahrbahn.app.start.Remembered;
+import fahrbahn.app.start.Remembered.What;
 import fahrbahn.app.start.StartPage;
 import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
@@ -24,15 +26,21 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 
 /** One window: the start page, or a season. */
 public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final int SECONDS_TO_SAVE = 10;
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+    private static final double LEAST_WIDTH = 1000;
+    private static final double LEAST_HEIGHT = 640;
     private static final long MOST_BACKUP_BYTES = 500L << 20;
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
@@ -42,6 +50,7 @@ public final class FahrbahnApp extends Application {
     private final Errand<List<BackupList.Choice>> looking =
             new Errands(worker, Platform::runLater, this::tellStart).errand("Looking for backups");
     private Home home;
+    private Remembered remembered;
     private Backups backups;
     private Opener opener;
     private Stage stage;
@@ -68,6 +77,7 @@ public final class FahrbahnApp extends Application {
         stage = newStage;
         home = Home.open();
         home.logHere();
+        remembered = home.remembered(writer);
         backups = new Backups(home.backups(), Clock.systemUTC(), MOST_BACKUP_BYTES);
         opener = new Opener(home, backups, Clock.systemUTC(), writer, Platform::runLater);
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
@@ -77,8 +87,7 @@ public final class FahrbahnApp extends Application {
         }
         Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheet());
         showStart();
-        stage.setMinWidth(1080);
-        stage.setMinHeight(700);
+        size();
         stage.show();
         if (arguments.contains("demo")) {
             boolean fresh = arguments.contains("--fresh");
@@ -86,6 +95,19 @@ public final class FahrbahnApp extends Application {
         } else if (!arguments.isEmpty()) {
             open(() -> opener.open(Path.of(arguments.get(0))));
         }
+    }
+
+    /** As the coach left it, else as planned; never larger than the screen. */
+    private void size() {
+        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+        stage.setMinWidth(Math.min(LEAST_WIDTH, screen.getWidth()));
+        stage.setMinHeight(Math.min(LEAST_HEIGHT, screen.getHeight()));
+        stage.setWidth(remembered
+                .number(What.WIDTH, LEAST_WIDTH, screen.getWidth())
+                .orElse(Math.min(WIDTH, screen.getWidth())));
+        stage.setHeight(remembered
+                .number(What.HEIGHT, LEAST_HEIGHT, screen.getHeight())
+                .orElse(Math.min(HEIGHT, screen.getHeight())));
     }
 
     private void unforeseen(Thread thread, Throwable broken) {
@@ -100,7 +122,7 @@ public final class FahrbahnApp extends Application {
 
     private void show(Parent root, String title) {
         if (scene == null) {
-            scene = new Scene(root, 1280, 800);
+            scene = new Scene(root);
             scene.getStylesheets()
                     .add(FahrbahnApp.class.getResource("fahrbahn.css").toExternalForm());
             stage.setScene(scene);
@@ -196,7 +218,7 @@ public final class FahrbahnApp extends Application {
             home.used(now);
             stage.setTitle("Fahrbahn: " + now.getFileName());
         });
-        window = new MainWindow(workshop, this::leave);
+        window = new MainWindow(workshop, remembered, this::leave);
         show(window, "Fahrbahn: " + path.getFileName());
         window.start();
         if (!opened.told().isEmpty()) {
@@ -204,6 +226,7 @@ public final class FahrbahnApp extends Application {
         }
         if (opened.manner() == Opener.Manner.DEMO) {
             workshop.live().connectToBenchRobot();
+            window.greet();
         } else if (opened.manner() == Opener.Manner.BEGUN) {
             window.begin();
         }
@@ -232,6 +255,10 @@ public final class FahrbahnApp extends Application {
     @Override
     public void stop() throws InterruptedException {
         closeSeason();
+        if (stage != null && !stage.isMaximized()) {
+            remembered.set(What.WIDTH, stage.getWidth());
+            remembered.set(What.HEIGHT, stage.getHeight());
+        }
         worker.shutdownNow();
         writer.shutdown();
         writer.awaitTermination(SECONDS_TO_SAVE, TimeUnit.SECONDS);

@@ -150,8 +150,21 @@ abstract class InWindow {
         until(surface + " is captured", () -> shop().measure().latest(surface).isPresent());
     }
 
+    /** Nothing is on its way that would move what is shown: what is pointed at now stays where it is. */
+    void settled() throws Exception {
+        until(
+                "all is settled",
+                () -> !shop().busyProperty().get()
+                        && !robot.lookup("#verdict")
+                                .query()
+                                .getScene()
+                                .getRoot()
+                                .isNeedsLayout());
+    }
+
     /** Where on the screen a place inside a node is. */
     Point2D onScreen(String id, double x, double y) throws Exception {
+        settled();
         return onWindow(() -> robot.lookup("#" + id).query().localToScreen(x, y));
     }
 

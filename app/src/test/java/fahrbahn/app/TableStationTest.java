@@ -109,6 +109,7 @@ class TableStationTest extends InWindow {
     }
 
     private Point2D point(double xMm, double yMm) throws Exception {
+        settled();
         return onWindow(() ->
                 new fahrbahn.app.table.TablePlaces(robot.lookup("#courseEditor").query()).onScreen(xMm, yMm));
     }
@@ -268,6 +269,7 @@ class TableStationTest extends InWindow {
     }
 
     private Point2D matPoint(double xMm, double yMm) throws Exception {
+        settled();
         return onWindow(() ->
                 new fahrbahn.app.table.TablePlaces(robot.lookup("#matCanvas").query()).onScreen(xMm, yMm));
     }

@@ -1,6 +1,7 @@
 package fahrbahn.app.chart;
 
 import javafx.collections.FXCollections;
+import javafx.css.PseudoClass;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.chart.NumberAxis;
@@ -10,11 +11,18 @@ import javafx.scene.chart.XYChart;
 public final class Plot extends XYChart<Number, Number> {
     private final Canvas canvas = new Canvas();
     private final Inks inks;
+    private static final PseudoClass BARE = PseudoClass.getPseudoClass("bare");
+
+    private final String promise;
     private Chart shown;
     private double cursor = Double.NaN;
 
-    public Plot(String xLabel, String yLabel) {
+    /** @param promise what will be there, as long as there is nothing to show */
+    public Plot(String xLabel, String yLabel, String promise) {
         super(axis(xLabel), axis(yLabel));
+        this.promise = promise;
+        pseudoClassStateChanged(BARE, true);
+        setAccessibleText(promise);
         setData(FXCollections.observableArrayList()); // a chart without data is not laid out
         setAnimated(false);
         setLegendVisible(false);
@@ -37,6 +45,7 @@ public final class Plot extends XYChart<Number, Number> {
 
     public void show(Chart chart) {
         shown = chart;
+        pseudoClassStateChanged(BARE, false);
         setAccessibleText(chart.title());
         set((NumberAxis) getXAxis(), chart.xLabel(), chart.x());
         set((NumberAxis) getYAxis(), chart.yLabel(), chart.y());
@@ -64,7 +73,9 @@ public final class Plot extends XYChart<Number, Number> {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         g.setFont(TextFont.of(this));
-        if (shown != null) {
+        if (shown == null) {
+            new CanvasPen(g, inks::paint).text("ink-text", promise, 8, canvas.getHeight() / 2);
+        } else {
             Pen pen = new CanvasPen(g, inks::paint);
             Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());
             shown.draw(pen, scale);

@@ -15,7 +15,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -37,7 +37,7 @@ public final class ClubPage {
     private final ClubModel model;
     private final ClubLists lists;
     private final VBox typing = new VBox();
-    private final HBox kinds = Nodes.row();
+    private final FlowPane kinds = Nodes.flow();
     private TextField newName;
     private final List<Action> actions = new ArrayList<>();
 
@@ -56,14 +56,14 @@ public final class ClubPage {
 
     private StationView build() {
         typing.getStyleClass().add("column");
-        HBox one = Nodes.row(
+        FlowPane one = Nodes.flow(
                 button("clubTake", "Take in hand", KeyCode.ENTER, model::take),
                 button("clubAdd", "Add", KeyCode.A, this::add),
                 button("clubRename", "Rename", KeyCode.R, this::rename),
                 button("clubCopy", "Copy", KeyCode.C, () -> model.copy(true)),
                 button("clubCopyBare", "Copy without measurements", KeyCode.B, () -> model.copy(false)),
                 button("clubRetire", "Retire, or bring back", KeyCode.T, model::retire));
-        HBox two = Nodes.row(
+        FlowPane two = Nodes.flow(
                 button("clubShowRetired", "Show what is retired", KeyCode.H, model::showRetired),
                 button("clubTeam", "Into the next team", KeyCode.M, model::nextTeam),
                 button("clubImport", "Robot from a setup file", KeyCode.I, this::importSetup),
@@ -81,7 +81,7 @@ public final class ClubPage {
         actions.add(hidden("clubRight", KeyCode.RIGHT, () -> leap(1)));
         ScrollPane scroll = new ScrollPane(lists);
         scroll.setFitToWidth(true);
-        Label hint = Nodes.label(
+        Label hint = Nodes.wrapped(
                 "Arrows move over the list. What is retired is hidden here and from choices, until H shows it; nothing is ever deleted.",
                 "caption");
         VBox content = Nodes.column(one, two, typing, Nodes.grow(scroll), hint);

@@ -11,21 +11,22 @@ import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** The twin rides the course; below it, its distance from the path and its steering. */
 public final class DriveView {
     private static final String OFFSET = "off path, mm";
-    private static final String STEERING = "steering, in commands";
+    private static final String STEERING = "steering";
 
     private final DriveModel model;
     private final CourseView course;
-    private final Plot offset = new Plot("time, s", OFFSET);
-    private final Plot steering = new Plot("time, s", STEERING);
+    private final Plot offset = new Plot("time, s", OFFSET, "After a run: how far off its path it was, mm");
+    private final Plot steering = new Plot("time, s", STEERING, "After a run: how it steered, in commands");
     private final ProgressBar progress = new ProgressBar(0);
     private final Label size = Nodes.label("", "panel-title");
     private final Label outcome = new Label("none");
@@ -57,7 +58,7 @@ public final class DriveView {
         ChoiceField<Laid> choice = new ChoiceField<>(
                 "course",
                 "course",
-                "Course the twin drives",
+                "The table the twin drives on: the one in hand, or a course of our own.",
                 model.courses().toArray(Laid[]::new),
                 Laid::name,
                 model::choose);
@@ -67,7 +68,7 @@ public final class DriveView {
             layCourse();
         });
         outcome.setId("driveOutcome");
-        HBox figures = Nodes.row(
+        FlowPane figures = Nodes.flow(
                 Nodes.figure(outcome, "outcome", "Run completed or lost"),
                 Nodes.figure(time, "time", "Lap time"),
                 Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
@@ -78,13 +79,12 @@ public final class DriveView {
         course.showLine(lineWidthMm());
         layCourse();
         refresh(keep);
-        offset.setMinHeight(165);
-        steering.setMinHeight(165);
-        offset.setMaxHeight(165);
-        steering.setMaxHeight(165);
-        HBox controls = Nodes.row(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
+        offset.getStyleClass().add("trace");
+        steering.getStyleClass().add("trace");
+        FlowPane controls = Nodes.flow(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
         controls.setAlignment(Pos.BOTTOM_LEFT);
-        VBox table = new VBox(Nodes.row(size, Nodes.spring(), figures), Nodes.grow(course));
+        controls.setRowValignment(VPos.BOTTOM);
+        VBox table = new VBox(Nodes.column(size, figures), Nodes.grow(course));
         table.getStyleClass().add("panel");
         VBox content = Nodes.column(controls, Nodes.grow(table), Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
         return new StationView(content, List.of(run, many, stop, keep), this::frame);

@@ -46,6 +46,13 @@ public final class Errand<T> {
     Errand(Errands errands, String what) {
         this.errands = errands;
         this.what = what;
+        running.addListener((o, was, is) -> {
+            if (is) {
+                errands.working().begun();
+            } else {
+                errands.working().ended();
+            }
+        });
     }
 
     /** True from the moment the work is asked for until it has ended. */

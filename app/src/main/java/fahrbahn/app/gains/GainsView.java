@@ -24,7 +24,7 @@ import javafx.stage.FileChooser;
 /** The lane, the limits it is made of, the gains as set and the pair to try next. */
 public final class GainsView {
     private final GainsModel model;
-    private final Plot plot = new Plot("speed, mm/s", "Kp");
+    private final Plot plot = new Plot("speed, mm/s", "Kp", "The lane: gains between leaving bends and wiggling");
     private final Label leastLead = new Label();
     private final Label onset = new Label();
     private final Label period = new Label();

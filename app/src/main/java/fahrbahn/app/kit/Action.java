@@ -29,8 +29,14 @@ public final class Action {
         return switch (key) {
             case SPACE -> "Space";
             case DELETE -> "Del";
+            case BACK_SPACE -> "Back";
             default -> key.getName();
         };
+    }
+
+    /** As it stands on the key. */
+    public String keyName() {
+        return name(key);
     }
 
     public Button button() {

@@ -16,11 +16,12 @@ public final class ChoiceField<E> extends VBox {
     /** @param set takes a choice the coach made, never one that was only shown */
     public ChoiceField(
             String id, String words, String standardTerm, E[] values, Function<E, String> word, Consumer<E> set) {
-        Label label = Nodes.label(words, "caption");
+        Label label = Nodes.wrapped(words, "caption");
         label.setLabelFor(box);
         label.setTooltip(new Tooltip(standardTerm));
         box.setId(id);
         box.setAccessibleText(words);
+        Fields.describe(box, words, standardTerm);
         box.getItems().setAll(values);
         box.setConverter(new Spoken<>(word));
         box.valueProperty().addListener((o, before, after) -> {

@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -25,6 +26,29 @@ public final class Nodes {
         return row;
     }
 
+    /** A row that goes on below itself where it is too narrow. */
+    public static FlowPane flow(Node... children) {
+        FlowPane flow = new FlowPane(children);
+        flow.getStyleClass().add("flow");
+        flow.setMinHeight(Region.USE_PREF_SIZE);
+        return flow;
+    }
+
+    /** Words that go on below themselves where it is too narrow, and are never cut. */
+    public static Label wrapped(String words, String... styleClasses) {
+        Label label = label(words, styleClasses);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    /** A word or a number in a table: as wide as it is. */
+    public static Label cell(String words, String... styleClasses) {
+        Label label = label(words, styleClasses);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
     public static VBox column(Node... children) {
         VBox column = new VBox(children);
         column.getStyleClass().add("column");
@@ -43,7 +67,7 @@ public final class Nodes {
 
     /** A titled panel. */
     public static VBox panel(String title, Node... children) {
-        VBox panel = new VBox(label(title, "panel-title"));
+        VBox panel = new VBox(wrapped(title, "panel-title"));
         panel.getChildren().addAll(children);
         panel.getStyleClass().add("panel");
         return panel;

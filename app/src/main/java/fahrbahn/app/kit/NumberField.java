@@ -26,12 +26,19 @@ public final class NumberField extends VBox {
      */
     public NumberField(String id, String words, String standardTerm, DoubleConsumer set) {
         this.set = set;
-        Label label = Nodes.label(words, "caption");
+        Label label = Nodes.wrapped(words, "caption");
         label.setLabelFor(text);
         label.setTooltip(new Tooltip(standardTerm));
         text.setId(id);
         text.setAccessibleText(words);
-        text.setOnAction(e -> commit());
+        setOnMouseClicked(e -> text.requestFocus()); // beside the field is meant for it
+        Fields.describe(text, words, standardTerm);
+        Fields.onGivingUp(text, this::giveUp);
+        text.setOnAction(e -> {
+            if (commit()) {
+                Fields.next(text);
+            }
+        });
         text.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
                 commit();
@@ -44,7 +51,12 @@ public final class NumberField extends VBox {
         getStyleClass().add("number-field");
     }
 
+    /** What was refused stays until it is mended or given up, as long as the number it was to replace is the same. */
     public void show(double value) {
+        boolean same = value == shown || Double.isNaN(value) && Double.isNaN(shown);
+        if (refused() && same) {
+            return;
+        }
         shown = value;
         text.setText(words(value));
         refuse("");
@@ -55,16 +67,17 @@ public final class NumberField extends VBox {
         return Double.isNaN(value) ? "" : Words.exact(value);
     }
 
-    private void commit() {
+    /** @return false when it was refused */
+    private boolean commit() {
         String typed = text.getText().strip();
         if (typed.equals(words(shown))) {
             refuse("");
-            return;
+            return true;
         }
         OptionalDouble number = Words.parse(typed);
         if (number.isEmpty()) {
             refuse("'" + typed + "' is not a number; type one like 12.5");
-            return;
+            return false;
         }
         double value = number.getAsDouble();
         try {
@@ -73,6 +86,17 @@ public final class NumberField extends VBox {
         } catch (BadValueException bad) {
             refuse("It is " + Words.exact(value) + "; it must be " + bad.rule());
         }
+        return !refused();
+    }
+
+    private boolean refused() {
+        return !problem.getText().isEmpty();
+    }
+
+    /** What was typed and not taken is forgotten: by Esc, or when another thing is shown from now on. */
+    public void giveUp() {
+        refuse("");
+        text.setText(words(shown));
     }
 
     private void refuse(String why) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.LongConsumer;
 import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
@@ -27,6 +28,7 @@ public final class Pages {
     private final List<Page> pages;
     private final List<Button> tabs = new ArrayList<>();
     private final StackPane leaf = new StackPane();
+    private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper("");
     private int up = -1;
 
     public Pages(List<Page> pages) {
@@ -48,14 +50,16 @@ public final class Pages {
 
     /** The same; a page that the model asks for is turned to. */
     public StationView view(ReadOnlyStringProperty wanted) {
-        wanted.addListener(o -> {
-            for (int i = 0; i < pages.size(); i++) {
-                if (pages.get(i).title().equals(wanted.get())) {
-                    turnTo(i);
-                }
-            }
-        });
+        wanted.addListener(o -> turnTo(wanted.get()));
         return view();
+    }
+
+    private void turnTo(String title) {
+        for (int i = 0; i < pages.size(); i++) {
+            if (pages.get(i).title().equals(title)) {
+                turnTo(i);
+            }
+        }
     }
 
     public StationView view() {
@@ -70,7 +74,12 @@ public final class Pages {
         // Keys without a button of their own to be seen work while any leaf is up.
         next.alwaysThere();
         previous.alwaysThere();
-        return new StationView(content, actions, nowNs -> pages.get(up).frame().accept(nowNs));
+        return new StationView(
+                content,
+                actions,
+                nowNs -> pages.get(up).frame().accept(nowNs),
+                title.getReadOnlyProperty(),
+                this::turnTo);
     }
 
     private void turn(int by) {
@@ -79,6 +88,7 @@ public final class Pages {
 
     void turnTo(int index) {
         up = index;
+        title.set(pages.get(index).title());
         leaf.getChildren().setAll(pages.get(index).content());
         for (int i = 0; i < tabs.size(); i++) {
             tabs.get(i).pseudoClassStateChanged(UP, i == index);

@@ -4,10 +4,10 @@ import fahrbahn.app.words.Words;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 
 /** The watch as it runs, and its two keys. */
-public final class StopwatchBar extends HBox {
+public final class StopwatchBar extends VBox {
     private final Stopwatch watch;
     private final Label seconds = Nodes.label("", "figure");
     private final Label words = Nodes.label("", "reason");
@@ -18,12 +18,13 @@ public final class StopwatchBar extends HBox {
         this.watch = watch;
         tap = new Action("watchTap", "Tap", KeyCode.SPACE, watch::tap);
         back = new Action("watchBack", "Take the last tap back", KeyCode.B, watch::takeBack);
-        getStyleClass().add("row");
+        getStyleClass().add("column");
         seconds.setId("watchSeconds");
         seconds.setMinWidth(96);
         words.setId("watchWords");
         words.setWrapText(true);
-        getChildren().addAll(tap.button(), seconds, back.button(), Nodes.grow(words));
+        words.setMinHeight(USE_PREF_SIZE);
+        getChildren().addAll(Nodes.flow(tap.button(), seconds, back.button()), words);
         watch.tapsProperty().addListener(o -> refresh());
         watch.countingProperty().addListener(o -> refresh());
         refresh();

@@ -52,7 +52,7 @@ public final class LevelsView {
     }
 
     private static HBox sensor(SensorLevels sensor) {
-        Plot plot = new Plot("reading", "times seen");
+        Plot plot = new Plot("reading", "times seen", "Readings on dark and on light, and the levels between them");
         plot.setMinHeight(150);
         plot.show(LevelsChart.of(sensor));
         Levels levels = sensor.levels();

@@ -15,7 +15,7 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -42,7 +42,7 @@ final class CapturePage {
                 new Action("captureAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR))));
         // Surfaces are captured from any page of the station.
         actions.subList(0, 4).forEach(Action::alwaysThere);
-        HBox keys = Nodes.row();
+        FlowPane keys = Nodes.flow();
         actions.forEach(action -> keys.getChildren().add(action.button()));
         Action importFile = new Action("importFile", "Import a file", KeyCode.I, this::choose);
         Action type = new Action("typeReadings", "Type", KeyCode.T, model.typist()::next);

@@ -72,18 +72,18 @@ public final class CapturedPage {
         grid.getStyleClass().add("table");
         String[] heads = {"sensor", "dark", "light", "contrast", "noise", "steps of the sensor between"};
         for (int i = 0; i < heads.length; i++) {
-            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+            grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
         int row = 1;
         for (SurfacePair pair : survey.pairs().values()) {
             grid.addRow(
                     row++,
                     Nodes.label(pair.sensor(), "strong"),
-                    new Label(Words.number(pair.dark().mean(), 4)),
-                    new Label(Words.number(pair.light().mean(), 4)),
-                    new Label(Words.number(pair.contrast(), 3)),
-                    new Label(Words.number(pair.noise(), 2)),
-                    new Label(pair.step() > 0 ? Words.number(pair.steps(), 3) : "not known"));
+                    Nodes.cell(Words.number(pair.dark().mean(), 4)),
+                    Nodes.cell(Words.number(pair.light().mean(), 4)),
+                    Nodes.cell(Words.number(pair.contrast(), 3)),
+                    Nodes.cell(Words.number(pair.noise(), 2)),
+                    Nodes.cell(pair.step() > 0 ? Words.number(pair.steps(), 3) : "not known"));
         }
         return grid;
     }
@@ -94,14 +94,13 @@ public final class CapturedPage {
         away.getStyleClass().add("small");
         away.setOnAction(e -> model.remove(capture));
         String numbers = CaptureWords.numbers(report);
-        VBox entry = Nodes.column(Nodes.row(
-                Nodes.label(CaptureWords.title(capture), "strong"),
-                Nodes.label(
-                        capture.readings().size() + " readings, "
-                                + CaptureWords.noted(capture, model.circumstances()::venueName),
-                        "caption"),
-                Nodes.spring(),
-                away));
+        Label noted = Nodes.wrapped(
+                capture.readings().size() + " readings, "
+                        + CaptureWords.noted(capture, model.circumstances()::venueName),
+                "caption");
+        away.setMinWidth(Region.USE_PREF_SIZE);
+        VBox entry =
+                Nodes.column(Nodes.row(Nodes.cell(CaptureWords.title(capture), "strong"), Nodes.grow(noted), away));
         if (!numbers.isEmpty()) {
             entry.getChildren().add(wrapped(numbers));
         }

@@ -25,15 +25,20 @@ final class HereAndNow {
         battery = new NumberField(
                 "battery",
                 "battery, V",
-                "Volts of the pack, at rest",
+                "Volts of the pack at rest, off the robot's display or a meter: a fresh battery is a faster robot.",
                 v -> model.circumstances().note(c -> c.withBatteryV(v)));
         height = new NumberField(
                 "heightNow",
                 "sensors up, mm",
-                "Height of the sensors above the table",
+                "How high the sensors are above the table now, by ruler or a stack of cards.",
                 model.circumstances()::setSensorHeightMm);
         lamp = new ChoiceField<>(
-                "lampNow", "sensors' lamps", "Whether the sensors' own lamps are lit", Lamp.values(), Lamp::word, l -> {
+                "lampNow",
+                "sensors' lamps",
+                "Whether the sensors' own lamps are lit, as its program has them.",
+                Lamp.values(),
+                Lamp::word,
+                l -> {
                     if (l != model.circumstances().conditionsProperty().get().lamp()) {
                         model.circumstances().switchLamps();
                     }
@@ -46,7 +51,7 @@ final class HereAndNow {
         refresh();
         return Nodes.panel(
                 "Here and now, noted with each capture",
-                Nodes.row(
+                Nodes.flow(
                         venue(),
                         lamp,
                         height,

@@ -57,7 +57,7 @@ final class LinkPage {
                         "The link",
                         state,
                         counts,
-                        Nodes.row(bench, file, off),
+                        Nodes.flow(bench, file, off),
                         serial(),
                         CapturedPage.wrapped(
                                 "Over a network: type its address and port in the strip below, like 127.0.0.1:5801. An"
@@ -95,7 +95,7 @@ final class LinkPage {
                 live.connectToSerial(port, rate.getValue());
             }
         });
-        return Nodes.row(ports, rate, Nodes.label("baud", "caption"), look, connect);
+        return Nodes.flow(ports, rate, Nodes.label("baud", "caption"), look, connect);
     }
 
     private void chooseFile() {

@@ -13,7 +13,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** A few lines for the robot's program, to copy. */
@@ -45,7 +45,7 @@ final class LoggerPage {
 
     Pages.Page page() {
         Action copy = new Action("copyLogger", "Copy", KeyCode.C, this::copy);
-        HBox row = Nodes.row();
+        FlowPane row = Nodes.flow();
         for (Language each : Language.values()) {
             Button chip = new Button(each.words);
             chip.setId("logger-" + each.name().toLowerCase(java.util.Locale.ROOT));

@@ -31,6 +31,8 @@ public final class MeasureView {
         return new StationView(
                 Nodes.column(new SurfaceQuestion(model), new TypingBar(model), Nodes.grow(pages.content())),
                 actions,
-                pages.frame());
+                pages.frame(),
+                pages.page(),
+                pages.turnTo());
     }
 }

@@ -12,13 +12,13 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Does the light of the room matter, and what does a lifted robot see: measured, not believed. */
 final class RoomPage {
     private final MeasureModel model;
-    private final HBox steps = Nodes.row();
+    private final FlowPane steps = Nodes.flow();
     private final VBox rooms = Nodes.column();
     private final VBox air = Nodes.column();
 
@@ -42,7 +42,7 @@ final class RoomPage {
                         CapturedPage.wrapped(
                                 "Capture light and dark with the sensors' lamps on, then with them off, without moving the"
                                         + " robot to another place. A robot that cannot switch its lamps: cover them with tape."),
-                        Nodes.row(lamps.button(), light.button(), dark.button()),
+                        Nodes.flow(lamps.button(), light.button(), dark.button()),
                         steps,
                         rooms),
                 Nodes.panel(

@@ -70,7 +70,7 @@ final class SchoolsPage {
         grid.getStyleClass().add("table");
         String[] heads = {"sensor", "school", "level", "misreads", "on an edge it would ride"};
         for (int i = 0; i < heads.length; i++) {
-            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+            grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
         int row = 1;
         for (Map.Entry<String, Schools> each : all.entrySet()) {
@@ -96,10 +96,10 @@ final class SchoolsPage {
         grid.addRow(
                 row,
                 Nodes.label(sensor, "strong"),
-                new Label(school),
-                new Label(Words.number(level, 4)),
-                new Label(Words.oneIn(s.misread(level))),
-                new Label(ride));
+                Nodes.wrapped(school),
+                Nodes.cell(Words.number(level, 4)),
+                Nodes.wrapped(Words.oneIn(s.misread(level))),
+                Nodes.wrapped(ride));
         return row + 1;
     }
 
@@ -110,7 +110,7 @@ final class SchoolsPage {
             "sensor", "ground", "line", "spot, mm", "met the middle at, mm", "line's width, mm", "left out"
         };
         for (int i = 0; i < heads.length; i++) {
-            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+            grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
         int row = 1;
         for (Map.Entry<String, SlideFit> each : all.entrySet()) {
@@ -118,12 +118,12 @@ final class SchoolsPage {
             grid.addRow(
                     row++,
                     Nodes.label(each.getKey(), "strong"),
-                    new Label(with(fit.ground())),
-                    new Label(with(fit.line())),
-                    new Label(with(fit.sigmaMm())),
-                    new Label(with(fit.centreMm())),
+                    Nodes.cell(with(fit.ground())),
+                    Nodes.cell(with(fit.line())),
+                    Nodes.cell(with(fit.sigmaMm())),
+                    Nodes.cell(with(fit.centreMm())),
                     new Label(fit.widthMm().standardError() == 0 ? "the ruler" : with(fit.widthMm())),
-                    new Label(String.valueOf(fit.leftOut())));
+                    Nodes.cell(String.valueOf(fit.leftOut())));
         }
         return grid;
     }

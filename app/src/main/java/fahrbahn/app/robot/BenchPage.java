@@ -21,7 +21,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -49,7 +49,7 @@ final class BenchPage {
     }
 
     Pages.Page page() {
-        HBox row = Nodes.row();
+        FlowPane row = Nodes.flow();
         for (BenchCard each : BenchCard.values()) {
             Button chip = new Button(each.title());
             chip.setId("card-" + each.name().toLowerCase(Locale.ROOT));
@@ -147,7 +147,7 @@ final class BenchPage {
 
     /** The fields to type one entry; Enter in any of them adds it. */
     private Node entry(BenchCard each) {
-        HBox row = Nodes.row();
+        FlowPane row = Nodes.flow();
         fields = new ArrayList<>();
         Label problem = Nodes.label("", "problem");
         problem.setId("entryProblem");
@@ -172,7 +172,7 @@ final class BenchPage {
         button.setId("addEntry");
         button.setOnAction(e -> add.run());
         row.getChildren().add(new VBox(Nodes.label(" ", "caption"), button));
-        HBox also = Nodes.row(practise.button());
+        FlowPane also = Nodes.flow(practise.button());
         letGo.button().setDisable(!model.practice().on(each));
         letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "Let it go");
         also.getChildren().add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());

@@ -13,7 +13,7 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
 
     @Override
     public String xLabel() {
-        return "to the left of the line's middle, mm";
+        return "left, mm";
     }
 
     @Override

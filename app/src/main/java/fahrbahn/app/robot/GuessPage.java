@@ -65,21 +65,22 @@ final class GuessPage {
         lead.setText(lead(states));
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
-        String[] heads = {"number", "value", "it is", "so the robot may wiggle from", "to know it better", ""};
+        String[] heads = {"number", "value", "it is", "so it may wiggle from", "to know it better", ""};
         for (int i = 0; i < heads.length; i++) {
-            grid.add(Nodes.label(heads[i], "caption"), i, 0);
+            grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
         int row = 1;
         for (Knowledge state : states) {
             String origin = state.origin().word() + (state.stale().isEmpty() ? "" : ", stale");
-            grid.add(Nodes.label(state.constant().word(), "strong"), 0, row);
-            grid.add(new Label(KnowledgeWords.value(state)), 1, row);
-            grid.add(new Label(origin), 2, row);
-            grid.add(new Label(KnowledgeWords.cost(state)), 3, row);
-            grid.add(new Label(BenchCard.measuring(state.constant()).title()), 4, row);
-            Button how = new Button("How it came about");
+            grid.add(Nodes.cell(state.constant().word(), "strong"), 0, row);
+            grid.add(Nodes.cell(KnowledgeWords.value(state)), 1, row);
+            grid.add(Nodes.cell(origin), 2, row);
+            grid.add(Nodes.wrapped(KnowledgeWords.cost(state)), 3, row);
+            grid.add(Nodes.wrapped(BenchCard.measuring(state.constant()).title()), 4, row);
+            Button how = new Button("History");
             how.setId("history-" + state.constant().name());
             how.getStyleClass().add("small");
+            how.setMinWidth(Region.USE_PREF_SIZE);
             how.setOnAction(e -> tell(state.constant()));
             grid.add(how, 5, row);
             row++;

@@ -18,8 +18,8 @@ final class LayoutPage {
     private final RobotModel model;
     private final TopView top;
     private final SensorPanel sensors;
-    private final Plot curve = new Plot("to the left of the line's middle, mm", "error");
-    private final Plot lead = new Plot("speed, mm/s", "mm");
+    private final Plot curve = new Plot("left, mm", "error", "The error its law makes across the line");
+    private final Plot lead = new Plot("speed, mm/s", "mm", "How far it must look ahead at each speed");
     private final Label curveWords = words("curveWords");
     private final Label spacingWords = words("spacingWords");
     private final Label leadWords = words("leadWords");
@@ -66,8 +66,7 @@ final class LayoutPage {
                         "From above, to scale",
                         Nodes.grow(top),
                         Nodes.row(
-                                Nodes.label("drag a sensor, or arrow keys move it by 1 mm", "caption"),
-                                Nodes.spring(),
+                                Nodes.grow(Nodes.wrapped("drag a sensor, or arrow keys move it by 1 mm", "caption")),
                                 next.button()))),
                 Nodes.panel("Error over the line", curve, curveWords));
         VBox right = Nodes.column(

@@ -49,43 +49,43 @@ final class RobotForm {
                 fields.number(
                         "trackWidth",
                         "track width, mm",
-                        "Track width between the wheel contacts",
+                        "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.",
                         s -> s.robot().drive().trackWidthMm(),
                         (s, v) -> with(s, d -> d.withTrackWidthMm(v))),
                 fields.number(
                         "freeSpeed",
                         "free speed, mm/s",
-                        "Settled speed at full command",
+                        "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.",
                         s -> s.robot().drive().freeSpeedMmPerS(),
                         (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v))),
                 fields.number(
                         "lag",
                         "lag, ms",
-                        "Time constant of the first-order wheel response",
+                        "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.",
                         s -> millis(s.robot().drive().lagS()),
                         (s, v) -> with(s, d -> d.withLagS(v / 1000))),
                 fields.number(
                         "fullCommand",
                         "full command",
-                        "The command that means full power",
+                        "Full command: the number in its program that means full power, as 100 or 255.",
                         s -> s.robot().drive().fullCommand(),
                         (s, v) -> with(s, d -> d.withFullCommand(v))),
                 fields.number(
                         "deadZone",
                         "dead zone",
-                        "Command up to which a wheel stands still",
+                        "Dead zone: the largest command at which a wheel still stands; rolls at two commands measure it.",
                         s -> s.robot().drive().traits().deadZoneCommand(),
                         (s, v) -> traits(s, t -> t.withDeadZoneCommand(v))),
                 fields.number(
                         "scrub",
                         "scrub",
-                        "Effective over measured track width; above 1 for tracks",
+                        "Scrub: effective over measured track width, 1 for wheels and more for tracks; Spin ten turns measures it.",
                         s -> s.robot().drive().traits().scrub(),
                         (s, v) -> traits(s, t -> t.withScrub(v))),
                 fields.choice(
                         "mixing",
                         "steering changes",
-                        "How a steering command reaches the wheels",
+                        "Mixing: whether its program adds steering to one wheel and takes it from the other, or slows the inner wheel alone.",
                         Mixing.values(),
                         m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
                         s -> s.robot().drive().mixing(),
@@ -93,7 +93,7 @@ final class RobotForm {
                 fields.choice(
                         "reverse",
                         "inner wheel may reverse",
-                        "Whether a wheel is ever commanded backwards",
+                        "Whether its program ever commands a wheel backwards in a sharp bend.",
                         new Boolean[] {true, false},
                         yes -> yes ? "yes" : "no",
                         s -> s.robot().drive().traits().mayReverse(),
@@ -118,13 +118,13 @@ final class RobotForm {
                 fields.number(
                         "loopTime",
                         "loop time, ms",
-                        "Sampling period of the control loop",
+                        "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.",
                         s -> millis(s.robot().loop().periodS()),
                         (s, v) -> s.withLoop(new Loop(v / 1000, s.robot().loop().delayS()))),
                 fields.number(
                         "delay",
                         "delay, ms",
-                        "Dead time from reading to command",
+                        "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.",
                         s -> millis(s.robot().loop().delayS()),
                         (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000))));
     }
@@ -135,7 +135,7 @@ final class RobotForm {
                 fields.choice(
                         "tracks",
                         "it runs on",
-                        "Undercarriage",
+                        "What it runs on: tracks turn as if they were wider apart than they are.",
                         new Boolean[] {false, true},
                         tracks -> tracks ? "tracks" : "wheels",
                         s -> s.robot().chassis().tracks(),
@@ -143,19 +143,19 @@ final class RobotForm {
                 fields.number(
                         "wheelRadius",
                         "wheel radius, mm",
-                        "Radius of the driven wheels, or of the front of the tracks",
+                        "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.",
                         s -> s.robot().chassis().wheelRadiusMm(),
                         (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v))),
                 fields.number(
                         "sensorHeight",
                         "sensors up, mm",
-                        "Height of the sensors above a flat table",
+                        "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.",
                         s -> s.robot().chassis().sensorHeightMm(),
                         (s, v) -> chassis(s, c -> c.withSensorHeightMm(v))),
                 fields.number(
                         "support",
                         "third support, mm",
-                        "Where the ball or skid touches, ahead of the turning point; negative behind",
+                        "Where its ball or skid touches, ahead of the turning point, by ruler; negative behind it.",
                         s -> s.robot().chassis().supportForwardMm(),
                         (s, v) -> chassis(s, c -> c.withSupportForwardMm(v))));
     }
@@ -171,21 +171,21 @@ final class RobotForm {
                 fields.number(
                         "lineWidth",
                         "width, mm",
-                        "Width of the line",
+                        "Width of the line's tape or print, by ruler across it.",
                         s -> s.line().widthMm(),
                         (s, v) -> s.withLine(
                                 new Line(v, s.line().polarity(), s.line().tightestRadiusMm()))),
                 fields.number(
                         "tightest",
                         "tightest bend, mm",
-                        "Radius of the line's centre in the tightest bend",
+                        "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.",
                         s -> s.line().tightestRadiusMm(),
                         (s, v) ->
                                 s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))),
                 fields.choice(
                         "polarity",
                         "the line is",
-                        "Polarity of the line",
+                        "Polarity: whether the line is darker or lighter than the ground beside it.",
                         Polarity.values(),
                         p -> p == Polarity.DARK_ON_LIGHT ? "dark on light" : "light on dark",
                         s -> s.line().polarity(),
@@ -199,13 +199,13 @@ final class RobotForm {
                 fields.number(
                         "base",
                         "base command",
-                        "Command of both wheels going straight",
+                        "Base command: what its program gives both wheels when it goes straight.",
                         s -> s.law().baseCommand(),
                         (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
                 fields.choice(
                         "kind",
                         "it follows with",
-                        "What is made into the error",
+                        "What its program makes the error of: one sensor on an edge, two astride the line, or a whole row.",
                         WITH_AN_ERROR,
                         RobotForm::words,
                         s -> s.law().kind(),
@@ -213,7 +213,7 @@ final class RobotForm {
                 fields.choice(
                         "side",
                         "edge",
-                        "Edge of the line that is ridden",
+                        "Which edge of the line it rides, looking ahead.",
                         Side.values(),
                         Side::word,
                         s -> s.law().side(),
@@ -221,7 +221,7 @@ final class RobotForm {
                 fields.choice(
                         "scale",
                         "numbers of the program",
-                        "Scale of the readings the law works in",
+                        "Scale its law works in: readings as percent, shares of one, or as they come.",
                         Scale.values(),
                         Scale::word,
                         s -> s.law().scale(),
@@ -229,7 +229,7 @@ final class RobotForm {
                 fields.number(
                         "target",
                         "target (edge only)",
-                        "Set point of the scaled reading",
+                        "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent.",
                         s -> s.law().target(),
                         (s, v) -> s.withLaw(s.law().withTarget(v))));
     }

@@ -46,40 +46,45 @@ final class SensorPanel {
                 field(
                         "Lead",
                         "lead, mm",
-                        "Distance ahead of the turning point",
+                        "Lead: how far this sensor is ahead of the point it turns about, by ruler from the axle; negative behind.",
                         Sensor::forwardMm,
                         (s, v) -> s.withPlace(v, s.leftMm())),
                 field(
                         "Place",
                         "left, mm",
-                        "Lateral offset, left positive",
+                        "How far this sensor is left of the robot's middle, by ruler; negative on the right.",
                         Sensor::leftMm,
                         (s, v) -> s.withPlace(s.forwardMm(), v)),
                 field(
                         "Spot",
                         "spot, mm",
-                        "Standard deviation of the Gaussian spot",
+                        "Spot: how far to each side it sees, as the standard deviation of a Gaussian; Slide over the line measures it.",
                         Sensor::spotSigmaMm,
                         Sensor::withSpotSigmaMm),
                 field(
                         "Dark",
                         "dark",
-                        "Reading on the dark surface",
+                        "What it reads on dark, in its own numbers; Levels puts the captured one here.",
                         Sensor::dark,
                         (s, v) -> s.withSurfaces(v, s.light(), s.noise())),
                 field(
                         "Light",
                         "light",
-                        "Reading on the light surface",
+                        "What it reads on light, in its own numbers; Levels puts the captured one here.",
                         Sensor::light,
                         (s, v) -> s.withSurfaces(s.dark(), v, s.noise())),
                 field(
                         "Noise",
                         "noise",
-                        "Standard deviation of its readings on an even surface",
+                        "Noise: standard deviation of its readings on an even surface; captures measure it.",
                         Sensor::noise,
                         (s, v) -> s.withSurfaces(s.dark(), s.light(), v)),
-                field("Step", "step", "Smallest change it can report", Sensor::step, Sensor::withStep),
+                field(
+                        "Step",
+                        "step",
+                        "Step: the smallest change it can report, 1 for whole numbers.",
+                        Sensor::step,
+                        Sensor::withStep),
                 channel());
         fields.getStyleClass().addAll("fields", "narrow");
         return Nodes.panel("Sensors, left to right", chips, fields, presets());
@@ -127,7 +132,7 @@ final class SensorPanel {
         count.setMinWidth(Region.USE_PREF_SIZE);
         count.setTooltip(new Tooltip("How many sensors in the row"));
         use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
-        VBox box = Nodes.column(Nodes.row(count, Nodes.grow(kind), use));
+        VBox box = Nodes.column(kind, Nodes.row(count, use));
         box.getStyleClass().add("presets");
         return box;
     }

@@ -16,6 +16,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.ObservableList;
 
 /** The log book, and how sure the runs with the settings of now are. */
@@ -25,6 +27,8 @@ public final class RunsModel extends StationModel {
 
     private final Supplier<Map<Constant, Double>> known;
     private final Stopwatch watch;
+    private final ReadOnlyStringWrapper logged = new ReadOnlyStringWrapper("");
+    private String last = "";
 
     /** @param watch for runs and laps */
     public RunsModel(Season season, Supplier<Map<Constant, Double>> known, Stopwatch watch) {
@@ -59,13 +63,32 @@ public final class RunsModel extends StationModel {
      * @param timeS above 0, or NaN when nobody timed it
      */
     public void logTableRun(boolean completed, double timeS, String note) {
+        String id = UUID.randomUUID().toString();
         season.logRun(new Run(
-                UUID.randomUUID().toString(),
+                id,
                 Run.Source.TABLE,
                 season.handProperty().get().robot(),
                 season.basisNow().withKnown(known.get()),
                 Outcome.of(completed, timeS),
                 note));
+        last = id;
+        logged.set("Logged: run " + season.runs().size() + ", " + (completed ? "ran" : "lost")
+                + (Double.isNaN(timeS) ? "" : ", " + Words.hundredths(timeS) + " s"));
+    }
+
+    /** What was logged last in this sitting, in words; empty when nothing was, or when it was taken back. */
+    public ReadOnlyStringProperty loggedProperty() {
+        return logged.getReadOnlyProperty();
+    }
+
+    /** Takes back what was logged last, if it is the newest run still. */
+    public void takeBack() {
+        int newest = season.runs().size() - 1;
+        if (newest >= 0 && season.runs().get(newest).id().equals(last)) {
+            season.takeBackRun(season.runs().get(newest));
+        }
+        last = "";
+        logged.set("");
     }
 
     /**

@@ -6,6 +6,7 @@ import fahrbahn.app.kit.StationView;
 import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Run;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -27,10 +28,13 @@ public final class RunsView {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
 
+    private static final double LEAST_COLUMN = 55;
+
     private final RunsModel model;
     private final TableView<Run> table = new TableView<>();
     private final TextField time = new TextField();
     private final TextField note = new TextField();
+    private final Label logged = Nodes.label("", "reason");
     private final Label problem = Nodes.label("", "problem");
 
     private RunsView(RunsModel model) {
@@ -45,16 +49,14 @@ public final class RunsView {
         table.setId("runs");
         table.setPlaceholder(Nodes.label("No runs yet.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        column("when", 110, run -> TIME.format(run.at()));
-        column("who", 70, run -> run.source() == Run.Source.TWIN ? "twin" : "robot");
-        column("where", 130, run -> run.basis().table().name());
-        column("outcome", 100, run -> run.outcome().completed() ? "completed" : "lost");
-        column("time, s", 80, run -> measured(run.outcome().timeS()));
+        column("when", 118, run -> TIME.format(run.at()));
+        column("who", 58, run -> run.source() == Run.Source.TWIN ? "twin" : "robot");
+        column("where", 122, run -> run.basis().table().name());
+        column("outcome", 90, run -> run.outcome().completed() ? "completed" : "lost");
+        column("time, s", 64, run -> measured(run.outcome().timeS()));
         column("RMS, mm", 80, run -> measured(run.outcome().rmsMm()));
-        column("Kp", 60, run -> Words.number(run.setting().setup().law().kp()));
-        column("Kd", 60, run -> Words.number(run.setting().setup().law().kd()));
-        column("base", 60, run -> Words.number(run.setting().setup().law().baseCommand()));
-        column("note", 160, Run::note);
+        column("Kp, Kd, base", 125, RunsView::law);
+        column("note", 90, Run::note);
         time.setId("runTime");
         time.setPromptText("time, s");
         time.setPrefColumnCount(6);
@@ -62,6 +64,13 @@ public final class RunsView {
         note.setPromptText("note");
         Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
+        Action back = new Action("takeRunBack", "Take the last one back", KeyCode.BACK_SPACE, model::takeBack);
+        back.button().setDisable(true);
+        model.loggedProperty()
+                .addListener(o ->
+                        back.button().setDisable(model.loggedProperty().get().isEmpty()));
+        logged.setId("logged");
+        logged.textProperty().bind(model.loggedProperty());
         model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
         StopwatchBar watch = new StopwatchBar(model.watch());
@@ -69,16 +78,18 @@ public final class RunsView {
         model.watch().tapsProperty().addListener(o -> fillIn());
         VBox content = Nodes.column(
                 watch,
-                Nodes.row(
+                Nodes.flow(
                         Nodes.label("A run on the table:", "caption"),
                         time,
                         note,
                         ran.button(),
                         lost.button(),
+                        back.button(),
+                        logged,
                         problem),
                 Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
                 Nodes.grow(table));
-        List<Action> actions = new ArrayList<>(List.of(ran, lost));
+        List<Action> actions = new ArrayList<>(List.of(ran, lost, back));
         actions.addAll(watch.actions());
         return new StationView(content, actions, nowNs -> watch.frame());
     }
@@ -94,8 +105,14 @@ public final class RunsView {
         TableColumn<Run, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
         column.setPrefWidth(width);
+        column.setMinWidth(Math.min(width, LEAST_COLUMN));
         column.setSortable(false);
         table.getColumns().add(column);
+    }
+
+    private static String law(Run run) {
+        Law law = run.setting().setup().law();
+        return Words.number(law.kp()) + ", " + Words.number(law.kd()) + " at " + Words.number(law.baseCommand());
     }
 
     private static String measured(double value) {

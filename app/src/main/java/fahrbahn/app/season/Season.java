@@ -237,6 +237,11 @@ public final class Season {
         ledger.change(how + robotName(), List.of(Put.of(Kinds.RUN, hand().robot(), run.id(), run)));
     }
 
+    /** Takes a run out again that was logged by mistake; a step of its own, so that it can come back. */
+    public void takeBackRun(Run run) {
+        ledger.change("a run taken back of " + robotName(), List.of(Put.away(Kinds.RUN, run.robot(), run.id())));
+    }
+
     public Optional<String> undo() {
         return ledger.undo();
     }

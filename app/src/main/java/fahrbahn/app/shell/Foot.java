@@ -2,8 +2,11 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.season.Saving;
+import fahrbahn.app.start.Remembered.What;
 import fahrbahn.store.Ledger;
 import java.io.File;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -17,13 +20,17 @@ import javafx.stage.FileChooser;
 final class Foot extends VBox {
     private static final int MOST_STEPS_SHOWN = 20;
 
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("HH:mm:ss").withZone(ZoneId.systemDefault());
+
     private final Workshop workshop;
+    private final MenuButton notices;
 
     /**
-     * @param toggle switches a look of the window, "day" or "large", on or off
+     * @param toggle switches a look of the window, day or large, on or off
      * @param leave back to the start page
      */
-    Foot(Workshop workshop, Consumer<String> toggle, Runnable leave) {
+    Foot(Workshop workshop, Consumer<What> toggle, Runnable leave) {
         this.workshop = workshop;
         getStyleClass().addAll("column", "foot");
         Button undo = new Button("Undo");
@@ -34,10 +41,10 @@ final class Foot extends VBox {
         redo.setOnAction(e -> workshop.redo());
         Button day = new Button("Day");
         day.setId("day");
-        day.setOnAction(e -> toggle.accept("day"));
+        day.setOnAction(e -> toggle.accept(What.DAY));
         Button large = new Button("Large");
         large.setId("large");
-        large.setOnAction(e -> toggle.accept("large"));
+        large.setOnAction(e -> toggle.accept(What.LARGE));
         Label file = Nodes.label("", "caption");
         file.textProperty()
                 .bind(workshop.season()
@@ -57,9 +64,11 @@ final class Foot extends VBox {
         turned.setId("turned");
         turned.setMaxWidth(186);
         turned.textProperty().bind(workshop.turnedProperty());
+        turned.managedProperty().bind(turned.textProperty().isNotEmpty());
         Tooltip whole = new Tooltip();
         whole.textProperty().bind(workshop.turnedProperty());
         turned.setTooltip(whole);
+        notices = notices();
         Button seasons = new Button("Seasons");
         seasons.setId("seasons");
         seasons.setOnAction(e -> leave.run());
@@ -67,9 +76,9 @@ final class Foot extends VBox {
                 .addAll(
                         unsaved,
                         Nodes.row(file, Nodes.spring(), seasons),
-                        Nodes.row(undo, redo, steps()),
+                        Nodes.flow(undo, redo, steps()),
                         turned,
-                        Nodes.row(day, large, save));
+                        Nodes.flow(day, large, save, notices));
     }
 
     private static String words(Saving.State state) {
@@ -86,6 +95,28 @@ final class Foot extends VBox {
         if (file != null) {
             workshop.saveAs(file.toPath());
         }
+    }
+
+    /** Opens the list of what was told. */
+    void showNotices() {
+        notices.show();
+    }
+
+    private MenuButton notices() {
+        MenuButton told = new MenuButton("F6");
+        told.setId("notices");
+        told.setTooltip(new Tooltip("What was told, newest first"));
+        told.setOnShowing(e -> {
+            told.getItems().clear();
+            for (Notices.Notice one : workshop.notices().told()) {
+                told.getItems().add(new MenuItem(TIME.format(one.at()) + "  " + one.words()));
+            }
+            if (told.getItems().isEmpty()) {
+                told.getItems().add(new MenuItem("Nothing was told yet"));
+            }
+        });
+        told.getItems().add(new MenuItem("")); // without an item it would not open
+        return told;
     }
 
     /** The list of steps in words; choosing one takes back everything down to it. */

@@ -4,6 +4,8 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.live.LiveStatus.Phase;
+import fahrbahn.app.start.Remembered;
+import fahrbahn.app.start.Remembered.What;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -36,6 +38,7 @@ final class LiveStrip extends HBox {
 
     private final LiveModel live;
     private final ReadOnlyObjectProperty<Setup> setup;
+    private final Remembered remembered;
     private final Label state = Nodes.label("", "live-state");
     private final Label counts = Nodes.label("", "caption");
     private final HBox bars = Nodes.row();
@@ -52,14 +55,16 @@ final class LiveStrip extends HBox {
     private long shownNs;
     private double barWidth = WIDEST_BAR;
 
-    LiveStrip(LiveModel live, ReadOnlyObjectProperty<Setup> setup) {
+    LiveStrip(LiveModel live, ReadOnlyObjectProperty<Setup> setup, Remembered remembered) {
         this.live = live;
+        this.remembered = remembered;
         this.setup = setup;
         getStyleClass().add("live-strip");
         bars.getStyleClass().add("live-bars");
         address.setId("address");
         address.setPromptText("127.0.0.1:5801");
         address.setPrefColumnCount(12);
+        address.setText(remembered.get(What.ADDRESS).orElse(""));
         address.setOnAction(e -> connect());
         connect.setId("connect");
         connect.setOnAction(e -> connect());
@@ -116,6 +121,11 @@ final class LiveStrip extends HBox {
         return box;
     }
 
+    /** Puts the focus on the first thing to be done here. */
+    void toFirst() {
+        (place.isVisible() ? place.lookup("#benchLight") : bench.isVisible() ? bench : disconnect).requestFocus();
+    }
+
     private void send(String line) {
         live.send(line);
     }
@@ -129,6 +139,7 @@ final class LiveStrip extends HBox {
     }
 
     private void connect() {
+        remembered.set(What.ADDRESS, address.getText().strip());
         live.connectTo(address.getText());
     }
 

@@ -4,6 +4,8 @@ import fahrbahn.app.club.ClubPage;
 import fahrbahn.app.club.ClubWords;
 import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.gains.GainsView;
+import fahrbahn.app.kit.Digits;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
@@ -16,16 +18,24 @@ import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.start.Remembered;
+import fahrbahn.app.start.Remembered.What;
 import fahrbahn.app.table.TableView;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.AnimationTimer;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -38,12 +48,17 @@ import javafx.util.Duration;
 public final class MainWindow extends BorderPane {
     private static final double FILE_WATCHED_EVERY_S = 5;
 
+    /** Below so many pixels large letters are a little less large. */
+    private static final double NARROW = 1150;
+
     private final Workshop workshop;
+    private final Remembered remembered;
     private final Road road;
     private final LiveStrip strip;
     private final Foot foot;
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
-    private final VerdictHead head = new VerdictHead(this::follow);
+    private final VerdictHead head;
+    private final Greeting greeting;
     private final VBox bench = Nodes.column();
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
@@ -62,10 +77,17 @@ public final class MainWindow extends BorderPane {
     private final StationView club;
     private Station here = Station.ROBOT;
     private boolean inClub;
+    private boolean inKeys;
+    private Station cameFrom = Station.ROBOT;
+    private boolean beside;
+    private final Digits digits = new Digits(System::nanoTime);
 
-    /** @param leave back to the start page */
-    public MainWindow(Workshop workshop, Runnable leave) {
+    /** @param remembered how it was left the last time @param leave back to the start page */
+    public MainWindow(Workshop workshop, Remembered remembered, Runnable leave) {
         this.workshop = workshop;
+        this.remembered = remembered;
+        greeting = new Greeting(remembered);
+        head = new VerdictHead(this::follow, workshop.busyProperty());
         getStyleClass().add("main-window");
         road = new Road(workshop, this::go);
         club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
@@ -82,10 +104,17 @@ public final class MainWindow extends BorderPane {
             model.verdictProperty().addListener(o -> refreshHead());
             model.freshnessProperty().addListener(o -> refreshHead());
         }
+        views.forEach((station, view) -> view.page().addListener(o -> rememberPage()));
         bench.getStyleClass().add("bench");
 
-        VBox middle = new VBox(head, notice(), Nodes.grow(bench));
-        middle.setMinHeight(0); // whatever a page asks for, the live strip stays in the window
+        // Only the middle scrolls: verdict and live strip stay in the window whatever a page asks for.
+        ScrollPane scroll = new ScrollPane(bench);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setFocusTraversable(false);
+        scroll.setMinHeight(0);
+        VBox middle = new VBox(head, notice(), greeting, Nodes.grow(scroll), hint());
+        middle.setMinHeight(0);
         BorderPane left = new BorderPane(road);
         left.setTop(new HandHead(workshop, this::openClub));
         foot = new Foot(workshop, this::toggle, leave);
@@ -93,12 +122,35 @@ public final class MainWindow extends BorderPane {
         left.getStyleClass().add("road-side");
         setLeft(left);
         setCenter(middle);
-        strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty());
+        strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty(), remembered);
         setBottom(strip);
         KeyTaker.install(this, this::key);
+        addEventFilter(KeyEvent.KEY_TYPED, event -> {
+            if (event.getCharacter().equals("?")
+                    && !KeyTaker.writesIn(getScene().getFocusOwner())) {
+                keys();
+                event.consume();
+            }
+        });
         minutes.setCycleCount(Animation.INDEFINITE);
         moments.setCycleCount(Animation.INDEFINITE);
-        go(Station.ROBOT);
+        widthProperty()
+                .addListener(o -> pseudoClassStateChanged(PseudoClass.getPseudoClass("narrow"), getWidth() < NARROW));
+        for (What look : List.of(What.DAY, What.LARGE)) {
+            look(look, remembered.is(look));
+        }
+        goBack();
+    }
+
+    /** Where the coach was when the window was left. */
+    private void goBack() {
+        String left = remembered.get(What.STATION).orElse("");
+        Optional<String> page = remembered.get(What.PAGE);
+        go(Arrays.stream(Station.values())
+                .filter(s -> s.name().equals(left))
+                .findFirst()
+                .orElse(Station.ROBOT));
+        page.ifPresent(title -> views.get(here).turnTo().accept(title));
     }
 
     /** Begins to take in live readings and to move pictures. */
@@ -117,6 +169,7 @@ public final class MainWindow extends BorderPane {
     /** The club's list takes the bench until a station is gone to. */
     public void openClub() {
         inClub = true;
+        inKeys = false;
         road.mark(null);
         bench.getChildren().setAll(Nodes.grow(club.content()));
         refreshHead();
@@ -130,9 +183,20 @@ public final class MainWindow extends BorderPane {
         take(KeyCode.A);
     }
 
+    /** Somebody who may never have been here. */
+    public void greet() {
+        greeting.greet();
+    }
+
     public void go(Station station) {
+        if (inClub || here != station) {
+            workshop.notices().over();
+        }
         inClub = false;
+        inKeys = false;
         here = station;
+        remembered.set(What.STATION, station);
+        rememberPage();
         road.mark(station);
         Region content = views.get(station).content();
         bench.getChildren().setAll(Nodes.grow(content));
@@ -140,6 +204,10 @@ public final class MainWindow extends BorderPane {
         // Keys belong to the station until the coach chooses a field.
         setFocusTraversable(true);
         requestFocus();
+    }
+
+    private void rememberPage() {
+        remembered.set(What.PAGE, views.get(here).page().get());
     }
 
     private Workshop workshop() {
@@ -173,21 +241,36 @@ public final class MainWindow extends BorderPane {
         Label words = new Label();
         words.setId("notice");
         words.setWrapText(true);
-        words.textProperty().bind(workshop.noticeProperty());
+        words.textProperty().bind(workshop.notices().shownProperty());
         Button away = new Button("Put away");
         away.setId("noticeAway");
         away.setMinWidth(Region.USE_PREF_SIZE);
-        away.setOnAction(e -> workshop.tell(""));
+        away.setOnAction(e -> workshop.notices().over());
         HBox notice = Nodes.row(Nodes.grow(words), away);
         notice.getStyleClass().add("notice");
-        notice.visibleProperty().bind(workshop.noticeProperty().isNotEmpty());
+        notice.visibleProperty().bind(workshop.notices().shownProperty().isNotEmpty());
         notice.managedProperty().bind(notice.visibleProperty());
         return notice;
     }
 
-    private void toggle(String look) {
-        PseudoClass state = PseudoClass.getPseudoClass(look);
-        pseudoClassStateChanged(state, !getPseudoClassStates().contains(state));
+    /** What the field with the focus is, and why a stop of the road is as it is; its place stays, so that nothing moves for it. */
+    private Label hint() {
+        Label hint = Nodes.label(" ", "hint");
+        hint.setId("hint");
+        hint.setWrapText(true);
+        sceneProperty()
+                .flatMap(Scene::focusOwnerProperty)
+                .addListener((o, before, now) -> hint.setText(Fields.what(now).orElse(" ")));
+        return hint;
+    }
+
+    private void toggle(What look) {
+        look(look, !remembered.is(look));
+    }
+
+    private void look(What look, boolean on) {
+        remembered.set(look, on);
+        pseudoClassStateChanged(PseudoClass.getPseudoClass(look.name().toLowerCase(Locale.ROOT)), on);
     }
 
     private boolean key(KeyEvent event) {
@@ -207,11 +290,76 @@ public final class MainWindow extends BorderPane {
         if (KeyTaker.writesIn(getScene().getFocusOwner())) {
             boolean away = event.getCode() == KeyCode.ESCAPE;
             if (away) {
+                Fields.giveUp(getScene().getFocusOwner());
                 requestFocus();
             }
-            return away;
+            return away || framed(event.getCode());
         }
-        return take(event.getCode());
+        return framed(event.getCode()) || take(event.getCode());
+    }
+
+    /** Keys of the frame that are no letters and no digits: they work in fields as well. */
+    private boolean framed(KeyCode code) {
+        switch (code) {
+            case F1 -> keys();
+            case F5 -> {
+                return Fields.first(bench);
+            }
+            case F6 -> foot.showNotices();
+            case F7 -> strip.toFirst();
+            case ESCAPE -> {
+                workshop.notices().over();
+                if (inKeys) {
+                    go(here);
+                }
+                requestFocus();
+            }
+            default -> {
+                return greeting.take(code);
+            }
+        }
+        return true;
+    }
+
+    /**
+     * A digit goes to a station. Two at once, typed where something of the page has the focus, or three anywhere are a number that was meant
+     * for a field, and go nowhere.
+     */
+    private boolean digit(int number) {
+        int inARow = digits.next();
+        if (inARow == 1) {
+            beside = getScene().getFocusOwner() != this;
+            cameFrom = here;
+        }
+        if (inARow > (beside ? 1 : 2)) {
+            if (inClub || here != cameFrom) {
+                go(cameFrom);
+            }
+            workshop.tell(
+                    "A number was typed beside a field. Click the field, or press F5 for the first, then type it.");
+            return true;
+        }
+        if (number == 0) {
+            openClub();
+            return true;
+        }
+        if (number <= Station.values().length) {
+            go(Station.values()[number - 1]);
+            return true;
+        }
+        return false;
+    }
+
+    /** Every key of the station in hand takes the bench until it is left. */
+    private void keys() {
+        Region page = KeysPage.of(inClub ? "the club" : here.title(), shown());
+        inKeys = true;
+        bench.getChildren().setAll(Nodes.grow(page));
+        requestFocus();
+    }
+
+    private StationView shown() {
+        return inClub ? club : views.get(here);
     }
 
     private boolean take(KeyCode code) {
@@ -221,23 +369,13 @@ public final class MainWindow extends BorderPane {
                 return true;
             }
         }
-        if (code == KeyCode.DIGIT0) {
-            openClub();
-            return true;
-        }
         if (code.isDigitKey()) {
-            int number = code.ordinal() - KeyCode.DIGIT0.ordinal();
-            if (number >= 1 && number <= Station.values().length) {
-                go(Station.values()[number - 1]);
-                return true;
-            }
-            return false;
+            return digit(code.ordinal() - KeyCode.DIGIT0.ordinal());
         }
         if (code == KeyCode.N) {
             go(here.next());
             return true;
         }
-        StationView shown = inClub ? club : views.get(here);
-        return shown.actions().stream().anyMatch(action -> action.take(code));
+        return shown().actions().stream().anyMatch(action -> action.take(code));
     }
 }

@@ -4,9 +4,12 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Verdict;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -16,13 +19,17 @@ import javafx.scene.layout.VBox;
 final class VerdictHead extends HBox {
     private final Label sentence = Nodes.label("", "verdict-sentence");
     private final Label freshness = Nodes.label("", "verdict-freshness");
+    private final Label working = Nodes.label("working", "caption");
     private final Region tone = new Region();
     private final Button repair = new Button();
     private final Consumer<Freshness.Repair> follow;
 
-    /** @param follow goes where a repair is and does it */
-    VerdictHead(Consumer<Freshness.Repair> follow) {
+    /** @param follow goes where a repair is and does it @param busy while something shown is not of the newest numbers */
+    VerdictHead(Consumer<Freshness.Repair> follow, ReadOnlyBooleanProperty busy) {
         this.follow = follow;
+        working.setId("working");
+        working.opacityProperty()
+                .bind(Bindings.when(busy).then(1.0).otherwise(0.0)); // its place stays: nothing moves for it
         sentence.setId("verdict");
         sentence.setWrapText(true);
         sentence.setMinHeight(USE_PREF_SIZE);
@@ -33,9 +40,16 @@ final class VerdictHead extends HBox {
         repair.setMinWidth(USE_PREF_SIZE);
         repair.managedProperty().bind(repair.visibleProperty());
         getStyleClass().addAll("row", "verdict");
-        VBox words = Nodes.column(sentence, freshness);
+        freshness.setWrapText(true);
+        freshness.setMinHeight(USE_PREF_SIZE);
+        working.setMinWidth(USE_PREF_SIZE);
+        VBox words = Nodes.column(sentence, Nodes.row(Nodes.grow(freshness), working));
         HBox.setHgrow(words, Priority.ALWAYS);
-        getChildren().addAll(tone, words, repair);
+        // A long sentence has the whole width; what mends it goes below.
+        FlowPane below = Nodes.flow(repair);
+        below.managedProperty().bind(repair.visibleProperty());
+        words.getChildren().add(below);
+        getChildren().addAll(tone, words);
     }
 
     /** @param where the station, or what else is shown, to read before its freshness */

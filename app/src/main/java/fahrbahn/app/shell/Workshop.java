@@ -32,13 +32,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Executor;
 import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** Everything the window works on: one season, one robot link, one model per station, and the notice line. */
 public final class Workshop {
-    private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
+    private final Notices notices;
+    private final ReadOnlyBooleanProperty busy;
     private final ReadOnlyStringWrapper turned = new ReadOnlyStringWrapper("");
     private final Season season;
     private final Saving saving;
@@ -59,7 +61,9 @@ public final class Workshop {
      * @param interfaceThread where results are shown
      */
     public Workshop(OpenSeason open, Executor worker, Executor interfaceThread, Clock clock) {
+        notices = new Notices(clock);
         Errands errands = new Errands(worker, interfaceThread, this::tell);
+        busy = errands.busy();
         saving = open.saving();
         season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
@@ -98,6 +102,7 @@ public final class Workshop {
         season.setupProperty().addListener(o -> buildBenchRobot());
         season.conditionsProperty().addListener(o -> buildBenchRobot());
         buildBenchRobot();
+        season.ledger().listen(kinds -> notices.over()); // the next success ends what was told
         season.ledger().listen(kinds -> judge.judge());
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());
@@ -187,13 +192,18 @@ public final class Workshop {
         }
     }
 
-    /** What went wrong last and what to do about it; empty when the coach has put it away. */
-    public ReadOnlyStringProperty noticeProperty() {
-        return notice.getReadOnlyProperty();
+    /** What was told, the newest on the notice line. */
+    public Notices notices() {
+        return notices;
     }
 
     public void tell(String words) {
-        notice.set(words);
+        notices.tell(words);
+    }
+
+    /** True while something that is shown is not yet of the newest numbers. */
+    public ReadOnlyBooleanProperty busyProperty() {
+        return busy;
     }
 
     /** Which step was undone or redone last; empty at first. */

@@ -10,6 +10,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executor;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
 import java.util.logging.Level;
@@ -67,6 +68,11 @@ public final class Home {
 
     Path folder() {
         return folder;
+    }
+
+    /** How the window was left. @param writer where it is written */
+    public Remembered remembered(Executor writer) {
+        return Remembered.in(folder, writer);
     }
 
     /** Where copies of seasons are kept. */

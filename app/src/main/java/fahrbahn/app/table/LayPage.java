@@ -110,8 +110,8 @@ final class LayPage {
     }
 
     private VBox ends() {
-        NumberField radius =
-                new NumberField("closingRadius", "bends, mm", "Radius of the bends that lead back to the start", v -> {
+        NumberField radius = new NumberField(
+                "closingRadius", "radius, mm", "Radius of the bends that lead the line back to its start.", v -> {
                     fahrbahn.core.check.Check.positive("radius", v);
                     closingRadiusMm = v;
                 });

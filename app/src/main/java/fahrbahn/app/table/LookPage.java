@@ -34,7 +34,7 @@ final class LookPage {
         where.setWrapText(true);
         VBox left = Nodes.panel(
                 "Where it stands: drag it; arrow keys roll it on and turn it. Dashed: the bench robot",
-                Nodes.row(start.button(), bench.button()),
+                Nodes.flow(start.button(), bench.button()),
                 Nodes.grow(canvas));
         VBox right = Nodes.panel("What it reads there", where, readings);
         right.setMinWidth(300);

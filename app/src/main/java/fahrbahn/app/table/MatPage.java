@@ -54,7 +54,11 @@ final class MatPage {
     MatPage(MatModel model) {
         this.model = model;
         this.canvas = new MatCanvas(model, this::pointAt);
-        this.width = new NumberField("matWidth", "mat width, mm", "Width of the whole mat", model::setWidthMm);
+        this.width = new NumberField(
+                "matWidth",
+                "mat width, mm",
+                "Width of the whole mat from edge to edge, as printed on it or by tape measure.",
+                model::setWidthMm);
     }
 
     private static Region swatch(String id) {
@@ -85,8 +89,8 @@ final class MatPage {
         found.setMinHeight(Region.USE_PREF_SIZE);
         VBox panel = Nodes.panel(
                 "The mat",
-                Nodes.row(open.button(), width, size, Nodes.spring(), busy, stop.button()),
-                Nodes.row(
+                Nodes.flow(open.button(), width, size, busy, stop.button()),
+                Nodes.flow(
                         Nodes.label("Pointing at", "caption"),
                         modes,
                         lineSwatch,

@@ -30,7 +30,8 @@ class FindingWordsTest {
             new Finding.Exchanged("left", "right"),
             new Finding.LampOff("left", 130, 740),
             new Finding.OneSurface("left", 735),
-            new Finding.Moved("left", 740, 240));
+            new Finding.Moved("left", 740, 240),
+            new Finding.NoSurface("left", -1, 6, 80));
 
     @Test
     void everyFindingHasWordsWithItsNumbers() {

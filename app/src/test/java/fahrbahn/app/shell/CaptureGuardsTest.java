@@ -80,7 +80,7 @@ class CaptureGuardsTest {
 
     private void endedBecause(String why) {
         assertThat(shop.measure().capturingProperty().get()).isEmpty();
-        assertThat(shop.noticeProperty().get())
+        assertThat(shop.notices().shownProperty().get())
                 .startsWith("The capture of light ended after 37 readings")
                 .contains(why)
                 .contains("Nothing of it is kept");

@@ -64,9 +64,9 @@ class ClubModelTest {
         Path out = folder.resolve("out.setup.json");
         club.exportSetup(out);
         assertThat(Files.readString(out)).contains("the younger ones", "\"paint\"", "0.75");
-        assertThat(shop.noticeProperty().get()).isEqualTo("Saved as out.setup.json.");
+        assertThat(shop.notices().shownProperty().get()).isEqualTo("Saved as out.setup.json.");
         club.importSetup(Files.writeString(folder.resolve("bad.json"), SETUP.replace("118", "-3")));
-        assertThat(shop.noticeProperty().get()).contains("bad.json", "trackWidthMm is -3");
+        assertThat(shop.notices().shownProperty().get()).contains("bad.json", "trackWidthMm is -3");
         assertThat(shop.season().club().entries(Sort.ROBOT)).hasSize(1);
     }
 
@@ -113,7 +113,7 @@ class ClubModelTest {
                 .hasSize(steps);
         assertThat(shop.season().runs()).hasSize(1);
         club.retire();
-        assertThat(shop.noticeProperty().get()).contains("is in hand");
+        assertThat(shop.notices().shownProperty().get()).contains("is in hand");
     }
 
     @Test

@@ -193,7 +193,9 @@ class StationModelsTest {
             assertThat(insight.clearanceWords()).contains("bumps up to");
         }
         shop.robot().moveSensor(0, 60, -500);
-        assertThat(shop.noticeProperty().get()).as("past its neighbours").contains("listed from left to right");
+        assertThat(shop.notices().shownProperty().get())
+                .as("past its neighbours")
+                .contains("listed from left to right");
     }
 
     @Test
@@ -229,13 +231,14 @@ class StationModelsTest {
         bad.add(folder.resolve("nowhere.json"));
         for (Path file : bad) {
             shop.table().open(file);
-            assertThat(shop.noticeProperty().get()).contains(file.getFileName().toString());
+            assertThat(shop.notices().shownProperty().get())
+                    .contains(file.getFileName().toString());
         }
         shop.table().mat().open(Files.writeString(folder.resolve("b.pdf"), "%PDF-"));
-        assertThat(shop.noticeProperty().get()).contains("b.pdf");
+        assertThat(shop.notices().shownProperty().get()).contains("b.pdf");
         assertThat(shop.table().mat().workingProperty().get()).isFalse();
         shop.table().mat().follow(10, 10);
-        assertThat(shop.noticeProperty().get()).contains("Point at the line and at the ground");
+        assertThat(shop.notices().shownProperty().get()).contains("Point at the line and at the ground");
         assertThat(shop.table().draftProperty().get()).isEqualTo(before);
     }
 }

@@ -1,0 +1,53 @@
+package fahrbahn.app.shell;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.start.Remembered;
+import fahrbahn.app.start.Remembered.What;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+
+/** A first visit to the demo: three things to try, each a minute long, that end in a number. Put away for good by one key. */
+final class Greeting extends VBox {
+    private static final List<String[]> TRY = List.of(
+            new String[] {
+                "3  L  D",
+                "Capture light and dark with the bench robot (put it on light, on dark in the strip below), then 4: its level."
+            },
+            new String[] {
+                "5",
+                "The lane: between which gains this robot neither wiggles nor leaves the bend, and the pair to begin with."
+            },
+            new String[] {"6  M", "Let its twin drive the table 200 times: the chance that it comes round."});
+
+    private final Remembered remembered;
+    private final Action away = new Action("greetingAway", "Put this away for good", KeyCode.F8, this::putAway);
+
+    Greeting(Remembered remembered) {
+        this.remembered = remembered;
+        setId("greeting");
+        getStyleClass().addAll("panel", "greeting");
+        getChildren().add(Nodes.wrapped("Three things to try, a minute each", "strong"));
+        for (String[] one : TRY) {
+            getChildren().add(Nodes.row(Nodes.cell(one[0], "key-cap"), Nodes.grow(Nodes.wrapped(one[1], "reason"))));
+        }
+        getChildren().add(Nodes.flow(away.button()));
+        managedProperty().bind(visibleProperty());
+        setVisible(false);
+    }
+
+    /** Unless it has been put away before. */
+    void greet() {
+        setVisible(!remembered.is(What.GREETED));
+    }
+
+    boolean take(KeyCode code) {
+        return isVisible() && away.take(code);
+    }
+
+    private void putAway() {
+        remembered.set(What.GREETED, true);
+        setVisible(false);
+    }
+}
