@@ -10,10 +10,10 @@ final class PrintInks {
             Map.entry("ink-edge", 0x1b1e21),
             Map.entry("ink-middle", 0x8a6500),
             Map.entry("ink-curve", 0x8a6500),
-            Map.entry("ink-advice", 0x0c7a4d),
-            Map.entry("ink-best", 0x0c7a4d),
-            Map.entry("ink-left", 0x0b6fae),
-            Map.entry("ink-right", 0xb02a72),
+            Map.entry("ink-advice", 0x0a7048),
+            Map.entry("ink-best", 0x0a7048),
+            Map.entry("ink-left", 0x0a6aa6),
+            Map.entry("ink-right", 0x8f1f5b),
             Map.entry("ink-dark", 0x6a7178),
             Map.entry("ink-zero", 0xb4b8bb));
 

@@ -331,12 +331,15 @@ public final class MainWindow extends BorderPane {
             beside = getScene().getFocusOwner() != this;
             cameFrom = here;
         }
-        if (inARow > (beside ? 1 : 2)) {
+        int enough = beside ? 2 : 3;
+        if (inARow == enough) {
             if (inClub || here != cameFrom) {
                 go(cameFrom);
             }
             workshop.tell(
                     "A number was typed beside a field. Click the field, or press F5 for the first, then type it.");
+        }
+        if (inARow >= enough) {
             return true;
         }
         if (number == 0) {
