@@ -221,6 +221,7 @@ public final class FahrbahnApp extends Application {
         window = new MainWindow(workshop, remembered, this::leave);
         show(window, "Fahrbahn: " + path.getFileName());
         window.start();
+        leaveWhenAsked();
         if (!opened.told().isEmpty()) {
             workshop.tell(opened.told());
         }
@@ -229,6 +230,13 @@ public final class FahrbahnApp extends Application {
             window.greet();
         } else if (opened.manner() == Opener.Manner.BEGUN) {
             window.begin();
+        }
+    }
+
+    /** For the check that it starts anywhere: once the season is there to be seen, all is well. */
+    private void leaveWhenAsked() {
+        if (Boolean.getBoolean("fahrbahn.leaveWhenOpen")) {
+            Platform.runLater(stage::hide);
         }
     }
 

@@ -1,5 +1,6 @@
 package fahrbahn.app;
 
+import fahrbahn.app.kit.Digits;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
@@ -45,6 +46,7 @@ abstract class InWindow {
     Path home;
 
     final FxRobot robot = new Hands();
+    private long lastDigitNs;
     private FahrbahnApp app;
 
     @BeforeAll
@@ -128,7 +130,11 @@ abstract class InWindow {
         return shop().station(station).freshnessProperty().get().mark();
     }
 
+    /** Not so soon after the station before that both digits would be a number. */
     void go(Station station) throws Exception {
+        long before = lastDigitNs;
+        until("a digit of its own", () -> before == 0 || System.nanoTime() - before > Digits.AT_ONCE_NS);
+        lastDigitNs = System.nanoTime();
         robot.type(KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1)));
         until(station + " is shown", () -> text("freshness").startsWith(station.title()));
     }

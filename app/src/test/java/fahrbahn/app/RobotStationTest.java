@@ -20,6 +20,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** The Robot station in a real window: sensors by mouse and keys, bench cards, guesses. */
 class RobotStationTest extends InWindow {
@@ -41,6 +42,8 @@ class RobotStationTest extends InWindow {
                 .moveBy(dx / 2, dy / 2)
                 .moveBy(dx / 2, dy / 2)
                 .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents(); // the last move has been taken in as well
+        settled();
     }
 
     @Test

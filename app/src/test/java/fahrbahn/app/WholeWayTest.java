@@ -118,7 +118,9 @@ class WholeWayTest extends InWindow {
     @Test
     void badInputIsToldInWordsAndNothingIsLost() throws Exception {
         robot.clickOn("#page-numbers");
-        type("lineWidth", "-20");
+        robot.clickOn("#lineWidth");
+        over("-20");
+        robot.type(KeyCode.TAB).clickOn("#page-numbers");
         assertThat(text("lineWidth")).isEqualTo("-20");
         assertThat(robot.lookup(".problem").queryAll().stream().map(n -> ((Labeled) n).getText()))
                 .contains("It is -20; it must be above 0, at most 500");

@@ -5,7 +5,7 @@ import java.util.function.LongSupplier;
 /** Tells a number that is being typed from single digits: its digits follow each other at once. */
 public final class Digits {
     /** Slower than anybody types a number. */
-    private static final long AT_ONCE_NS = 600_000_000L;
+    public static final long AT_ONCE_NS = 500_000_000L;
 
     private final LongSupplier nanoClock;
     private long lastNs;
@@ -13,6 +13,11 @@ public final class Digits {
 
     public Digits(LongSupplier nanoClock) {
         this.nanoClock = nanoClock;
+    }
+
+    /** Another key or the mouse: what comes is no part of a number. */
+    public void over() {
+        inARow = 0;
     }
 
     /** To be told of each digit. @return how many have come at once, this one included */

@@ -38,6 +38,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -112,6 +113,8 @@ public final class MainWindow extends BorderPane {
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setFocusTraversable(false);
+        // Pressed with the mouse it would take the focus, and the arrow keys with it, from what was pressed.
+        bench.addEventHandler(MouseEvent.MOUSE_PRESSED, MouseEvent::consume);
         scroll.setMinHeight(0);
         VBox middle = new VBox(head, notice(), greeting, Nodes.grow(scroll), hint());
         middle.setMinHeight(0);
@@ -125,6 +128,7 @@ public final class MainWindow extends BorderPane {
         strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty(), remembered);
         setBottom(strip);
         KeyTaker.install(this, this::key);
+        addEventFilter(MouseEvent.MOUSE_PRESSED, event -> digits.over());
         addEventFilter(KeyEvent.KEY_TYPED, event -> {
             if (event.getCharacter().equals("?")
                     && !KeyTaker.writesIn(getScene().getFocusOwner())) {
@@ -180,6 +184,8 @@ public final class MainWindow extends BorderPane {
     /** For a season that has just begun: first of all, what robot is it? */
     public void begin() {
         openClub();
+        applyCss();
+        layout(); // before it is laid out once, nothing in it can be pressed
         take(KeyCode.A);
     }
 
@@ -274,6 +280,9 @@ public final class MainWindow extends BorderPane {
     }
 
     private boolean key(KeyEvent event) {
+        if (!event.getCode().isDigitKey()) {
+            digits.over();
+        }
         if (event.isShortcutDown()) {
             if (event.getCode() == KeyCode.S) {
                 foot.saveAs();

@@ -201,7 +201,7 @@ public final class MatModel {
         if (Double.isInfinite(radius)) {
             told.accept("Follow a line with a bend first; then its tightest one can be used.");
         } else {
-            TableModel.useRadius(season, told, Math.rint(radius));
+            TableModel.useRadius(season, told, Math.floor(radius)); // no wider than the line has it
         }
     }
 
