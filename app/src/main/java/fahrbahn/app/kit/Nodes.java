@@ -1,6 +1,7 @@
 package fahrbahn.app.kit;
 
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -63,6 +64,14 @@ public final class Nodes {
         field.applyCss();
         field.requestFocus();
         field.selectAll();
+    }
+
+    /** Styles and lays out what is on the screen, without waiting for the next frame. */
+    public static void layOut(Parent parent) {
+        if (parent.getScene() != null) {
+            parent.applyCss();
+            parent.layout();
+        }
     }
 
     /** A titled panel. */

@@ -90,6 +90,7 @@ public final class Pages {
         up = index;
         title.set(pages.get(index).title());
         leaf.getChildren().setAll(pages.get(index).content());
+        Nodes.layOut(leaf);
         for (int i = 0; i < tabs.size(); i++) {
             tabs.get(i).pseudoClassStateChanged(UP, i == index);
         }

@@ -175,17 +175,21 @@ public final class MainWindow extends BorderPane {
         inClub = true;
         inKeys = false;
         road.mark(null);
-        bench.getChildren().setAll(Nodes.grow(club.content()));
+        onBench(club.content());
         refreshHead();
         setFocusTraversable(true);
         requestFocus();
     }
 
+    /** Laid out at once: before that nothing in it can be pressed, and the key of a quick hand would be lost. */
+    private void onBench(Region content) {
+        bench.getChildren().setAll(Nodes.grow(content));
+        Nodes.layOut(this);
+    }
+
     /** For a season that has just begun: first of all, what robot is it? */
     public void begin() {
         openClub();
-        applyCss();
-        layout(); // before it is laid out once, nothing in it can be pressed
         take(KeyCode.A);
     }
 
@@ -205,7 +209,7 @@ public final class MainWindow extends BorderPane {
         rememberPage();
         road.mark(station);
         Region content = views.get(station).content();
-        bench.getChildren().setAll(Nodes.grow(content));
+        onBench(content);
         refreshHead();
         // Keys belong to the station until the coach chooses a field.
         setFocusTraversable(true);
@@ -366,7 +370,7 @@ public final class MainWindow extends BorderPane {
     private void keys() {
         Region page = KeysPage.of(inClub ? "the club" : here.title(), shown());
         inKeys = true;
-        bench.getChildren().setAll(Nodes.grow(page));
+        onBench(page);
         requestFocus();
     }
 
