@@ -39,7 +39,7 @@ public final class Shots extends Application {
     private static final Map<Station, List<String>> PAGES = Map.of(
             Station.ROBOT, List.of("bench", "guesses"),
             Station.TABLE, List.of("mat", "read"),
-            Station.MEASURE, List.of("captured", "schools", "room-and-air", "link"));
+            Station.MEASURE, List.of("captured", "schools-and-room", "link-and-logger"));
 
     private final FahrbahnApp app = new FahrbahnApp();
     private final Deque<Step> steps = new ArrayDeque<>();
@@ -58,6 +58,7 @@ public final class Shots extends Application {
         Robot robot = new Robot();
         steps.add(
                 new Step("", () -> robot.keyType(KeyCode.D), () -> {}, () -> app.workshop() != null && robotIsLive()));
+        steps.add(new Step("", () -> robot.keyType(KeyCode.F8), () -> {}, () -> true));
         steps.add(new Step("club.png", () -> robot.keyType(KeyCode.DIGIT0), () -> {}, () -> true));
         for (Station station : Station.values()) {
             KeyCode key = KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1));

@@ -61,7 +61,7 @@ class FrameTest extends InWindow {
     @Test
     void aNumberTypedBesideAFieldJumpsNowhere() throws Exception {
         robot.clickOn("#station-measure");
-        page("link"); // a tab has the focus
+        page("link-and-logger"); // a tab has the focus
         robot.type(KeyCode.DIGIT6).type(KeyCode.DIGIT0).type(KeyCode.DIGIT0);
         until("told", () -> text("notice").startsWith("A number was typed beside a field"));
         assertThat(text("freshness")).startsWith("Measure");
@@ -133,7 +133,7 @@ class FrameTest extends InWindow {
             return null;
         });
         go(Station.MEASURE);
-        page("link");
+        page("link-and-logger");
         robot.clickOn("#address").write("127.0.0.1:1").type(KeyCode.ENTER);
         close();
         open(List.of(home.resolve("season.fahrbahn").toString()));

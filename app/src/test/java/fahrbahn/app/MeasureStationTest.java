@@ -81,7 +81,7 @@ class MeasureStationTest extends InWindow {
 
         page("captured");
         until("listed", () -> says(".scroll-pane", "grey card"));
-        page("schools");
+        page("schools-and-room");
         until("two schools", () -> says("#schools", "sweep, bare extremes"));
         assertThat(survey().slides().get("left").widthMm().value()).isCloseTo(19, within(0.03 * 19));
         assertThat(survey().slides().get("left").sigmaMm().value()).isCloseTo(3.1, within(0.03 * 3.1));
@@ -92,7 +92,7 @@ class MeasureStationTest extends InWindow {
     void roomLightAndAirAreMeasured() throws Exception {
         benchRobot();
         spots();
-        page("room-and-air");
+        page("schools-and-room");
         robot.type(KeyCode.O);
         until("lamps off", () -> shop().season().conditionsProperty().get().lamp() == Lamp.OFF);
         until("stale meanwhile", () -> mark(Station.MEASURE) == Freshness.Mark.STALE);
@@ -157,7 +157,7 @@ class MeasureStationTest extends InWindow {
                 say(plugged, "tS,battery,port2,port3\n0.01,7412,500,510\n%%\n0.02,7411,501,511\n");
                 until("live", () -> status().readings() == 2);
                 assertThat(status().brokenLines()).isEqualTo(1);
-                page("link");
+                page("link-and-logger");
                 until(
                         "three columns",
                         () -> robot.lookup("#column-2").tryQuery().isPresent());
@@ -212,7 +212,7 @@ class MeasureStationTest extends InWindow {
                 .start();
         try {
             until("a cable", () -> Files.exists(appEnd) && Files.exists(robotEnd));
-            page("link");
+            page("link-and-logger");
             robot.clickOn("#serialPort").write(appEnd.toString());
             robot.clickOn("#connectSerial");
             // What was said before the port was open is lost, as with any robot: it goes on talking.

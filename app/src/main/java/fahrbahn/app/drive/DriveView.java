@@ -74,6 +74,7 @@ public final class DriveView {
                 Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
                 Nodes.figure(peak, "at most", "Peak cross-track error"),
                 Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
+        figures.setHgap(24);
         model.driveProperty().addListener(o -> refresh(keep));
         model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());

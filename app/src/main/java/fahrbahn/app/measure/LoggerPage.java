@@ -68,7 +68,7 @@ final class LoggerPage {
                                 + " that they are found by name."),
                 row,
                 text));
-        text.setPrefRowCount(22);
+        text.setPrefRowCount(12);
         return new Pages.Page("Logger", content, List.of(copy));
     }
 

@@ -16,10 +16,8 @@ public final class MeasureView {
         StationView pages = new Pages(List.of(
                         new CapturePage(model).page(),
                         new CapturedPage(model).page(),
-                        new SchoolsPage(model).page(),
-                        new RoomPage(model).page(),
-                        new LinkPage(model).page(),
-                        new LoggerPage(model).page()))
+                        together("Schools and room", new SchoolsPage(model).page(), new RoomPage(model).page()),
+                        together("Link and logger", new LinkPage(model).page(), new LoggerPage(model).page())))
                 .view(model.pageProperty());
         Action inOrder = new Action("takeInOrder", "Take the columns in order", KeyCode.Y, model.asking()::takeInOrder);
         inOrder.alwaysThere();
@@ -34,5 +32,12 @@ public final class MeasureView {
                 pages.frame(),
                 pages.page(),
                 pages.turnTo());
+    }
+
+    /** What belongs together stands together, as long as there is room for both. */
+    private static Pages.Page together(String title, Pages.Page upper, Pages.Page lower) {
+        List<Action> actions = new ArrayList<>(upper.actions());
+        actions.addAll(lower.actions());
+        return new Pages.Page(title, Nodes.column(upper.content(), lower.content()), actions);
     }
 }

@@ -10,9 +10,13 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
 import java.util.List;
 import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Does the light of the room matter, and what does a lifted robot see: measured, not believed. */
@@ -36,7 +40,7 @@ final class RoomPage {
         model.surveyProperty().addListener(o -> refresh());
         model.circumstances().conditionsProperty().addListener(o -> refresh());
         refresh();
-        VBox content = Nodes.column(
+        HBox content = Nodes.row(
                 Nodes.panel(
                         "Lamp on, lamp off",
                         CapturedPage.wrapped(
@@ -50,9 +54,16 @@ final class RoomPage {
                         CapturedPage.wrapped(
                                 "Lift the robot a hand's breadth and capture: a program that takes air for dark drives off"
                                         + " when someone picks it up."),
-                        Nodes.label("Hold it with both hands, motors off.", "caution"),
-                        Nodes.row(lifted.button()),
+                        Nodes.wrapped("Hold it with both hands, motors off.", "caution"),
+                        Nodes.flow(lifted.button()),
                         air));
+        for (Node panel : content.getChildren()) {
+            Nodes.grow(panel);
+            ((Region) panel).setPrefWidth(1); // side by side, as wide as each other
+            ((Region) panel).setMaxHeight(Double.MAX_VALUE);
+        }
+        content.setFillHeight(true);
+        content.setAlignment(Pos.TOP_LEFT);
         return new Pages.Page("Room and air", content, List.of(lamps, light, dark, lifted));
     }
 

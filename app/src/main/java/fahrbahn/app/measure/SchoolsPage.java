@@ -10,7 +10,6 @@ import fahrbahn.core.quality.Survey;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
@@ -29,11 +28,10 @@ final class SchoolsPage {
         slides.setId("slides");
         model.surveyProperty().addListener(o -> refresh());
         refresh();
-        ScrollPane scroll = new ScrollPane(Nodes.column(
+        VBox content = Nodes.column(
                 Nodes.panel("Two schools: spots by hand, or a sweep", schools),
-                Nodes.panel("The slide across a line", slides)));
-        scroll.setFitToWidth(true);
-        return new Pages.Page("Schools", scroll, List.of());
+                Nodes.panel("The slide across a line", slides));
+        return new Pages.Page("Schools", content, List.of());
     }
 
     private void refresh() {

@@ -28,11 +28,13 @@ final class Greeting extends VBox {
         this.remembered = remembered;
         setId("greeting");
         getStyleClass().addAll("panel", "greeting");
-        getChildren().add(Nodes.wrapped("Three things to try, a minute each", "strong"));
+        away.button().getStyleClass().add("small");
+        getChildren()
+                .add(Nodes.row(
+                        Nodes.grow(Nodes.wrapped("Three things to try, a minute each", "strong")), away.button()));
         for (String[] one : TRY) {
             getChildren().add(Nodes.row(Nodes.cell(one[0], "key-cap"), Nodes.grow(Nodes.wrapped(one[1], "reason"))));
         }
-        getChildren().add(Nodes.flow(away.button()));
         managedProperty().bind(visibleProperty());
         setVisible(false);
     }
