@@ -69,7 +69,7 @@ class LayoutTest extends InWindow {
             for (Button tab : tabs) {
                 fire(tab.getId());
                 if (tab.getText().equals("Bench")) {
-                    for (BenchCard card : BenchCard.values()) {
+                    for (BenchCard card : List.of(BenchCard.ROLL, BenchCard.SLIDE)) { // of most and of other fields
                         fire("card-" + card.name().toLowerCase(Locale.ROOT));
                         look(size + station.title() + ", " + card.title(), wrong);
                     }

@@ -1,5 +1,6 @@
 package fahrbahn.app;
 
+import fahrbahn.app.chart.CanvasRegion;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -7,6 +8,8 @@ import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.chart.XYChart;
+import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.text.Text;
@@ -47,6 +50,9 @@ final class LayoutWalk {
         if (!node.isVisible() || node.getOpacity() == 0) {
             return;
         }
+        if (!spoken(node)) {
+            wrong.add("without words for a screen reader: " + node);
+        }
         if (node instanceof Labeled labeled
                 && labeled.getText() != null
                 && !labeled.getText().isBlank()) {
@@ -56,6 +62,19 @@ final class LayoutWalk {
             ScrollPane now = node instanceof ScrollPane scroll ? scroll : inside;
             parent.getChildrenUnmodifiable().forEach(child -> visit(child, now));
         }
+    }
+
+    /** What can have the focus, and every picture, says what it is: by its own words, or by words for a screen reader. */
+    private static boolean spoken(Node node) {
+        boolean asked = node instanceof CanvasRegion
+                || node instanceof XYChart<?, ?>
+                || node instanceof Control && node.isFocusTraversable() && !(node instanceof ScrollPane);
+        boolean own = node instanceof Labeled labeled
+                && labeled.getText() != null
+                && !labeled.getText().isBlank();
+        boolean told =
+                node.getAccessibleText() != null && !node.getAccessibleText().isBlank();
+        return !asked || own || told;
     }
 
     private void see(Labeled labeled, ScrollPane inside) {

@@ -225,7 +225,7 @@ public final class DriveModel extends StationModel {
     private void judge() {
         if (laid.get().isEmpty()) {
             say(Verdict.open(
-                    "The table in hand is not ready to be driven. Finish it in Table, or choose another course."));
+                    "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course."));
         } else if (odds.get().isPresent()) {
             say(DriveWords.odds(odds.get().get()));
         } else if (drive.get().isPresent()) {

@@ -50,14 +50,14 @@ final class DriveWords {
         return switch (result.end()) {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE ->
-                Verdict.stop("Lost the line at " + at + ". Go back to Gains"
+                Verdict.stop("Lost the line at " + at + ". Go back to Gains (5)"
                         + (last.setup().line().tightestRadiusMm()
                                         > last.ground().tightestRadiusMm()
                                 ? ": the course has bends of "
                                         + Words.millimetres(last.ground().tightestRadiusMm())
                                         + ", tighter than the robot was set up for."
                                 : " and compare Kp with the lane."));
-            case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains.");
+            case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
             case TOO_SLOW ->
                 Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
                         + " s, four times what the lap should take. Raise the base command.");

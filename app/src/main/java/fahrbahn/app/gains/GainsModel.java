@@ -91,8 +91,8 @@ public final class GainsModel extends StationModel {
         String gains = "Kp " + Words.number(law.kp()) + ", Kd " + Words.number(law.kd());
         String next = picture.advice()
                 .map(a -> isSet(law, a)
-                        ? " Go on to Drive."
-                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ".")
+                        ? " N goes on to Drive."
+                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": U sets it.")
                 .orElse(slower(picture));
         if (!(report.spectralRadius() < 1)) {
             return Verdict.stop(gains + " wiggles at " + Words.number(report.speedMmPerS()) + " mm/s"

@@ -70,13 +70,13 @@ public final class LevelsModel extends StationModel {
         if (!forbidden.isEmpty()) {
             say(Verdict.stop(FindingWords.of(forbidden.get(0)) + " Until then it has no level."));
         } else if (found.isEmpty()) {
-            say(Verdict.open("Levels need light and dark. Go to Measure and capture both."));
+            say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
         } else {
             say(verdict(found));
         }
     }
 
-    private static Verdict verdict(List<SensorLevels> found) {
+    private Verdict verdict(List<SensorLevels> found) {
         SensorLevels worst = found.get(0);
         StringBuilder all = new StringBuilder();
         for (SensorLevels sensor : found) {
@@ -99,7 +99,12 @@ public final class LevelsModel extends StationModel {
                 + (midpointDoes
                         ? "does as well here."
                         : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + ".")
-                + known);
+                + known
+                + (used() ? " N goes on to Gains." : " U puts them on the robot."));
+    }
+
+    private boolean used() {
+        return season.choices().levelsProperty().get().isPresent() && onRobot().isEmpty();
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. */

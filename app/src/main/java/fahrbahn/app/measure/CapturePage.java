@@ -50,6 +50,7 @@ final class CapturePage {
         Action paste = new Action("pasteReadings", "Paste", KeyCode.V, this::paste);
         TextField name = new TextField();
         name.setId("surfaceName");
+        name.setAccessibleText("Name of another surface");
         name.setPromptText("another surface");
         name.setPrefColumnCount(9);
         name.setOnAction(e -> model.capture(name.getText()));

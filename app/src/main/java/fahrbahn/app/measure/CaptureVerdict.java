@@ -46,6 +46,6 @@ final class CaptureVerdict {
             return Verdict.care(FindingWords.of(worst.get()) + " " + numbers);
         }
         boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
-        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " Go on to Levels.");
+        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " N goes on to Levels.");
     }
 }

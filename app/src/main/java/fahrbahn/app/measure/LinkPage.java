@@ -68,11 +68,13 @@ final class LinkPage {
 
     private Region serial() {
         ports.setId("serialPort");
+        ports.setAccessibleText("Serial port");
         ports.setEditable(true);
         ports.setPromptText("port");
         ports.setPrefWidth(210);
         ComboBox<Integer> rate = new ComboBox<>();
         rate.setId("serialRate");
+        rate.setAccessibleText("Baud rate of the serial port");
         rate.getItems().setAll(LiveModel.SERIAL_RATES);
         rate.setValue(LiveModel.SERIAL_RATES.get(0));
         Button look = new Button("Look for ports");
@@ -156,6 +158,7 @@ final class LinkPage {
     private ComboBox<String> choice(ColumnMap.Match match, int row) {
         ComboBox<String> box = new ComboBox<>();
         box.setId("column-" + (row - 1));
+        box.setAccessibleText("Sensor that column " + match.column() + " is");
         List<String> sensors = new ArrayList<>(model.robotSensors());
         if (!sensors.contains(match.sensor()) && !match.sensor().isEmpty()) {
             sensors.add(match.sensor());

@@ -229,6 +229,6 @@ public final class RobotModel extends StationModel {
                     + Words.millimetres(least) + " that " + speed + " needs: it will ride, with little room for gain.");
         }
         return Verdict.good("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
-                + Words.millimetres(least) + " that " + speed + " needs. Go on to Table.");
+                + Words.millimetres(least) + " that " + speed + " needs. N goes on to Table.");
     }
 }

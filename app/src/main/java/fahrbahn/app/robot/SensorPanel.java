@@ -117,11 +117,13 @@ final class SensorPanel {
     private Node presets() {
         ComboBox<SensorPreset> kind = new ComboBox<>();
         kind.setId("preset");
+        kind.setAccessibleText("Kind of sensor of a whole row");
         kind.getItems().setAll(SensorPreset.values());
         kind.setConverter(new Spoken<>(SensorPreset::words));
         kind.setValue(SensorPreset.PHOTOTRANSISTOR);
         ComboBox<Integer> count = new ComboBox<>();
         count.setId("presetCount");
+        count.setAccessibleText("How many sensors in the row");
         count.getItems().setAll(IntStream.rangeClosed(1, 16).boxed().toList());
         count.setValue(5);
         Button use = new Button("Put this row on");

@@ -100,7 +100,7 @@ public final class RunsModel extends StationModel {
         say(
                 season.runs().isEmpty()
                         ? Verdict.open(
-                                "No runs yet. Keep one from Drive with K, or after a run on the table press R (ran) or X"
+                                "No runs yet. Keep one from Drive (6) with K, or after a run on the table press R (ran) or X"
                                         + " (lost).")
                         : verdict(source, pool));
     }

@@ -28,7 +28,10 @@ public final class RunsView {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
 
-    private static final double LEAST_COLUMN = 55;
+    /** Of its width a column keeps so much in a narrow window; the note gives way first. */
+    private static final double LEAST_SHARE = 0.96;
+
+    private static final double LEAST_NOTE = 40;
 
     private final RunsModel model;
     private final TableView<Run> table = new TableView<>();
@@ -47,6 +50,7 @@ public final class RunsView {
 
     private StationView build() {
         table.setId("runs");
+        table.setAccessibleText("The log book, newest run first");
         table.setPlaceholder(Nodes.label("No runs yet.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("when", 118, run -> TIME.format(run.at()));
@@ -54,13 +58,15 @@ public final class RunsView {
         column("where", 122, run -> run.basis().table().name());
         column("outcome", 90, run -> run.outcome().completed() ? "completed" : "lost");
         column("time, s", 64, run -> measured(run.outcome().timeS()));
-        column("RMS, mm", 80, run -> measured(run.outcome().rmsMm()));
+        column("RMS, mm", 84, run -> measured(run.outcome().rmsMm()));
         column("Kp, Kd, base", 125, RunsView::law);
         column("note", 90, Run::note);
         time.setId("runTime");
+        time.setAccessibleText("Time of the run, s; empty when nobody timed it");
         time.setPromptText("time, s");
         time.setPrefColumnCount(6);
         note.setId("runNote");
+        note.setAccessibleText("Note on the run");
         note.setPromptText("note");
         Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
@@ -105,7 +111,7 @@ public final class RunsView {
         TableColumn<Run, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
         column.setPrefWidth(width);
-        column.setMinWidth(Math.min(width, LEAST_COLUMN));
+        column.setMinWidth(title.equals("note") ? LEAST_NOTE : LEAST_SHARE * width);
         column.setSortable(false);
         table.getColumns().add(column);
     }

@@ -173,6 +173,7 @@ final class LayPage {
     private ComboBox<Course> startingPoints() {
         ComboBox<Course> box = new ComboBox<>();
         box.setId("startingPoint");
+        box.setAccessibleText("A course to begin with");
         box.setPromptText("Begin with");
         box.setConverter(new Spoken<>(Course::name));
         box.getItems().setAll(model.startingPoints());

@@ -49,7 +49,7 @@ final class MatWords {
         }
         return Math.abs(line.widthMm() - lineWidthMm) > 0.15 * lineWidthMm
                 ? Verdict.care(found + " The robot is set up for a line of " + Words.millimetres(lineWidthMm)
-                        + ": mend its line width in Robot.")
-                : Verdict.good(found + " Go on to Measure.");
+                        + ": mend its line width in Robot (1).")
+                : Verdict.good(found + " N goes on to Measure.");
     }
 }

@@ -32,7 +32,7 @@ final class TableWords {
         if (problem.isPresent()) {
             return Verdict.care(amounts + " " + problem.get() + ".");
         } else {
-            return Verdict.good(amounts + " Go on to Measure.");
+            return Verdict.good(amounts + " N goes on to Measure.");
         }
     }
 }
