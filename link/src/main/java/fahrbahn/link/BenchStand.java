@@ -3,7 +3,6 @@ package fahrbahn.link;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Lookout;
 import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Trace;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -22,19 +21,7 @@ record BenchStand(Pose put, Lookout lookout, Optional<BenchTable.Ride> ride, lon
 
     /** The tick of the ride that is latest by then: the program that drives may have another loop time. */
     private int index(long tick) {
-        Trace trace = ride.orElseThrow().trace();
-        double tS = (tick - sinceTick) * BenchRobot.PERIOD_S;
-        int low = 0;
-        int high = trace.size() - 1;
-        while (low < high) {
-            int middle = (low + high + 1) / 2;
-            if (trace.tS(middle) <= tS) {
-                low = middle;
-            } else {
-                high = middle - 1;
-            }
-        }
-        return low;
+        return ride.orElseThrow().trace().indexAt((tick - sinceTick) * BenchRobot.PERIOD_S);
     }
 
     /** How the ride ended, in words, once it has. */

@@ -40,16 +40,7 @@ public final class WiggleShowing implements Showing {
 
     @Override
     public Pose at(double tS) {
-        int low = 0;
-        int high = trace.size() - 1;
-        while (low < high) {
-            int middle = (low + high + 1) / 2;
-            if (trace.tS(middle) <= tS) {
-                low = middle;
-            } else {
-                high = middle - 1;
-            }
-        }
+        int low = trace.indexAt(tS);
         int next = Math.min(low + 1, trace.size() - 1);
         double span = trace.tS(next) - trace.tS(low);
         double share = span > 0 ? Math.max(0, Math.min(1, (tS - trace.tS(low)) / span)) : 0;

@@ -30,6 +30,21 @@ public final class Trace implements TickSink {
         return size;
     }
 
+    /** The latest tick at a time or before it; the first before there was any. */
+    public int indexAt(double tS) {
+        int low = 0;
+        int high = size - 1;
+        while (low < high) {
+            int middle = (low + high + 1) / 2;
+            if (tS(middle) <= tS) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return low;
+    }
+
     public double tS(int i) {
         return values[FIELDS * i];
     }
