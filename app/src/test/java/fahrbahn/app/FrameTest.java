@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.trials.Run;
 import java.util.List;
+import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -36,7 +37,10 @@ class FrameTest extends InWindow {
         robot.type(KeyCode.TAB);
         until(
                 "refused",
-                () -> !robot.lookup("#lag").query().getPseudoClassStates().isEmpty());
+                () -> robot.lookup("#lag")
+                        .query()
+                        .getPseudoClassStates()
+                        .contains(PseudoClass.getPseudoClass("wrong")));
         type("trackWidth", "141");
         until(
                 "another is taken",
@@ -46,6 +50,7 @@ class FrameTest extends InWindow {
         over("9999999");
         robot.type(KeyCode.ENTER);
         assertThat(written("lag")).as("no lag of hours").isEqualTo("9999999");
+        assertThat(shop().season().setupOrGuess().robot().drive().lagS()).isLessThan(1);
         assertThat(focused().getId()).as("Enter does not leave what it refused").isEqualTo("lag");
         robot.type(KeyCode.ESCAPE);
         until("given up", () -> written("lag").equals(before));

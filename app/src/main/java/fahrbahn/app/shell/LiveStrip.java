@@ -51,6 +51,7 @@ final class LiveStrip extends HBox {
     private final Button disconnect = new Button("Disconnect");
     private final VBox place;
     private final Slider slider = new Slider();
+    private final ToggleButton lamp = new ToggleButton("lamp off");
     private boolean changed;
     private long shownNs;
     private double barWidth = WIDEST_BAR;
@@ -98,7 +99,6 @@ final class LiveStrip extends HBox {
         slider.setPrefWidth(120);
         slider.setAccessibleText("Place of the bench robot across its line, mm");
         slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
-        ToggleButton lamp = new ToggleButton("lamp off");
         lamp.setId("benchLamp");
         lamp.getStyleClass().add("small");
         lamp.setOnAction(e -> send(lamp.isSelected() ? "lamp off" : "lamp on"));
@@ -171,6 +171,9 @@ final class LiveStrip extends HBox {
         disconnect.setVisible(connected);
         disconnect.setManaged(connected);
         place.setVisible(status.simulated());
+        if (!status.simulated()) {
+            lamp.setSelected(false); // the next one comes with its lamps on
+        }
         pseudoClassStateChanged(SIMULATED, status.simulated());
         reach(live.rig().onLightMm());
     }

@@ -99,8 +99,6 @@ public final class Workshop {
     }
 
     private void watch() {
-        season.setupProperty().addListener(o -> buildBenchRobot());
-        season.conditionsProperty().addListener(o -> buildBenchRobot());
         buildBenchRobot();
         season.ledger().listen(kinds -> notices.over()); // the next success ends what was told
         season.ledger().listen(kinds -> judge.judge());

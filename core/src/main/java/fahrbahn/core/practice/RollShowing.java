@@ -56,10 +56,7 @@ public final class RollShowing implements Showing {
 
     @Override
     public Pose at(double tS) {
-        double t = Math.min(tS, endS);
-        double lag = drive.lagS();
-        double rise = lag > 0 ? lag * (1 - Math.exp(-t / lag)) : 0;
-        double x = speedMmPerS * (t - rise) - runUpMm;
+        double x = speedMmPerS * Rise.atSpeedS(Math.min(tS, endS), drive.lagS()) - runUpMm;
         double bend = drive.traits().mismatchShare() / drive.effectiveTrackWidthMm();
         double onRuler = Math.max(0, x);
         return new Pose(x, bend * onRuler * onRuler / 2, bend * onRuler);

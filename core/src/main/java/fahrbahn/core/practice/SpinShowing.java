@@ -25,10 +25,7 @@ public final class SpinShowing implements Showing {
 
     @Override
     public Pose at(double tS) {
-        double t = Math.min(tS, endS);
-        double lag = drive.lagS();
-        double rise = lag > 0 ? lag * (1 - Math.exp(-t / lag)) : 0;
-        return new Pose(0, 0, turnRadPerS * (t - rise));
+        return new Pose(0, 0, turnRadPerS * Rise.atSpeedS(Math.min(tS, endS), drive.lagS()));
     }
 
     @Override
