@@ -3,7 +3,11 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.robot.BenchCard;
+import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,22 +38,43 @@ class LayoutTest extends InWindow {
     void everythingIsWhereItCanBeSeen() throws Exception {
         List<String> wrong = new ArrayList<>();
         for (boolean large : new boolean[] {false, true}) {
-            for (double[] size : new double[][] {{1000, 640}, {1280, 800}, {1920, 1080}}) {
-                onWindow(() -> {
-                    Stage stage = (Stage) scene().getWindow();
-                    stage.setWidth(size[0]);
-                    stage.setHeight(size[1]);
-                    return null;
-                });
-                until("it is so large", () -> scene().getWidth() == size[0] && scene().getHeight() == size[1]);
+            for (double[] size : new double[][] {{1000, 640}, {1280, 800}, {1920, 1080}, {2560, 1440}}) {
+                resize(size);
                 walk(String.format(Locale.ROOT, "%.0f x %.0f%s, ", size[0], size[1], large ? " large" : ""), wrong);
             }
             fire("large");
         }
-        try {
-        } catch (Exception e) {
+        assertThat(wrong).isEmpty();
+    }
+
+    /** After changes that make stations stale and a notice: reasons, repairs and the notice are whole as well. */
+    @Test
+    void whatIsStaleCanBeReadWhole() throws Exception {
+        onWindow(() -> {
+            shop().robot()
+                    .type(setup -> setup.withLine(new Line(30, setup.line().polarity(), 150)));
+            shop().robot().moveSensor(0, 75, 12);
+            shop().table().begin(Draft.of(DemoCourses.rescue()));
+            shop().tell("The course is longer than the table by 120 mm. Move its start, or make the table larger.");
+            return null;
+        });
+        until("it is judged", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
+        List<String> wrong = new ArrayList<>();
+        for (double[] size : new double[][] {{1000, 640}, {1280, 800}}) {
+            resize(size);
+            walk(String.format(Locale.ROOT, "stale, %.0f x %.0f, ", size[0], size[1]), wrong);
         }
         assertThat(wrong).isEmpty();
+    }
+
+    private void resize(double[] size) throws Exception {
+        onWindow(() -> {
+            Stage stage = (Stage) scene().getWindow();
+            stage.setWidth(size[0]);
+            stage.setHeight(size[1]);
+            return null;
+        });
+        until("it is so large", () -> scene().getWidth() == size[0] && scene().getHeight() == size[1]);
     }
 
     private void fire(String id) throws Exception {
@@ -75,6 +100,7 @@ class LayoutTest extends InWindow {
                     }
                 } else {
                     look(size + station.title() + ", " + tab.getText(), wrong);
+                    opened(size + station.title() + ", " + tab.getText(), tab.getText(), wrong);
                 }
             }
         }
@@ -82,6 +108,21 @@ class LayoutTest extends InWindow {
         look(size + "Club", wrong);
         robot.type(KeyCode.F1);
         look(size + "Keys", wrong);
+    }
+
+    /** What only appears when it is asked for: the numbers of a part, the bar for typing. */
+    private void opened(String where, String page, List<String> wrong) throws Exception {
+        if (page.equals("Lay")) {
+            onWindow(() -> {
+                shop().table().choose(1);
+                return null;
+            });
+            look(where + ", a part in hand", wrong);
+        } else if (page.equals("Capture")) {
+            fire("typeReadings");
+            look(where + ", typing", wrong);
+            fire("typingAway");
+        }
     }
 
     private void look(String where, List<String> wrong) throws Exception {

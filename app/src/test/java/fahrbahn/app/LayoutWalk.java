@@ -1,23 +1,38 @@
 package fahrbahn.app;
 
 import fahrbahn.app.chart.CanvasRegion;
+import fahrbahn.app.kit.Fields;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
+import javafx.css.PseudoClass;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Rectangle2D;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.chart.XYChart;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.text.Text;
 
 /** Walks over everything that is shown and tells what is cut off, outside the window, or laid over something else. */
 final class LayoutWalk {
     /** Of layout in fractions of a pixel. */
     private static final double SLACK_PX = 1.5;
+
+    private static final Pattern PROGRAM_NAME = Pattern.compile("\\b[a-z]+[A-Z]\\w*");
+    private static final Pattern KEY =
+            Pattern.compile("\\b[B-HJ-Z]\\b|\\([1-7]\\)|\\bF\\d|Enter|Space|Page Down|[Aa]rrow");
+    private static final Pattern TOO_EXACT = Pattern.compile("\\d\\.\\d{5}|\\b\\d{8}|\\dE-?\\d");
 
     private record Shown(Labeled node, Bounds at, ScrollPane inside) {
         String words() {
@@ -42,6 +57,7 @@ final class LayoutWalk {
         walk.visit(scene.getRoot(), null);
         walk.overlaps();
         walk.frame("#verdict");
+        walk.verdict();
         walk.frame("#liveState");
         return walk.wrong;
     }
@@ -52,6 +68,15 @@ final class LayoutWalk {
         }
         if (!spoken(node)) {
             wrong.add("without words for a screen reader: " + node);
+        }
+        if (asksForWords(node) && Fields.what(node).isEmpty()) {
+            wrong.add("a field without a sentence: " + node);
+        }
+        if (!summed(node)) {
+            wrong.add("a picture without a summary: " + node);
+        }
+        if (node instanceof TextField field && !plain(field.getText())) {
+            wrong.add("not for a coach: " + field.getId() + " shows '" + field.getText() + "'");
         }
         if (node instanceof Labeled labeled
                 && labeled.getText() != null
@@ -72,14 +97,35 @@ final class LayoutWalk {
         boolean own = node instanceof Labeled labeled
                 && labeled.getText() != null
                 && !labeled.getText().isBlank();
-        boolean told =
-                node.getAccessibleText() != null && !node.getAccessibleText().isBlank();
+        Object said = node.queryAccessibleAttribute(AccessibleAttribute.TEXT);
+        boolean told = said != null && !said.toString().isBlank();
         return !asked || own || told;
+    }
+
+    /** What the coach types or chooses; the text inside an editable choice belongs to it. */
+    private static boolean asksForWords(Node node) {
+        boolean typed = node instanceof TextInputControl field
+                && field.isEditable()
+                && !(field.getParent() instanceof ComboBoxBase<?>);
+        return typed || node instanceof ComboBoxBase<?> || node instanceof CheckBox;
+    }
+
+    /** A picture that shows something says with a number what. */
+    private static boolean summed(Node node) {
+        boolean picture = node instanceof CanvasRegion || node instanceof XYChart<?, ?>;
+        boolean bare = node.getPseudoClassStates().contains(PseudoClass.getPseudoClass("bare"));
+        Object said = node.queryAccessibleAttribute(AccessibleAttribute.TEXT);
+        boolean explains = said != null
+                && (said.toString().matches("(?s).*\\d.*") || said.toString().length() > 60);
+        return !picture || bare || explains;
     }
 
     private void see(Labeled labeled, ScrollPane inside) {
         Shown one = new Shown(labeled, labeled.localToScene(labeled.getLayoutBounds()), inside);
         shown.add(one);
+        if (!plain(labeled.getText())) {
+            wrong.add("not for a coach: " + one.words());
+        }
         for (Node child : labeled.getChildrenUnmodifiable()) {
             if (child instanceof Text text && cut(labeled.getText(), text.getText())) {
                 wrong.add("cut: " + one.words() + " shows as '" + text.getText().replace('\n', ' ') + "'");
@@ -88,11 +134,26 @@ final class LayoutWalk {
         Rectangle2D room = room(inside);
         boolean across =
                 one.at().getMinX() < room.getMinX() - SLACK_PX || one.at().getMaxX() > room.getMaxX() + SLACK_PX;
-        boolean down =
-                inside == null && (one.at().getMinY() < -SLACK_PX || one.at().getMaxY() > scene.getHeight() + SLACK_PX);
+        Bounds reach = inside == null
+                ? new BoundingBox(0, 0, scene.getWidth(), scene.getHeight())
+                : inside.getContent().localToScene(inside.getContent().getLayoutBounds());
+        boolean down = !inTable(labeled)
+                && (one.at().getMinY() < reach.getMinY() - SLACK_PX || one.at().getMaxY() > reach.getMaxY() + SLACK_PX);
         if (across || down) {
             wrong.add("outside: " + one.words() + " at " + box(one.at()));
         }
+    }
+
+    /** No names out of the program, no numbers of more digits than anything here is known to. */
+    private static boolean plain(String words) {
+        return words == null
+                || !PROGRAM_NAME.matcher(words).find()
+                        && !TOO_EXACT.matcher(words).find();
+    }
+
+    /** The rows of a table scroll within it. */
+    private static boolean inTable(Node node) {
+        return node != null && (node instanceof TableView<?> || inTable(node.getParent()));
     }
 
     private static boolean cut(String wanted, String drawn) {
@@ -138,6 +199,14 @@ final class LayoutWalk {
         double down = Math.min(a.getMaxY(), b.getMaxY()) - Math.max(a.getMinY(), b.getMinY());
         // Lines of text are as high as their font's tallest letters: their boxes touch where nothing of them does.
         return across > SLACK_PX && down > 4;
+    }
+
+    /** It always says which key takes the next step. */
+    private void verdict() {
+        String said = ((Labeled) scene.lookup("#verdict")).getText();
+        if (!KEY.matcher(said).find()) {
+            wrong.add("a verdict without a key: " + said);
+        }
     }
 
     private void frame(String id) {

@@ -3,6 +3,7 @@ package fahrbahn.app.chart;
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Paint;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** Paints on a canvas, in the colours of the style sheet. */
@@ -34,6 +35,18 @@ final class CanvasPen implements Pen {
     public void dot(String ink, double x, double y, double radius) {
         g.setFill(paint.apply(ink));
         g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+    }
+
+    @Override
+    public double width(String words) {
+        Text text = new Text(words);
+        text.setFont(g.getFont());
+        return text.getLayoutBounds().getWidth();
+    }
+
+    @Override
+    public double lineHeight() {
+        return 1.2 * g.getFont().getSize();
     }
 
     @Override

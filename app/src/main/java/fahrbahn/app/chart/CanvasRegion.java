@@ -1,6 +1,7 @@
 package fahrbahn.app.chart;
 
 import java.util.Optional;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -19,6 +20,20 @@ public abstract class CanvasRegion extends Region {
         getChildren().add(canvas);
         setAccessibleText(accessibleText);
         setMinHeight(leastHeight);
+    }
+
+    /** What there is to see now, for those who cannot see it; asked for only by a screen reader. */
+    protected String says() {
+        return "";
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        if (attribute != AccessibleAttribute.TEXT) {
+            return super.queryAccessibleAttribute(attribute, parameters);
+        }
+        String says = says();
+        return getAccessibleText() + (says.isEmpty() ? "" : ". " + says);
     }
 
     /** Pixels that lie under what the pen paints. */

@@ -9,6 +9,9 @@ public interface Chart {
     /** What it shows, for those who cannot see it and for file names. */
     String title();
 
+    /** What there is to see in it, in a sentence with its numbers, for those who cannot see it. */
+    String says();
+
     Range x();
 
     Range y();

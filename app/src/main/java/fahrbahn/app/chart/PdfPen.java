@@ -86,9 +86,18 @@ public final class PdfPen implements Pen {
     }
 
     @Override
+    public double width(String words) {
+        try {
+            return font.getStringWidth(words) / 1000 * FONT_SIZE;
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible); // a font in memory
+        }
+    }
+
+    @Override
     public void text(String ink, String words, double x, double y, Anchor anchor) {
         draw(() -> {
-            double wide = font.getStringWidth(words) / 1000 * FONT_SIZE;
+            double wide = width(words);
             double left = switch (anchor) {
                 case LEFT -> x;
                 case MIDDLE -> x - wide / 2;

@@ -25,6 +25,16 @@ public interface Pen {
 
     void text(String ink, String words, double x, double y, Anchor anchor);
 
+    /** How wide words stand; about, where a pen cannot know. */
+    default double width(String words) {
+        return 6.6 * words.length();
+    }
+
+    /** From a line of words to the next. */
+    default double lineHeight() {
+        return 16;
+    }
+
     /** A straight line. */
     default void line(Stroke stroke, double x1, double y1, double x2, double y2) {
         line(stroke, new double[] {x1, x2}, new double[] {y1, y2});

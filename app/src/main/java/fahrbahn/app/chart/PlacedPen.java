@@ -47,6 +47,16 @@ public record PlacedPen(Pen pen, double x, double y, double turnRad) implements 
     }
 
     @Override
+    public double width(String words) {
+        return pen.width(words);
+    }
+
+    @Override
+    public double lineHeight() {
+        return pen.lineHeight();
+    }
+
+    @Override
     public void text(String ink, String words, double dx, double dy, Anchor anchor) {
         pen.text(ink, words, px(dx, dy), py(dx, dy), anchor);
     }

@@ -46,7 +46,7 @@ public final class Plot extends XYChart<Number, Number> {
     public void show(Chart chart) {
         shown = chart;
         pseudoClassStateChanged(BARE, false);
-        setAccessibleText(chart.title());
+        setAccessibleText(chart.title() + ". " + chart.says());
         set((NumberAxis) getXAxis(), chart.xLabel(), chart.x());
         set((NumberAxis) getYAxis(), chart.yLabel(), chart.y());
         requestChartLayout();

@@ -13,6 +13,7 @@ final class PrintInks {
             Map.entry("ink-advice", 0x0a7048),
             Map.entry("ink-best", 0x0a7048),
             Map.entry("ink-left", 0x0a6aa6),
+            Map.entry("ink-spot", 0xcfe3f0),
             Map.entry("ink-right", 0x8f1f5b),
             Map.entry("ink-dark", 0x6a7178),
             Map.entry("ink-zero", 0xb4b8bb));

@@ -1,5 +1,6 @@
 package fahrbahn.app.chart;
 
+import fahrbahn.app.words.Words;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -17,6 +18,20 @@ public record TraceChart(String yLabel, String ink, int size, double periodS, In
     @Override
     public String title() {
         return yLabel + " against time";
+    }
+
+    @Override
+    public String says() {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < size; i++) {
+            least = Math.min(least, value.applyAsDouble(i));
+            most = Math.max(most, value.applyAsDouble(i));
+        }
+        return size == 0
+                ? "Nothing in it."
+                : "From " + Words.number(least) + " to " + Words.number(most) + " over " + Words.seconds(size * periodS)
+                        + ".";
     }
 
     @Override

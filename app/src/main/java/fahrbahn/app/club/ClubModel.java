@@ -107,6 +107,11 @@ public final class ClubModel {
         return cursor.get() < 0 ? Optional.empty() : Optional.of(entries.get().get(cursor.get()));
     }
 
+    /** What the season holds of an entry. */
+    public ClubInsight about(Entry entry) {
+        return ClubInsight.of(season, entry);
+    }
+
     private void atEntry(Consumer<Entry> work) {
         here().ifPresentOrElse(
                         work, () -> told.accept("There is no " + sort.get().word() + " yet. Press A to add one."));

@@ -1,6 +1,7 @@
 package fahrbahn.app.club;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.season.Sort;
@@ -12,7 +13,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
@@ -37,6 +37,7 @@ public final class ClubPage {
     private final ClubModel model;
     private final ClubLists lists;
     private final VBox typing = new VBox();
+    private final VBox about = Nodes.panel("About");
     private final FlowPane kinds = Nodes.flow();
     private TextField newName;
     private final List<Action> actions = new ArrayList<>();
@@ -75,16 +76,18 @@ public final class ClubPage {
             kinds.getChildren()
                     .add(button("kind-" + kind.name(), kind.words(), KIND_KEYS.get(kind), () -> addRobot(kind)));
         }
-        step("clubUp", KeyCode.UP, -1);
-        step("clubDown", KeyCode.DOWN, 1);
-        actions.add(hidden("clubLeft", KeyCode.LEFT, () -> leap(-1)));
-        actions.add(hidden("clubRight", KeyCode.RIGHT, () -> leap(1)));
-        ScrollPane scroll = new ScrollPane(lists);
-        scroll.setFitToWidth(true);
+        step("clubUp", "The entry above", KeyCode.UP, -1);
+        step("clubDown", "The entry below", KeyCode.DOWN, 1);
+        actions.add(hidden("clubLeft", "The list to the left", KeyCode.LEFT, () -> leap(-1)));
+        actions.add(hidden("clubRight", "The list to the right", KeyCode.RIGHT, () -> leap(1)));
+        about.setId("clubAbout");
+        model.entriesProperty().addListener(o -> tell());
+        model.cursorProperty().addListener(o -> tell());
+        tell();
         Label hint = Nodes.wrapped(
                 "Arrows move over the list. What is retired is hidden here and from choices, until H shows it; nothing is ever deleted.",
                 "caption");
-        VBox content = Nodes.column(one, two, typing, Nodes.grow(scroll), hint);
+        VBox content = Nodes.column(one, two, typing, lists, Nodes.grow(about), hint);
         return new StationView(content, actions, nowNs -> {});
     }
 
@@ -94,14 +97,25 @@ public final class ClubPage {
         return action.button();
     }
 
-    private void step(String id, KeyCode key, int by) {
-        actions.add(hidden(id, key, () -> model.point(model.cursorProperty().get() + by)));
+    private void step(String id, String words, KeyCode key, int by) {
+        actions.add(
+                hidden(id, words, key, () -> model.point(model.cursorProperty().get() + by)));
     }
 
-    private static Action hidden(String id, KeyCode key, Runnable work) {
-        Action action = new Action(id, id, key, work);
+    private static Action hidden(String id, String words, KeyCode key, Runnable work) {
+        Action action = new Action(id, words, key, work);
         action.alwaysThere();
         return action;
+    }
+
+    /** What the season holds of the entry under the cursor. */
+    private void tell() {
+        about.getChildren().clear();
+        model.here().ifPresent(entry -> {
+            about.getChildren().add(Nodes.wrapped("About " + entry.name(), "panel-title"));
+            ClubWords.about(entry, model.about(entry))
+                    .forEach(words -> about.getChildren().add(Nodes.wrapped(words, "reason")));
+        });
     }
 
     /** To the first of the list beside. */
@@ -149,6 +163,8 @@ public final class ClubPage {
         TextField field = new TextField(begin);
         field.setId(id);
         field.setMaxWidth(340);
+        Fields.describe(
+                field, "name", "What it is called everywhere in the season; another name changes nothing else.");
         field.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 done();

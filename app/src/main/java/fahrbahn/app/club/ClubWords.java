@@ -2,9 +2,22 @@ package fahrbahn.app.club;
 
 import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Sort;
+import fahrbahn.app.words.LawWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.CourseFigures;
+import fahrbahn.core.table.Draft;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 
-/** The club in a sentence. */
+/** The club in sentences. */
 public final class ClubWords {
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMMM").withZone(ZoneId.systemDefault());
+
     private ClubWords() {}
 
     /** What the stations are about, and how to change it. */
@@ -15,5 +28,58 @@ public final class ClubWords {
                 + model.inHand(Sort.TABLE).name()
                 + (venue.name().isEmpty() ? "; no venue said" : ", in " + venue.name())
                 + ". Everything on the stations is about them; F2, F3 and F4 take the next.";
+    }
+
+    /** What the season holds of an entry, a sentence each. */
+    static List<String> about(Entry entry, ClubInsight is) {
+        List<String> said = new ArrayList<>();
+        if (entry.sort() == Sort.ROBOT) {
+            is.setup().ifPresent(setup -> said.add(robot(setup)));
+            said.add(
+                    is.measured() == 0
+                            ? "None of its constants has been measured."
+                            : is.measured() + " of its " + Constant.values().length + " constants have been measured.");
+        }
+        if (entry.sort() == Sort.TABLE) {
+            is.course().ifPresent(draft -> said.add(course(draft)));
+        }
+        if (entry.sort() != Sort.ROBOT) {
+            said.add(robots(entry.sort(), is.robots()));
+        }
+        if (entry.sort() != Sort.TABLE) {
+            said.add(Words.count(is.captures(), "capture", "captures") + ".");
+        }
+        said.add(
+                is.runs() == 0
+                        ? "No run of a real robot yet."
+                        : Words.count(is.runs(), "run", "runs") + " of a real robot, " + is.completed()
+                                + " of them completed.");
+        is.last().ifPresent(at -> said.add("Last noted on " + DAY.format(at) + "."));
+        return said;
+    }
+
+    private static String robot(Setup setup) {
+        return Words.count(setup.robot().sensors().size(), "sensor", "sensors") + ", "
+                + Words.millimetres(setup.leadMm()) + " ahead; it follows with "
+                + LawWords.kind(setup.law().kind()) + ", Kp "
+                + Words.number(setup.law().kp()) + " and Kd "
+                + Words.number(setup.law().kd()) + " at " + Words.number(setup.speedMmPerS()) + " mm/s.";
+    }
+
+    private static String course(Draft draft) {
+        CourseFigures f = CourseFigures.of(draft);
+        return Words.number(f.lengthMm() / 1000) + " m along, "
+                + (Double.isInfinite(f.tightestRadiusMm())
+                        ? "no bend"
+                        : "tightest bend " + Words.millimetres(f.tightestRadiusMm()))
+                + ", " + Words.count(f.gaps(), "gap", "gaps") + ", " + Words.count(f.corners(), "corner", "corners")
+                + ".";
+    }
+
+    private static String robots(Sort sort, List<String> names) {
+        if (names.isEmpty()) {
+            return sort == Sort.TEAM ? "It has no robot yet: M puts one into it." : "No robot has been noted there.";
+        }
+        return (sort == Sort.TEAM ? "Its robots: " : "Noted there: ") + String.join(", ", names) + ".";
     }
 }

@@ -5,6 +5,7 @@ import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.table.Course;
@@ -49,6 +50,18 @@ final class CourseView extends TableCanvas {
         drive = newDrive;
         tick = newTick;
         requestLayout();
+    }
+
+    @Override
+    protected String says() {
+        String table = Words.number(ground.path().lengthMm() / 1000) + " m of line on " + Words.number(ground.widthMm())
+                + " by " + Words.millimetres(ground.heightMm());
+        if (drive == null || drive.trace().size() == 0) {
+            return table + ".";
+        }
+        int at = Math.min(tick, drive.trace().size() - 1);
+        return table + "; the robot after " + Words.seconds(drive.trace().tS(at)) + " is "
+                + Words.millimetres(Math.abs(drive.trace().offsetMm(at))) + " off its path.";
     }
 
     @Override

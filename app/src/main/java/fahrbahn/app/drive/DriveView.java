@@ -21,7 +21,7 @@ import javafx.scene.layout.VBox;
 /** The twin rides the course; below it, its distance from the path and its steering. */
 public final class DriveView {
     private static final String OFFSET = "off path, mm";
-    private static final String STEERING = "steering";
+    private static final String STEERING = "steering, commands";
 
     private final DriveModel model;
     private final CourseView course;
@@ -74,7 +74,7 @@ public final class DriveView {
                 Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
                 Nodes.figure(peak, "at most", "Peak cross-track error"),
                 Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
-        figures.setHgap(24);
+        figures.getStyleClass().add("figures");
         model.driveProperty().addListener(o -> refresh(keep));
         model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());

@@ -28,7 +28,9 @@ final class DriveWords {
         if (chance.completed() == 0) {
             return Verdict.stop(sentence + " Press Space to watch one.");
         }
-        return chance.completed() == chance.runs() ? Verdict.good(sentence) : Verdict.care(sentence);
+        return chance.completed() == chance.runs()
+                ? Verdict.good(sentence + " N goes on to Runs.")
+                : Verdict.care(sentence + " Compare its gains with the lane in Gains (5).");
     }
 
     /** The middle of the places where runs were lost, and what lies there. */
@@ -60,7 +62,7 @@ final class DriveWords {
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
             case TOO_SLOW ->
                 Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
-                        + " s, four times what the lap should take. Raise the base command.");
+                        + " s, four times what the lap should take. Raise the base command in Robot (1).");
         };
     }
 
@@ -71,7 +73,8 @@ final class DriveWords {
         double half = last.setup().line().widthMm() / 2;
         return result.peakMm() > half
                 ? Verdict.care(
-                        figures + " The peak is more than half the line's width: little is left before it is lost.")
+                        figures
+                                + " The peak is more than half the line's width: little is left before it is lost. Go back to Gains (5).")
                 : Verdict.good(figures + " Press K to keep it in Runs.");
     }
 

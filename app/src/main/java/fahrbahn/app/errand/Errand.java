@@ -1,5 +1,6 @@
 package fahrbahn.app.errand;
 
+import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
@@ -106,17 +107,13 @@ public final class Errand<T> {
         } catch (CancelledException stopped) {
             return new Ending.Stopped<>();
         } catch (BadValueException | BadFileException refused) {
-            return new Ending.Refused<>(sentence(refused.getMessage()));
+            return new Ending.Refused<>(Refusals.sentence(refused));
         } catch (RuntimeException | OutOfMemoryError broken) {
             LOG.log(Level.SEVERE, what, broken);
             String why = broken instanceof OutOfMemoryError ? "the memory is full" : broken.getMessage();
             return new Ending.Broken<>(
                     what + " could not be done: " + why + ". Nothing was changed; details are in the log.");
         }
-    }
-
-    private static String sentence(String message) {
-        return message.endsWith(".") ? message : message + ".";
     }
 
     /** Stops the work at hand; nothing of it is shown. */

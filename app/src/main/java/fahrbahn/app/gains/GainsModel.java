@@ -120,8 +120,8 @@ public final class GainsModel extends StationModel {
         Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
         return ceiling.isPresent() && ceiling.get() > 0
                 ? " No pair of gains has room here; this lane closes at " + Words.number(ceiling.get())
-                        + " mm/s. Drive slower."
-                : " No pair of gains has room at this speed. Drive slower, or move the sensors forward.";
+                        + " mm/s. Drive slower: Robot (1) has the base command."
+                : " No pair of gains has room at this speed. Drive slower, or move the sensors forward, in Robot (1).";
     }
 
     /** Takes the recommended pair. */

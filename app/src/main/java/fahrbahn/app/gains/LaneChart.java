@@ -1,10 +1,12 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Labels;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.chart.Scale;
 import fahrbahn.app.gains.GainsModel.GainsPicture;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.Lane;
 import java.util.List;
@@ -13,6 +15,8 @@ import java.util.function.ToDoubleFunction;
 /** The lane as a road: bend floor and wiggle onset are its edges, the robot stands on it at its speed and Kp. */
 public record LaneChart(GainsPicture picture) implements Chart {
     private static final Stroke EDGE = new Stroke("ink-edge", 3);
+    private static final double DOT_PX = 6;
+    private static final double DIAMOND_PX = 11;
     private static final Stroke MIDDLE = new Stroke("ink-middle", 2.5, 14, 12);
     private static final Stroke CEILING = new Stroke("ink-text", 1.2, 3, 4);
     private static final Stroke ADVICE = new Stroke("ink-advice", 2.5);
@@ -30,6 +34,23 @@ public record LaneChart(GainsPicture picture) implements Chart {
     @Override
     public String title() {
         return "The lane: Kp against speed between bend floor and wiggle onset";
+    }
+
+    @Override
+    public String says() {
+        String set = "At " + Words.number(picture.report().speedMmPerS()) + " mm/s Kp "
+                + Words.number(picture.setup().law().kp()) + " is set";
+        String wiggles = picture.wiggleKp()
+                .map(kp -> "; it wiggles from " + Words.number(kp) + " on")
+                .orElse("");
+        String advice =
+                picture.advice().map(a -> "; try " + Words.number(a.kp())).orElse("");
+        String closes = picture.lane()
+                .ceilingSpeedMmPerS()
+                .filter(v -> v > 0)
+                .map(v -> "; the lane closes at " + Words.number(v) + " mm/s")
+                .orElse("");
+        return set + wiggles + advice + closes + ".";
     }
 
     private List<Lane.Slice> slices() {
@@ -52,20 +73,22 @@ public record LaneChart(GainsPicture picture) implements Chart {
     @Override
     public void draw(Pen pen, Scale scale) {
         List<Lane.Slice> open = slices().stream().filter(Lane.Slice::open).toList();
+        Labels labels = new Labels(pen, scale.width(), scale.height());
         if (!open.isEmpty()) {
-            drawRoad(pen, scale, open);
+            drawRoad(pen, scale, labels, open);
         }
-        pen.text("ink-text", "wiggles", scale.width() - 70, 22);
-        pen.text("ink-text", "leaves the bends", scale.width() - 120, scale.height() - 12);
+        drawGains(pen, scale, labels);
         picture.lane().ceilingSpeedMmPerS().filter(v -> v > 0).ifPresent(v -> {
             double x = scale.px(v);
             pen.line(CEILING, x, 0, x, scale.height());
-            pen.text("ink-text", "lane closes", Math.min(x + 6, scale.width() - 72), scale.height() / 2);
+            labels.free(x, 0, x, scale.height());
+            labels.put("ink-text", "lane closes", x, scale.height() / 2);
         });
-        drawGains(pen, scale);
+        labels.put("ink-text", "wiggles", scale.width() * 0.75, 20);
+        labels.put("ink-text", "leaves the bends", scale.width() * 0.75, scale.height() - 14);
     }
 
-    private static void drawRoad(Pen pen, Scale scale, List<Lane.Slice> open) {
+    private static void drawRoad(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {
         int n = open.size();
         double[] x = along(open, s -> scale.px(s.speedMmPerS()));
         double[] onset = along(open, s -> Math.max(-20, scale.py(s.wiggleKp().orElseThrow())));
@@ -81,22 +104,27 @@ public record LaneChart(GainsPicture picture) implements Chart {
         pen.area("ink-road", roundX, roundY);
         pen.line(EDGE, x, onset);
         pen.line(EDGE, x, floor);
-        pen.line(MIDDLE, x, along(open, s -> scale.py(s.middleKp())));
+        double[] middle = along(open, s -> scale.py(s.middleKp()));
+        pen.line(MIDDLE, x, middle);
+        labels.free(x, onset).free(x, floor).free(x, middle);
     }
 
     private static double[] along(List<Lane.Slice> slices, ToDoubleFunction<Lane.Slice> place) {
         return slices.stream().mapToDouble(place).toArray();
     }
 
-    private void drawGains(Pen pen, Scale scale) {
+    private void drawGains(Pen pen, Scale scale, Labels labels) {
         double x = scale.px(picture.report().speedMmPerS());
+        double set = scale.py(picture.setup().law().kp());
+        pen.dot("ink-robot", x, set, DOT_PX);
+        labels.free(x, set, DOT_PX);
         picture.advice().map(GainAdvice::kp).ifPresent(kp -> {
             double y = scale.py(kp);
-            pen.line(ADVICE, new double[] {x - 10, x, x + 10, x, x - 10}, new double[] {y, y - 10, y, y + 10, y});
-            pen.text("ink-text", "try", x + 15, y + 5);
+            double r = DIAMOND_PX;
+            pen.line(ADVICE, new double[] {x - r, x, x + r, x, x - r}, new double[] {y, y - r, y, y + r, y});
+            labels.free(x, y, r);
+            labels.put("ink-text", "try", x + r, y);
         });
-        double y = scale.py(picture.setup().law().kp());
-        pen.dot("ink-robot", x, y, 6);
-        pen.text("ink-text", "set", x - 34, y + 5);
+        labels.put("ink-text", "set", x - DOT_PX, set);
     }
 }

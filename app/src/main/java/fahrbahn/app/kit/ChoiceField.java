@@ -6,6 +6,7 @@ import java.util.function.Function;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** One of a few words. Choosing sets it; a choice the setup refuses is told and taken back by {@link #show}. */
@@ -31,6 +32,17 @@ public final class ChoiceField<E> extends VBox {
         });
         getChildren().addAll(label, box);
         getStyleClass().add("choice-field");
+    }
+
+    /** Its word before it instead of above it. */
+    public ChoiceField<E> inARow() {
+        Label label = (Label) getChildren().get(0);
+        label.setMinWidth(USE_PREF_SIZE);
+        box.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(label, box);
+        row.getStyleClass().add("row");
+        getChildren().setAll(row);
+        return this;
     }
 
     /** Other values to choose from. */

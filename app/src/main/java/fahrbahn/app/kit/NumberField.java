@@ -14,6 +14,9 @@ import javafx.scene.layout.VBox;
 public final class NumberField extends VBox {
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
+    /** More digits than any ruler, stopwatch or program here has. */
+    private static final int DIGITS = 6;
+
     private final TextField text = new TextField();
     private final Label problem = Nodes.label("", "problem");
     private final DoubleConsumer set;
@@ -64,7 +67,7 @@ public final class NumberField extends VBox {
 
     /** Nothing stands where nothing is known. */
     private static String words(double value) {
-        return Double.isNaN(value) ? "" : Words.exact(value);
+        return Double.isNaN(value) ? "" : Words.number(value, DIGITS);
     }
 
     /** @return false when it was refused */

@@ -1,8 +1,8 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Labels;
 import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Anchor;
 import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.chart.Scale;
 import fahrbahn.app.words.Words;
@@ -37,6 +37,14 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
     }
 
     @Override
+    public String says() {
+        Levels levels = sensor.levels();
+        return "Dark around " + Words.number(levels.dark().mean()) + ", light around "
+                + Words.number(levels.light().mean()) + "; level " + Words.exact(sensor.roundedLevel())
+                + ", midpoint " + Words.number(levels.midpoint(), 4) + ".";
+    }
+
+    @Override
     public Range x() {
         return new Range(dark.bins().low(), dark.bins().high());
     }
@@ -60,11 +68,15 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
         double middle = scale.px(levels.midpoint());
         pen.line(MIDPOINT, middle, 0, middle, scale.height());
         pen.line(BEST, best, 0, best, scale.height());
-        boolean bestLeft = best <= middle;
-        label(pen, "ink-best", "level " + Words.exact(sensor.roundedLevel()), best, 14, bestLeft);
-        label(pen, "ink-text", "midpoint " + Words.number(levels.midpoint(), 4), middle, 32, !bestLeft);
-        caption(pen, scale, "dark", levels.dark().mean());
-        caption(pen, scale, "light", levels.light().mean());
+        Labels labels = new Labels(pen, scale.width(), scale.height())
+                .free(middle, 0, middle, scale.height())
+                .free(best, 0, best, scale.height());
+        free(labels, scale, dark);
+        free(labels, scale, light);
+        labels.put("ink-best", "level " + Words.exact(sensor.roundedLevel()), best, scale.height() / 3);
+        labels.put("ink-text", "midpoint " + Words.number(levels.midpoint(), 4), middle, scale.height() / 2);
+        labels.put("ink-text", "dark", scale.px(levels.dark().mean()), scale.py(dark.tallest()));
+        labels.put("ink-text", "light", scale.px(levels.light().mean()), scale.py(light.tallest()));
     }
 
     /** Dark bars are filled, light ones are outlined: told apart without colour. */
@@ -81,12 +93,15 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
         }
     }
 
-    private static void caption(Pen pen, Scale scale, String words, double reading) {
-        double x = scale.px(reading);
-        label(pen, "ink-text", words, x, 50, x > scale.width() / 2);
-    }
-
-    private static void label(Pen pen, String ink, String words, double x, double y, boolean leftOf) {
-        pen.text(ink, words, x + (leftOf ? -6 : 6), y, leftOf ? Anchor.RIGHT : Anchor.LEFT);
+    /** Words lie beside the bars, not on them. */
+    private static void free(Labels labels, Scale scale, Histogram counts) {
+        for (int i = 0; i < counts.size(); i++) {
+            if (counts.at(i) > 0) {
+                double x = (scale.px(counts.bins().edge(i))
+                                + scale.px(counts.bins().edge(i + 1)))
+                        / 2;
+                labels.free(x, scale.py(counts.at(i)), x, scale.height());
+            }
+        }
     }
 }

@@ -68,7 +68,8 @@ public final class LevelsModel extends StationModel {
         from = all;
         sensors.setAll(found);
         if (!forbidden.isEmpty()) {
-            say(Verdict.stop(FindingWords.of(forbidden.get(0)) + " Until then it has no level."));
+            say(Verdict.stop(
+                    FindingWords.of(forbidden.get(0)) + " Until then it has no level: Measure (3) captures it again."));
         } else if (found.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
         } else {

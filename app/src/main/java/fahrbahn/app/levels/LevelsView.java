@@ -10,9 +10,10 @@ import fahrbahn.core.levels.SensorLevels;
 import java.util.List;
 import javafx.beans.InvalidationListener;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** One histogram a sensor with its levels, and the numbers beside it. */
@@ -35,10 +36,7 @@ public final class LevelsView {
         Action use = new Action("useLevels", "Use these on the robot", KeyCode.U, model::useOnRobot);
         model.sensors().addListener((InvalidationListener) o -> refresh(use));
         refresh(use);
-        ScrollPane scroll = new ScrollPane(sensors);
-        scroll.setFitToWidth(true);
-        scroll.setFitToHeight(true);
-        VBox content = Nodes.column(Nodes.row(use.button()), Nodes.grow(scroll));
+        VBox content = Nodes.column(Nodes.row(use.button()), Nodes.grow(sensors));
         return new StationView(content, List.of(use), nowNs -> {});
     }
 
@@ -53,27 +51,42 @@ public final class LevelsView {
 
     private static HBox sensor(SensorLevels sensor) {
         Plot plot = new Plot("reading", "times seen", "Readings on dark and on light, and the levels between them");
-        plot.setMinHeight(150);
+        plot.setMinHeight(175);
         plot.show(LevelsChart.of(sensor));
         Levels levels = sensor.levels();
         Label level = new Label(Words.exact(sensor.roundedLevel()));
         level.setId("level-" + sensor.sensor());
-        VBox numbers = Nodes.column(
-                Nodes.figure(level, "best level, rounded", "Threshold where the two densities cross"),
-                Nodes.figure(new Label(Words.number(levels.midpoint(), 4)), "midpoint", "Mean of the two means"),
+        GridPane numbers = new GridPane();
+        numbers.getStyleClass().add("figures");
+        numbers.add(Nodes.figure(level, "best level, rounded", "Threshold where the two densities cross"), 0, 0);
+        numbers.add(
+                Nodes.figure(new Label(Words.number(levels.midpoint(), 4)), "midpoint", "Mean of the two means"), 1, 0);
+        numbers.add(
                 Nodes.figure(
                         new Label(Words.oneIn(sensor.misread())),
                         "misread at the level",
                         "Misclassification probability"),
+                0,
+                1,
+                2,
+                1);
+        numbers.add(
                 Nodes.figure(
                         new Label(Words.number(levels.bandDark(), 4) + " to " + Words.number(levels.bandLight(), 4)),
                         levels.bandHolds() ? "band of two levels" : "band: the surfaces overlap",
                         "Hysteresis thresholds"),
+                0,
+                2);
+        numbers.add(
                 Nodes.figure(
                         new Label(Words.number(levels.shiftMargin(sensor.roundedLevel(), MARGIN_CHANCE), 2)),
-                        "all readings may shift by",
-                        "Shift that raises misreads to 1 in 1000"));
-        numbers.setMinWidth(220);
-        return Nodes.row(Nodes.grow(Nodes.panel("Sensor " + sensor.sensor(), Nodes.grow(plot))), numbers);
+                        "all may shift by",
+                        "Shift of all readings that raises misreads to 1 in 1000"),
+                1,
+                2);
+        numbers.setMinWidth(Region.USE_PREF_SIZE);
+        VBox panel = Nodes.panel("Sensor " + sensor.sensor(), Nodes.grow(plot));
+        HBox row = Nodes.row(Nodes.grow(panel), numbers);
+        return Nodes.grow(row);
     }
 }

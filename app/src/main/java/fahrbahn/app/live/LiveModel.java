@@ -1,5 +1,6 @@
 package fahrbahn.app.live;
 
+import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
@@ -108,7 +109,7 @@ public final class LiveModel {
             connect(listener -> TcpLink.open(address, listener));
             begun();
         } catch (BadValueException noAddress) {
-            told.accept(noAddress.getMessage() + ".");
+            told.accept(Refusals.sentence(noAddress));
         }
     }
 

@@ -1,6 +1,7 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.quality.CaptureReport;
@@ -52,6 +53,10 @@ final class CapturePage {
         name.setId("surfaceName");
         name.setAccessibleText("Name of another surface");
         name.setPromptText("another surface");
+        Fields.describe(
+                name,
+                "another surface",
+                "Name of a surface beside dark, light and edge, like silver or a mark's colour; G captures it.");
         name.setPrefColumnCount(9);
         name.setOnAction(e -> model.capture(name.getText()));
         Action named = new Action("captureNamed", "Named", KeyCode.G, () -> model.capture(name.getText()));

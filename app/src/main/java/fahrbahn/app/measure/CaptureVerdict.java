@@ -17,6 +17,8 @@ final class CaptureVerdict {
     /** Contrast this many times the noise is more than any law asks for. */
     private static final double PLENTY = 30;
 
+    private static final String AGAIN = " L and D capture again.";
+
     private CaptureVerdict() {}
 
     /** @param counting the captures of dark and light that count */
@@ -29,13 +31,13 @@ final class CaptureVerdict {
                 .toList();
         if (known.pairs().isEmpty()) {
             return Verdict.stop(
-                    "No sensor has both dark and light. Capture both with all sensors, or type what is missing.");
+                    "No sensor has both dark and light. Capture both with all sensors (L, D), or type what is missing (T).");
         }
         Optional<Finding> worst = Stream.concat(
                         known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))
                 .max(Comparator.comparing(Finding::weight));
         if (worst.isPresent() && worst.get().weight() == Finding.Weight.STOP) {
-            return Verdict.stop(FindingWords.of(worst.get()));
+            return Verdict.stop(FindingWords.of(worst.get()) + AGAIN);
         }
         SurfacePair weakest = known.pairs().values().stream()
                 .min(Comparator.comparingDouble(p -> p.contrast() / p.noise()))
@@ -43,7 +45,7 @@ final class CaptureVerdict {
         String numbers = "Sensor " + weakest.sensor() + " has the least contrast for its noise: "
                 + Words.number(weakest.contrast()) + " against " + Words.number(weakest.noise(), 2) + ".";
         if (worst.isPresent() && worst.get().weight() == Finding.Weight.CARE) {
-            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers);
+            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers + AGAIN);
         }
         boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
         return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " N goes on to Levels.");

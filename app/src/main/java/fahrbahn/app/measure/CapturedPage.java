@@ -11,7 +11,6 @@ import fahrbahn.core.readings.Capture;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -31,10 +30,9 @@ public final class CapturedPage {
     Pages.Page page() {
         model.surveyProperty().addListener(o -> refresh());
         refresh();
-        ScrollPane scroll = new ScrollPane(
-                Nodes.column(Nodes.panel("Dark against light", pairs), Nodes.panel("Captures, newest first", list)));
-        scroll.setFitToWidth(true);
-        return new Pages.Page("Captured", scroll, List.of());
+        VBox content = Nodes.column(
+                Nodes.panel("Dark against light", pairs), Nodes.grow(Nodes.panel("Captures, newest first", list)));
+        return new Pages.Page("Captured", content, List.of());
     }
 
     private void refresh() {

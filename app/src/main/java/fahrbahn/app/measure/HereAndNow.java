@@ -1,6 +1,7 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.core.readings.Conditions;
@@ -75,6 +76,10 @@ final class HereAndNow {
         venue.setId("venue");
         venue.setAccessibleText("venue");
         venue.setPrefColumnCount(11);
+        Fields.describe(
+                venue,
+                "venue",
+                "Where the table stands now: other lamps, other levels. A new name is added to the club.");
         Runnable commit = () -> model.circumstances().goTo(venue.getText());
         venue.setOnAction(e -> commit.run());
         venue.focusedProperty().addListener((o, was, is) -> {
@@ -93,6 +98,8 @@ final class HereAndNow {
         field.setId(id);
         field.setAccessibleText(words);
         field.setPrefColumnCount(11);
+        Fields.describe(
+                field, words, "Which wheels or tires it has now, in your own words: others turn and roll differently.");
         Runnable commit = () -> model.circumstances().note(c -> with.apply(c, field.getText()));
         field.setOnAction(e -> commit.run());
         field.focusedProperty().addListener((o, was, is) -> {

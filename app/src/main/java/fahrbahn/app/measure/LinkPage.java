@@ -1,5 +1,6 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Spoken;
@@ -70,11 +71,16 @@ final class LinkPage {
         ports.setId("serialPort");
         ports.setAccessibleText("Serial port");
         ports.setEditable(true);
+        Fields.describe(
+                ports,
+                "serial port",
+                "The port a robot on a cable or its radio shows up as; Look for ports lists them.");
         ports.setPromptText("port");
         ports.setPrefWidth(210);
         ComboBox<Integer> rate = new ComboBox<>();
         rate.setId("serialRate");
         rate.setAccessibleText("Baud rate of the serial port");
+        Fields.describe(rate, "baud", "How fast the port talks: the number in the robot's program, often 115200.");
         rate.getItems().setAll(LiveModel.SERIAL_RATES);
         rate.setValue(LiveModel.SERIAL_RATES.get(0));
         Button look = new Button("Look for ports");
@@ -159,6 +165,8 @@ final class LinkPage {
         ComboBox<String> box = new ComboBox<>();
         box.setId("column-" + (row - 1));
         box.setAccessibleText("Sensor that column " + match.column() + " is");
+        Fields.describe(
+                box, "column " + match.column(), "Which of the robot's sensors this column of the readings is.");
         List<String> sensors = new ArrayList<>(model.robotSensors());
         if (!sensors.contains(match.sensor()) && !match.sensor().isEmpty()) {
             sensors.add(match.sensor());

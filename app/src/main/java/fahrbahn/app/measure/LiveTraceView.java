@@ -8,6 +8,7 @@ import fahrbahn.app.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.paint.Color;
 
 /** The last readings of every sensor as curves, newest on the right; sensors differ by dash as well as colour. */
@@ -32,6 +33,18 @@ final class LiveTraceView extends CanvasRegion {
     LiveTraceView(LiveModel live) {
         super("The last readings of every sensor", 120);
         this.live = live;
+    }
+
+    @Override
+    protected String says() {
+        LiveTrace trace = live.trace();
+        return trace.size() == 0
+                ? "No readings yet: connect a robot in the strip below."
+                : live.lines().stream()
+                                .map(i -> live.sensors().get(i) + " " + Words.number(trace.most(i, 0)))
+                                .collect(Collectors.joining(", "))
+                        + "; shown from " + Words.number(low) + " to "
+                        + Words.number(high) + ".";
     }
 
     /** Called once a frame; paints twenty times a second, for eyes see no more. */

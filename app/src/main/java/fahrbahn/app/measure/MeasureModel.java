@@ -232,7 +232,7 @@ public final class MeasureModel extends StationModel {
         List<Capture> light = counting(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
             say(Verdict.open(
-                    "Hold all sensors over light and press L, then over dark and press D. Without a link, type what the"
+                    "Hold all sensors over light and press L, then over dark and press D. Without a link, T types what the"
                             + " robot's display shows."));
         } else if (dark.isEmpty() || light.isEmpty()) {
             boolean lightLacks = light.isEmpty();

@@ -1,6 +1,8 @@
 package fahrbahn.app.measure;
 
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -19,6 +21,10 @@ final class TypingBar extends VBox {
         getStyleClass().addAll("column", "panel");
         asks.setId("typingAsks");
         field.setId("typedReadings");
+        Fields.describe(
+                field,
+                "readings",
+                "What the robot's display shows on this surface, one or several readings with blanks between.");
         field.setPromptText("as the display shows them: 88 89 84");
         field.setPrefColumnCount(18);
         field.setOnAction(e -> enter());
@@ -27,12 +33,12 @@ final class TypingBar extends VBox {
         Button away = new Button("Give up");
         away.setId("typingAway");
         away.setOnAction(e -> model.typist().stop());
-        Label hint = Nodes.label("Enter goes on to the next sensor; an empty Enter leaves it as it was", "caption");
+        Label hint = Nodes.wrapped("Enter goes on to the next sensor; an empty Enter leaves it as it was", "caption");
         asks.setMinWidth(USE_PREF_SIZE);
         away.setMinWidth(USE_PREF_SIZE);
         problem.setWrapText(true);
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        getChildren().addAll(Nodes.row(asks, field, away, hint), problem);
+        getChildren().addAll(Nodes.row(asks, field, away, Nodes.grow(hint)), problem);
         managedProperty().bind(visibleProperty());
         model.typist().typingProperty().addListener(o -> refresh());
         model.typist().askedProperty().addListener(o -> Nodes.writeIn(field));
@@ -53,7 +59,7 @@ final class TypingBar extends VBox {
                 getScene().getRoot().requestFocus(); // keys belong to the station again
             }
         } catch (BadValueException refused) {
-            problem.setText(refused.getMessage() + ".");
+            problem.setText(Refusals.sentence(refused));
         }
     }
 }

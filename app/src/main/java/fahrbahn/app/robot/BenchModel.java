@@ -4,6 +4,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
@@ -147,7 +148,7 @@ public final class BenchModel {
         try {
             return Optional.of(card.work(rows, season.setupOrGuess(), speedShare()));
         } catch (BadValueException cannot) {
-            return Optional.of(new BenchCard.Result(Map.of(), cannot.getMessage() + ".", Double.NaN));
+            return Optional.of(new BenchCard.Result(Map.of(), Refusals.sentence(cannot), Double.NaN));
         }
     }
 
@@ -200,7 +201,7 @@ public final class BenchModel {
         try {
             season.measurements().use(facts, setup -> also(card, result.get(), setup));
         } catch (BadValueException refused) {
-            told.accept(refused.getMessage() + ". Nothing was changed.");
+            told.accept(Refusals.sentence(refused) + " Nothing was changed.");
         }
     }
 

@@ -1,27 +1,31 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.measuring.Taps;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -38,6 +42,7 @@ final class BenchPage {
     private final Action letGo = new Action("letGo", "Let it go", KeyCode.G, this::letGo);
     private final Label secret = Nodes.label("", "bench-result");
     private final VBox results = Nodes.column();
+    private final HBox doing = Nodes.row();
     private Optional<PracticeCanvas> canvas = Optional.empty();
     private final StopwatchBar watch;
     private List<TextField> fields = List.of();
@@ -58,13 +63,12 @@ final class BenchPage {
             chips.add(chip);
             row.getChildren().add(chip);
         }
+        HBox head = Nodes.row(Nodes.grow(row), doing);
         model.typed().addListener((InvalidationListener) o -> refreshResults());
         model.setupNowProperty().addListener(o -> refreshResults());
         model.measure().surveyProperty().addListener(o -> refreshResults());
         model.measure().capturingProperty().addListener(o -> refreshResults());
         show(shown);
-        ScrollPane scroll = new ScrollPane(card);
-        scroll.setFitToWidth(true);
         model.cardProperty().addListener(o -> show(model.cardProperty().get()));
         model.watch().tapsProperty().addListener(o -> fillIn());
         model.practice().stageProperty().addListener((o, before, now) -> {
@@ -79,7 +83,7 @@ final class BenchPage {
         secret.setMinHeight(Region.USE_PREF_SIZE);
         List<Action> actions = new ArrayList<>(List.of(use, slide, practise, letGo));
         actions.addAll(watch.actions());
-        return new Pages.Page("Bench", Nodes.column(row, Nodes.grow(scroll)), actions, nowNs -> {
+        return new Pages.Page("Bench", Nodes.column(head, Nodes.grow(card)), actions, nowNs -> {
             watch.frame();
             canvas.ifPresent(PracticeCanvas::frame);
         });
@@ -129,10 +133,12 @@ final class BenchPage {
             chips.get(i).pseudoClassStateChanged(CHOSEN, i == each.ordinal());
         }
         boolean practising = model.practice().on(each);
-        canvas = practising ? Optional.of(new PracticeCanvas(each, model.practice())) : Optional.empty();
-        Region sketch = practising ? canvas.get() : new CardSketch(each);
-        sketch.setPrefSize(practising ? 560 : 330, practising ? 230 : 190);
+        Supplier<Setup> inHand = model.setupNowProperty()::get;
+        canvas = practising ? Optional.of(new PracticeCanvas(each, model.practice(), inHand)) : Optional.empty();
+        Region sketch = practising ? canvas.get() : new CardSketch(each, inHand);
+        sketch.setPrefSize(practising ? 560 : 330, practising ? 230 : 200);
         sketch.setMinSize(practising ? 460 : 300, 170);
+        sketch.setMaxHeight(practising ? 300 : 200);
         Label steps = Nodes.label(each.steps(), "reason");
         steps.setWrapText(true);
         steps.setMinHeight(Region.USE_PREF_SIZE);
@@ -142,7 +148,7 @@ final class BenchPage {
         VBox words = Nodes.column(steps, practising ? hint() : caution, entry(each));
         VBox top = Nodes.panel(each.title(), Nodes.row(sketch, Nodes.grow(words)));
         refreshResults();
-        card.getChildren().setAll(top, Nodes.panel("What the entries come to", results));
+        card.getChildren().setAll(top, Nodes.grow(Nodes.panel("What the entries come to", results)));
     }
 
     /** The fields to type one entry; Enter in any of them adds it. */
@@ -151,6 +157,7 @@ final class BenchPage {
         fields = new ArrayList<>();
         Label problem = Nodes.label("", "problem");
         problem.setId("entryProblem");
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         problem.setWrapText(true);
         Runnable add = () -> add(each, problem);
         List<Action> keys = new ArrayList<>(List.of(use, slide, practise, letGo));
@@ -162,6 +169,7 @@ final class BenchPage {
             TextField text = new TextField(field.usual() == 0 ? "" : Words.exact(field.usual()));
             text.setId("entry-" + i);
             text.setAccessibleText(field.words());
+            Fields.describe(text, field.words(), EntryWords.what(field));
             text.setPrefColumnCount(field.filled() == BenchCard.Filled.BY_SEVERAL ? 14 : 6);
             text.setOnAction(e -> add.run());
             Action.alsoIn(text, keys);
@@ -172,11 +180,12 @@ final class BenchPage {
         button.setId("addEntry");
         button.setOnAction(e -> add.run());
         row.getChildren().add(new VBox(Nodes.label(" ", "caption"), button));
-        FlowPane also = Nodes.flow(practise.button());
+        doing.getChildren().setAll(practise.button());
         letGo.button().setDisable(!model.practice().on(each));
         letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "Let it go");
-        also.getChildren().add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());
-        return each == BenchCard.SLIDE ? Nodes.column(row, problem, also) : Nodes.column(watch, row, problem, also);
+        doing.getChildren()
+                .add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());
+        return each == BenchCard.SLIDE ? Nodes.column(row, problem) : Nodes.column(watch, row, problem);
     }
 
     private Label hint() {
@@ -198,7 +207,7 @@ final class BenchPage {
             model.watch().clear();
             next(each, row);
         } catch (BadValueException refused) {
-            problem.setText(refused.getMessage() + ".");
+            problem.setText(Refusals.sentence(refused));
             fields.stream()
                     .filter(f -> refused.getMessage().startsWith(f.getAccessibleText()))
                     .findFirst()
@@ -222,7 +231,8 @@ final class BenchPage {
     }
 
     private void refreshResults() {
-        VBox rows = Nodes.column();
+        FlowPane rows = Nodes.flow();
+        rows.getStyleClass().add("figures");
         List<List<Double>> entries = model.entries(shown);
         for (int i = 0; i < entries.size(); i++) {
             int index = i;

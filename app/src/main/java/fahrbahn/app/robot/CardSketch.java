@@ -3,6 +3,9 @@ package fahrbahn.app.robot;
 import fahrbahn.app.chart.CanvasRegion;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.PlacedPen;
+import fahrbahn.app.ground.RobotMark;
+import fahrbahn.core.setup.Setup;
+import java.util.function.Supplier;
 
 /** A small drawing of a bench measurement. */
 final class CardSketch extends CanvasRegion {
@@ -10,13 +13,23 @@ final class CardSketch extends CanvasRegion {
     private static final String LINE = "ink-road";
     private static final Pen.Stroke RULER = new Pen.Stroke("ink-curve", 2);
     private static final Pen.Stroke BODY = new Pen.Stroke("ink-robot", 2);
+    private static final double TRACK_PX = 56;
+    private static final double LONGEST_PX = 90;
     private static final Pen.Stroke BOX = new Pen.Stroke(TEXT, 2);
 
     private final BenchCard card;
+    private final Supplier<Setup> setup;
 
-    CardSketch(BenchCard card) {
+    /** @param setup of the robot to be drawn */
+    CardSketch(BenchCard card, Supplier<Setup> setup) {
         super("Drawing: " + card.title(), 170);
+        this.setup = setup;
         this.card = card;
+    }
+
+    @Override
+    protected String says() {
+        return card.steps();
     }
 
     @Override
@@ -26,21 +39,21 @@ final class CardSketch extends CanvasRegion {
         switch (card) {
             case ROLL -> {
                 ruler(pen, 40, h - 46, w - 30);
-                robot(pen, 70, h / 2 - 22, 0);
+                robot(pen, 70, h / 2 - 22, 0, setup.get());
                 arrow(pen, 118, h / 2 - 22, w - 70, h / 2 - 22);
                 pen.text(TEXT, "one metre, at speed from the first mark on", 40, h - 14);
                 pen.line(RULER, w - 44, h / 2 - 22, w - 44, h / 2 - 44);
                 pen.text(TEXT, "aside", w - 40, h / 2 - 30);
             }
             case SPIN -> {
-                robot(pen, w / 2, h / 2, 0.5);
+                robot(pen, w / 2, h / 2, 0.5, setup.get());
                 pen.arc(RULER, w / 2, h / 2, 68, Math.toRadians(30), Math.toRadians(290));
                 pen.line(RULER, w / 2 + 58, h / 2 - 34, w / 2 + 66, h / 2 - 50);
                 pen.line(RULER, w / 2 + 58, h / 2 - 34, w / 2 + 42, h / 2 - 42);
                 pen.text(TEXT, "a mark to count by", w / 2 + 76, h / 2 + 4);
             }
             case LOOPS -> {
-                robot(pen, w / 2, h / 2 - 14, 0);
+                robot(pen, w / 2, h / 2 - 14, 0, setup.get());
                 pen.text(TEXT, "wheels up, on a box", w / 2 - 56, h / 2 + 48);
                 pen.frame(BOX, w / 2 - 26, h / 2 + 14, 52, 16);
                 pen.text(TEXT, "loops = 0 ... loops + 1 ... print after 10 s", 24, h - 10);
@@ -48,26 +61,24 @@ final class CardSketch extends CanvasRegion {
             case WIGGLES -> {
                 pen.box(LINE, 10, h / 2 - 9, w - 20, 18);
                 wave(pen, 20, w - 60, h / 2);
-                robot(pen, w - 46, h / 2 - 10, -0.3);
+                robot(pen, w - 46, h / 2 - 10, -0.3, setup.get());
                 pen.text(TEXT, "one wiggle: there and back", 20, h / 2 + 58);
             }
             case SLIDE -> {
                 pen.box(LINE, w / 2 - 16, 16, 32, h - 70);
                 ruler(pen, 40, h - 46, w - 30);
-                robot(pen, 78, h / 2 - 26, Math.PI / 2);
+                robot(pen, 78, h / 2 - 26, Math.PI / 2, setup.get());
                 arrow(pen, 122, h / 2 - 26, w - 60, h / 2 - 26);
                 pen.text(TEXT, "sideways, steadily, from ground to ground", 40, h - 14);
             }
         }
     }
 
-    static void robot(Pen pen, double x, double y, double turnRad) {
-        Pen robot = new PlacedPen(pen, x, y, turnRad);
-        robot.roundedFrame(BODY, -24, -18, 54, 36, 4);
-        robot.roundedFrame(BODY, -12, -28, 24, 9, 2);
-        robot.roundedFrame(BODY, -12, 19, 24, 9, 2);
-        robot.dot("ink-left", 24, -6, 4);
-        robot.dot("ink-left", 24, 7, 4);
+    /** The robot as everywhere, so large that its track measures the same for every robot. */
+    static void robot(Pen pen, double x, double y, double turnRad, Setup setup) {
+        double length = RobotMark.frontMm(setup) + RobotMark.backMm(setup);
+        double scale = Math.min(TRACK_PX / setup.robot().drive().trackWidthMm(), LONGEST_PX / length);
+        RobotMark.draw(new PlacedPen(pen, x, y, turnRad), scale, setup, BODY);
     }
 
     private static void wave(Pen pen, double from, double to, double middle) {

@@ -1,9 +1,11 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Labels;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.chart.Scale;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.response.CurveFeatures;
 
 /** The error of a layout over the line: where it is straight, where it is blind, where it folds over. */
@@ -24,6 +26,13 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
     @Override
     public String title() {
         return "Error of the layout against its place over the line";
+    }
+
+    @Override
+    public String says() {
+        return "Straight over " + Words.millimetres(features.straight().widthMm()) + "; folds over "
+                + Words.number(features.guided().lowMm()) + " and "
+                + Words.millimetres(features.guided().highMm()) + " to the left.";
     }
 
     @Override
@@ -53,29 +62,31 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
             y[i] = scale.py(errors[i]);
         }
         pen.line(CURVE, x, y);
-        band(pen, scale, "ink-best", features.straight(), "straight", scale.height() - 6);
-        if (features.hasBlindBand()) {
-            band(pen, scale, "ink-right", features.blind(), "blind", scale.height() - 26);
+        Labels labels = new Labels(pen, scale.width(), scale.height()).free(x, y);
+        labels.free(0, scale.py(0), scale.width(), scale.py(0));
+        double[] folds = {features.guided().lowMm(), features.guided().highMm()};
+        for (double offsetMm : folds) {
+            double at = scale.px(offsetMm);
+            pen.line(FOLD, at, 0, at, scale.height());
+            labels.free(at, 0, at, scale.height());
         }
-        fold(pen, scale, features.guided().lowMm());
-        fold(pen, scale, features.guided().highMm());
+        band(pen, scale, labels, "ink-best", features.straight(), "straight", scale.height() - 8);
+        if (features.hasBlindBand()) {
+            band(pen, scale, labels, "ink-right", features.blind(), "blind", scale.height() - 26);
+        }
+        labels.put("ink-text", "folds over", scale.px(folds[0]), scale.height() / 4);
+        labels.put("ink-text", "folds over", scale.px(folds[1]), scale.height() * 0.75);
     }
 
-    private static void band(Pen pen, Scale scale, String ink, CurveFeatures.Range range, String word, double y) {
+    private static void band(
+            Pen pen, Scale scale, Labels labels, String ink, CurveFeatures.Range range, String word, double y) {
         Stroke stroke = new Stroke(ink, 3);
         double low = scale.px(range.lowMm());
         double high = scale.px(range.highMm());
         pen.line(stroke, low, y, high, y);
         pen.line(stroke, low, y - 4, low, y + 4);
         pen.line(stroke, high, y - 4, high, y + 4);
-        pen.text("ink-text", word, high + 6, y + 4);
-    }
-
-    private static void fold(Pen pen, Scale scale, double offsetMm) {
-        double x = scale.px(offsetMm);
-        if (x > 4 && x < scale.width() - 4) {
-            pen.line(FOLD, x, 16, x, scale.height());
-            pen.text("ink-text", "folds", Math.min(scale.width() - 34, Math.max(0, x - 15)), 12);
-        }
+        labels.free(low, y, high, y);
+        labels.put("ink-text", word, high, y);
     }
 }

@@ -2,6 +2,7 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.measure.CapturedPage;
 import fahrbahn.app.words.CauseWords;
 import fahrbahn.app.words.Words;
@@ -13,18 +14,23 @@ import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.SetupDifference;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Which constants are guesses, what each guess costs, and how each came about. */
 final class GuessPage {
     private static final int MOST_CHANGES = 14;
+
+    /** The scale of the bars ends so far beyond the longest. */
+    private static final double SCALE_BEYOND = 1.1;
 
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM HH:mm").withZone(ZoneId.systemDefault());
@@ -53,11 +59,12 @@ final class GuessPage {
         recall();
         VBox content = Nodes.column(
                 Nodes.panel("What each number costs while it is not known better", lead, table),
-                Nodes.panel("How it came about", history),
-                Nodes.panel("What was changed on the robot, newest first", changes));
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        return new Pages.Page("Guesses", scroll, List.of());
+                Nodes.grow(new SideBySide(
+                        Nodes.panel("How it came about", history),
+                        Nodes.panel("What was changed on the robot, newest first", changes),
+                        0.5,
+                        60)));
+        return new Pages.Page("Guesses", content, List.of());
     }
 
     private void refresh() {
@@ -65,10 +72,19 @@ final class GuessPage {
         lead.setText(lead(states));
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
-        String[] heads = {"number", "value", "it is", "so it may wiggle from", "to know it better", ""};
+        String[] heads = {"number", "value", "it is", "so it may wiggle from", "", "to know it better", ""};
         for (int i = 0; i < heads.length; i++) {
             grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
+        double mostKp = states.stream()
+                .mapToDouble(s -> s.cost().highKp())
+                .filter(Double::isFinite)
+                .max()
+                .orElse(1);
+        ColumnConstraints bars = new ColumnConstraints();
+        bars.setHgrow(Priority.ALWAYS);
+        ColumnConstraints plain = new ColumnConstraints();
+        grid.getColumnConstraints().addAll(plain, plain, plain, plain, bars);
         int row = 1;
         for (Knowledge state : states) {
             String origin = state.origin().word() + (state.stale().isEmpty() ? "" : ", stale");
@@ -76,20 +92,27 @@ final class GuessPage {
             grid.add(Nodes.cell(KnowledgeWords.value(state)), 1, row);
             grid.add(Nodes.cell(origin), 2, row);
             grid.add(Nodes.wrapped(KnowledgeWords.cost(state)), 3, row);
-            grid.add(Nodes.wrapped(BenchCard.measuring(state.constant()).title()), 4, row);
+            String cost = KnowledgeWords.cost(state);
+            grid.add(
+                    new OnsetSpan(
+                            state.cost(),
+                            SCALE_BEYOND * mostKp,
+                            state.constant().word() + ": " + cost),
+                    4,
+                    row);
+            grid.add(Nodes.cell(BenchCard.measuring(state.constant()).title()), 5, row);
             Button how = new Button("History");
             how.setId("history-" + state.constant().name());
             how.getStyleClass().add("small");
             how.setMinWidth(Region.USE_PREF_SIZE);
             how.setOnAction(e -> tell(state.constant()));
-            grid.add(how, 5, row);
+            grid.add(how, 6, row);
             row++;
         }
         table.getChildren().setAll(grid);
         if (told == null) {
-            states.stream().filter(s -> s.fact().isPresent()).findFirst().ifPresent(s -> told = s.constant());
-        }
-        if (told != null) {
+            newest(states);
+        } else {
             tell(told);
         }
     }
@@ -107,6 +130,27 @@ final class GuessPage {
                 + BenchCard.measuring(worst.constant()).title() + " first.";
     }
 
+    /** As long as no history is asked for: where each number comes from. */
+    private void newest(List<Knowledge> states) {
+        List<Label> lines = states.stream()
+                .flatMap(s -> s.fact().stream())
+                .sorted(Comparator.comparing(Fact::at).reversed())
+                .map(this::line)
+                .toList();
+        if (!lines.isEmpty()) {
+            history.getChildren().setAll(lines);
+        }
+    }
+
+    private Label line(Fact fact) {
+        double factor = KnowledgeWords.unitFactor(fact.constant());
+        return CapturedPage.wrapped(TIME.format(fact.at()) + "   "
+                + fact.constant().word() + " "
+                + Words.number(factor * fact.measured().value()) + " \u00b1 "
+                + Words.number(factor * fact.measured().plusMinus(), 2) + " " + KnowledgeWords.unit(fact.constant())
+                + where(fact) + (fact.entries().isEmpty() ? "" : "   from " + String.join("; ", fact.entries())));
+    }
+
     private void tell(Constant constant) {
         told = constant;
         model.history(constant, facts -> {
@@ -121,14 +165,8 @@ final class GuessPage {
         if (facts.isEmpty()) {
             history.getChildren().add(Nodes.label("The " + constant.word() + " has never been measured.", "caption"));
         }
-        double factor = KnowledgeWords.unitFactor(constant);
         for (int i = facts.size() - 1; i >= 0; i--) {
-            Fact fact = facts.get(i);
-            history.getChildren()
-                    .add(new Label(TIME.format(fact.at()) + "   " + constant.word() + " "
-                            + Words.number(factor * fact.measured().value()) + " \u00b1 "
-                            + Words.number(factor * fact.measured().plusMinus(), 2) + where(fact)
-                            + (fact.entries().isEmpty() ? "" : "   from " + String.join("; ", fact.entries()))));
+            history.getChildren().add(line(facts.get(i)));
         }
     }
 

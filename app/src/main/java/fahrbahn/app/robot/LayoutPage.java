@@ -4,11 +4,11 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -57,31 +57,23 @@ final class LayoutPage {
                     % model.shownProperty().get().robot().sensors().size());
             top.requestFocus();
         });
-        curve.setPrefHeight(170);
+        curve.setPrefHeight(185);
         curve.setMinHeight(150);
-        lead.setPrefHeight(135);
-        lead.setMinHeight(120);
+        lead.setPrefHeight(160);
+        lead.setMinHeight(150);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel(
-                        "From above, to scale",
-                        Nodes.grow(top),
-                        Nodes.row(
-                                Nodes.grow(Nodes.wrapped("drag a sensor, or arrow keys move it by 1 mm", "caption")),
-                                next.button()))),
+                        "From above, to scale: drag a sensor, or move it by arrow keys, 1 mm a time", Nodes.grow(top))),
                 Nodes.panel("Error over the line", curve, curveWords));
         VBox right = Nodes.column(
-                sensors.build(),
-                Nodes.panel("Looking ahead", leadWords, lead),
+                sensors.build(next.button()),
+                Nodes.grow(Nodes.panel("Looking ahead", leadWords, Nodes.grow(lead))),
                 Nodes.panel("On the line, over bumps and ramps", spacingWords, clearanceWords));
-        ScrollPane scroll = new ScrollPane(right);
-        scroll.setFitToWidth(true);
-        scroll.setMinWidth(540);
-        scroll.setPrefWidth(570);
         model.shownProperty().addListener(o -> refresh());
         model.insightProperty().addListener(o -> explain());
         refresh();
         explain();
-        return new Pages.Page("Layout", Nodes.row(Nodes.grow(left), scroll), List.of(next));
+        return new Pages.Page("Layout", new SideBySide(left, right, 0.47, 64), List.of(next));
     }
 
     private void choose(int sensor) {

@@ -1,9 +1,11 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.Labels;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.chart.Scale;
+import fahrbahn.app.words.Words;
 
 /**
  * How far ahead the sensors must look at each speed, and how far they do.
@@ -12,6 +14,7 @@ import fahrbahn.app.chart.Scale;
  */
 record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double fullSpeedMmPerS) implements Chart {
     private static final Stroke NEED = new Stroke("ink-right", 2, 7, 5);
+    private static final double DOT_PX = 5;
     private static final Stroke HAVE = new Stroke("ink-best", 2);
 
     @Override
@@ -27,6 +30,12 @@ record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double ful
     @Override
     public String title() {
         return "Least lead against speed, and the lead there is";
+    }
+
+    @Override
+    public String says() {
+        return "At " + Words.number(speedMmPerS) + " mm/s it must look " + Words.millimetres(perSpeedS * speedMmPerS)
+                + " ahead, and looks " + Words.millimetres(leadMm) + ".";
     }
 
     @Override
@@ -47,13 +56,15 @@ record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double ful
         pen.line(HAVE, scale.px(0), scale.py(leadMm), scale.width(), scale.py(leadMm));
         double need = scale.py(perSpeedS * speedMmPerS);
         double have = scale.py(leadMm);
-        pen.text("ink-text", "looks ahead", scale.px(0) + 6, have + (have < 24 ? 17 : -5));
-        pen.text(
-                "ink-text",
-                "must look ahead",
-                Math.max(0, scale.px(speedMmPerS) + 10),
-                Math.min(scale.height() - 4, need + 16));
-        pen.dot("ink-curve", scale.px(speedMmPerS), need, 5);
-        pen.dot("ink-curve", scale.px(speedMmPerS), have, 5);
+        double x = scale.px(speedMmPerS);
+        pen.dot("ink-curve", x, need, DOT_PX);
+        pen.dot("ink-curve", x, have, DOT_PX);
+        Labels labels = new Labels(pen, scale.width(), scale.height())
+                .free(scale.px(0), scale.py(0), scale.px(fastest), scale.py(perSpeedS * fastest))
+                .free(scale.px(0), have, scale.width(), have)
+                .free(x, need, DOT_PX)
+                .free(x, have, DOT_PX);
+        labels.put("ink-text", "looks ahead", x, have);
+        labels.put("ink-text", "must look ahead", x, need);
     }
 }

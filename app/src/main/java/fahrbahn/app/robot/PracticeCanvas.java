@@ -4,8 +4,10 @@ import fahrbahn.app.chart.CanvasRegion;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.core.practice.RollShowing;
 import fahrbahn.core.practice.Showing;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /** The robot that is practised on, as it rolls, turns, counts, wiggles or is slid. */
 final class PracticeCanvas extends CanvasRegion {
@@ -21,13 +23,16 @@ final class PracticeCanvas extends CanvasRegion {
 
     private final BenchCard card;
     private final Practice practice;
+    private final Supplier<Setup> setup;
     private double shownS = Double.NaN;
     private int shownWent;
 
-    PracticeCanvas(BenchCard card, Practice practice) {
+    /** @param setup of a robot that looks like the one that is practised on */
+    PracticeCanvas(BenchCard card, Practice practice, Supplier<Setup> setup) {
         super("Practice: " + card.title() + "; G lets the robot go", 200);
         this.card = card;
         this.practice = practice;
+        this.setup = setup;
         setId("practiceCanvas");
     }
 
@@ -45,6 +50,11 @@ final class PracticeCanvas extends CanvasRegion {
     }
 
     @Override
+    protected String says() {
+        return practice.display();
+    }
+
+    @Override
     protected void paint(Pen pen) {
         double w = getWidth();
         double h = getHeight();
@@ -56,10 +66,10 @@ final class PracticeCanvas extends CanvasRegion {
             case SPIN -> {
                 pen.line(MARK, w / 2 + 60, h / 2, w / 2 + 92, h / 2);
                 pen.text(TEXT, "the mark", w / 2 + 98, h / 2 + 5);
-                CardSketch.robot(pen, w / 2, h / 2, pose.headingRad());
+                CardSketch.robot(pen, w / 2, h / 2, pose.headingRad(), setup.get());
             }
             case LOOPS -> {
-                CardSketch.robot(pen, w / 4, h / 2, 0);
+                CardSketch.robot(pen, w / 4, h / 2, 0, setup.get());
                 pen.frame(MARK, w / 2 - 10, h / 2 - 34, 180, 56);
                 pen.text(TEXT, "loops: " + practice.display(), w / 2 + 8, h / 2);
             }
@@ -71,7 +81,7 @@ final class PracticeCanvas extends CanvasRegion {
         pen.text(TEXT, stands ? "G lets it go" : said, SIDE_PX, h - 10);
     }
 
-    private static void roll(Pen pen, double w, double h, Optional<Showing> showing, Pose pose) {
+    private void roll(Pen pen, double w, double h, Optional<Showing> showing, Pose pose) {
         double before = showing.map(s -> ((RollShowing) s).runUpMm()).orElse(0.0);
         double length = BenchCard.ROLL.fields().get(1).usual();
         double scale = (w - 3 * SIDE_PX) / (before + length + 120);
@@ -80,11 +90,11 @@ final class PracticeCanvas extends CanvasRegion {
         pen.line(FAINT, zero, 20, zero, h - 60);
         pen.line(FAINT, zero + length * scale, 20, zero + length * scale, h - 60);
         double x = showing.isPresent() ? pose.xMm() : -before;
-        CardSketch.robot(pen, zero + x * scale, h / 2 - 20 - pose.yMm() * scale, pose.headingRad());
+        CardSketch.robot(pen, zero + x * scale, h / 2 - 20 - pose.yMm() * scale, pose.headingRad(), setup.get());
     }
 
     /** Near enough to be counted; strokes along the line show that it rolls. */
-    private static void wiggle(Pen pen, double w, double h, Pose pose) {
+    private void wiggle(Pen pen, double w, double h, Pose pose) {
         double scale = w / IN_SIGHT_MM;
         pen.box(LINE, 0, h / 2 - 9, w, 18);
         double first = -(pose.xMm() % 50) * scale;
@@ -92,7 +102,7 @@ final class PracticeCanvas extends CanvasRegion {
             pen.line(FAINT, x, h / 2 + 40, x, h / 2 + 52);
         }
         double off = pose.yMm() == 0 ? 0 : pose.yMm() - WIGGLE_LINE_Y_MM;
-        CardSketch.robot(pen, w / 2, h / 2 - 3 * off * scale, 2 * pose.headingRad());
+        CardSketch.robot(pen, w / 2, h / 2 - 3 * off * scale, 2 * pose.headingRad(), setup.get());
     }
 
     /** Where a straight line of the twin lies on its table. */
@@ -102,6 +112,6 @@ final class PracticeCanvas extends CanvasRegion {
         double scale = (w - 2 * SIDE_PX) / Math.max(1, practice.slideEndMm());
         pen.box(LINE, w / 2 - 16, 16, 32, h - 84);
         CardSketch.ruler(pen, SIDE_PX, h - 52, w - SIDE_PX);
-        CardSketch.robot(pen, SIDE_PX + practice.placeMm() * scale, h / 2 - 26, Math.PI / 2);
+        CardSketch.robot(pen, SIDE_PX + practice.placeMm() * scale, h / 2 - 26, Math.PI / 2, setup.get());
     }
 }

@@ -2,6 +2,8 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.words.LawWords;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
@@ -16,7 +18,7 @@ import fahrbahn.core.setup.Traits;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The numbers of the robot, its line and its law, to type. */
@@ -35,12 +37,14 @@ final class RobotForm {
     }
 
     Pages.Page page() {
-        VBox all = Nodes.column(drive(), Nodes.row(Nodes.grow(loop()), Nodes.grow(chassis())), line(), law());
-        ScrollPane scroll = new ScrollPane(all);
-        scroll.setFitToWidth(true);
+        VBox all = Nodes.column(
+                drive(),
+                new SideBySide(loop(), chassis(), 0.4, 60),
+                law(),
+                new SideBySide(line(), new SensorRow().build(model), 0.4, 60));
         model.shownProperty().addListener(o -> fields.refresh());
         fields.refresh();
-        return new Pages.Page("Numbers", scroll, List.of());
+        return new Pages.Page("Numbers", all, List.of());
     }
 
     private Node drive() {
@@ -112,7 +116,7 @@ final class RobotForm {
         return with(setup, d -> d.withTraits(change.apply(d.traits())));
     }
 
-    private Node loop() {
+    private Region loop() {
         return SetupFields.group(
                 "Loop",
                 fields.number(
@@ -129,7 +133,7 @@ final class RobotForm {
                         (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000))));
     }
 
-    private Node chassis() {
+    private Region chassis() {
         return SetupFields.group(
                 "Stand",
                 fields.choice(
@@ -165,7 +169,7 @@ final class RobotForm {
                 setup.robot().withChassis(change.apply(setup.robot().chassis())));
     }
 
-    private Node line() {
+    private Region line() {
         return SetupFields.group(
                 "Line",
                 fields.number(
@@ -207,7 +211,7 @@ final class RobotForm {
                         "it follows with",
                         "What its program makes the error of: one sensor on an edge, two astride the line, or a whole row.",
                         WITH_AN_ERROR,
-                        RobotForm::words,
+                        LawWords::kind,
                         s -> s.law().kind(),
                         (s, v) -> s.withLaw(s.law().withKind(v))),
                 fields.choice(
@@ -232,15 +236,5 @@ final class RobotForm {
                         "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent.",
                         s -> s.law().target(),
                         (s, v) -> s.withLaw(s.law().withTarget(v))));
-    }
-
-    private static String words(Law.Kind kind) {
-        return switch (kind) {
-            case EDGE -> "one sensor on an edge";
-            case PAIR -> "a pair astride the line";
-            case ARRAY_MEAN -> "a row, by its mean";
-            case ARRAY_DIFFERENCE -> "a row, by its difference";
-            case PATTERN -> "a row, by its pattern";
-        };
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.app.robot;
 
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.loop.LoopModel;
@@ -86,7 +87,7 @@ public record RobotInsight(
                     ramp,
                     bump,
                     first.name(),
-                    none.getMessage() + ".");
+                    Refusals.sentence(none));
         }
     }
 

@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Basis;
@@ -102,7 +103,7 @@ public final class RobotModel extends StationModel {
             season.changeSetup(change);
             return true;
         } catch (BadValueException refused) {
-            tell(refused.getMessage() + ".");
+            tell(Refusals.sentence(refused));
             update(); // what was only shown is not so
             return false;
         }
@@ -198,7 +199,7 @@ public final class RobotModel extends StationModel {
                 season.setupProperty().get().isEmpty()
                         ? Verdict.open(
                                 "These numbers are guesses. Type your robot's own, beginning with track width and"
-                                        + " sensor lead.")
+                                        + " sensor lead: F5 goes to the first field.")
                         : verdict(shown.get()));
     }
 
@@ -208,25 +209,26 @@ public final class RobotModel extends StationModel {
         try {
             least = LoopModel.of(setup).leastLeadMm();
         } catch (BadValueException cannot) { // a target off the edge, sensors that never agree
-            return Verdict.stop(cannot.getMessage() + ".");
+            return Verdict.stop(Refusals.sentence(cannot));
         }
         String speed = Words.number(setup.speedMmPerS()) + " mm/s";
         if (lead <= least) {
             return Verdict.stop("The sensors sit " + Words.millimetres(lead) + " ahead; at " + speed
                     + " any gain wiggles below " + Words.millimetres(least)
-                    + ". Move them forward or lower the base command.");
+                    + ". Move them forward by the up arrow, or lower the base command (Page Down, F5).");
         }
         double drivable = BendFloor.tightestDrivableRadiusMm(setup);
         if (drivable > setup.line().tightestRadiusMm()) {
             return Verdict.care("At base command " + Words.exact(setup.law().baseCommand())
                     + " a wheel is at its limit in bends tighter than " + Words.millimetres(drivable)
                     + "; the line has "
-                    + Words.millimetres(setup.line().tightestRadiusMm()) + ". Lower the base command.");
+                    + Words.millimetres(setup.line().tightestRadiusMm()) + ". Lower the base command (Page Down, F5).");
         }
         String times = Words.number(lead / least, 2);
         if (lead < 2 * least) {
             return Verdict.care("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
-                    + Words.millimetres(least) + " that " + speed + " needs: it will ride, with little room for gain.");
+                    + Words.millimetres(least) + " that " + speed
+                    + " needs: it will ride, with little room for gain. N goes on to Table.");
         }
         return Verdict.good("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
                 + Words.millimetres(least) + " that " + speed + " needs. N goes on to Table.");

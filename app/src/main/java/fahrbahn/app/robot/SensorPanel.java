@@ -3,22 +3,16 @@ package fahrbahn.app.robot;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
-import fahrbahn.app.kit.Spoken;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.setup.SensorPreset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntConsumer;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The sensors: which there are, the one in hand with its numbers, and whole rows by kind. */
@@ -40,7 +34,8 @@ final class SensorPanel {
         Sensor apply(Sensor sensor, double value);
     }
 
-    VBox build() {
+    /** @param next takes the next sensor in hand */
+    VBox build(Button next) {
         chips.getStyleClass().add("chips");
         FlowPane fields = new FlowPane(
                 field(
@@ -84,10 +79,9 @@ final class SensorPanel {
                         "step",
                         "Step: the smallest change it can report, 1 for whole numbers.",
                         Sensor::step,
-                        Sensor::withStep),
-                channel());
+                        Sensor::withStep));
         fields.getStyleClass().addAll("fields", "narrow");
-        return Nodes.panel("Sensors, left to right", chips, fields, presets());
+        return Nodes.panel("Sensors, left to right", Nodes.row(Nodes.grow(chips), channel(), next), fields);
     }
 
     private Node field(String id, String words, String term, ToDoubleFunction<Sensor> get, With with) {
@@ -111,32 +105,7 @@ final class SensorPanel {
                 works -> model.type(setup -> setup.withRobot(setup.robot()
                         .withSensor(inHand, setup.robot().sensors().get(inHand).withChannel(works)))));
         refreshers.add(() -> field.show(sensors().get(inHand).channel()));
-        return field;
-    }
-
-    private Node presets() {
-        ComboBox<SensorPreset> kind = new ComboBox<>();
-        kind.setId("preset");
-        kind.setAccessibleText("Kind of sensor of a whole row");
-        kind.getItems().setAll(SensorPreset.values());
-        kind.setConverter(new Spoken<>(SensorPreset::words));
-        kind.setValue(SensorPreset.PHOTOTRANSISTOR);
-        ComboBox<Integer> count = new ComboBox<>();
-        count.setId("presetCount");
-        count.setAccessibleText("How many sensors in the row");
-        count.getItems().setAll(IntStream.rangeClosed(1, 16).boxed().toList());
-        count.setValue(5);
-        Button use = new Button("Put this row on");
-        use.setId("usePreset");
-        use.setOnAction(e -> model.useRow(kind.getValue(), count.getValue()));
-        use.setMinWidth(Region.USE_PREF_SIZE);
-        kind.setMaxWidth(Double.MAX_VALUE);
-        count.setMinWidth(Region.USE_PREF_SIZE);
-        count.setTooltip(new Tooltip("How many sensors in the row"));
-        use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
-        VBox box = Nodes.column(kind, Nodes.row(count, use));
-        box.getStyleClass().add("presets");
-        return box;
+        return field.inARow();
     }
 
     private List<Sensor> sensors() {

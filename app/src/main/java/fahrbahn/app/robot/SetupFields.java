@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
 
 /** Fields that show and change numbers and choices of the setup. */
 final class SetupFields {
@@ -49,7 +50,7 @@ final class SetupFields {
         return field;
     }
 
-    static Node group(String title, Node... fields) {
+    static VBox group(String title, Node... fields) {
         FlowPane flow = new FlowPane(fields);
         flow.getStyleClass().add("fields");
         return Nodes.panel(title, flow);

@@ -1,11 +1,16 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.CanvasRegion;
+import fahrbahn.app.chart.Labels;
 import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.PlacedPen;
+import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import java.util.List;
 import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
@@ -21,8 +26,17 @@ final class TopView extends CanvasRegion {
     private static final String TEXT = "ink-text";
     private static final Pen.Stroke BODY = new Pen.Stroke("ink-robot", 2);
     private static final Pen.Stroke RULER = new Pen.Stroke("ink-robot", 1);
-    private static final Pen.Stroke SENSOR = new Pen.Stroke("ink-left", 2);
     private static final Pen.Stroke IN_HAND = new Pen.Stroke("ink-middle", 3.5);
+
+    /** Room for words beside, above and below the robot. */
+    private static final double BESIDE_PX = 100;
+
+    private static final double ABOVE_PX = 6;
+    private static final double BELOW_PX = 48;
+
+    /** With more sensors only the outer ones and the one in hand are named. */
+    private static final int MOST_NAMES = 4;
+
     private static final PseudoClass FOCUSED = PseudoClass.getPseudoClass("focused");
 
     private final Hand moves;
@@ -128,15 +142,31 @@ final class TopView extends CanvasRegion {
     }
 
     @Override
+    protected String says() {
+        return setup == null
+                ? ""
+                : setup.robot().sensors().stream()
+                        .map(s -> s.name() + " " + Words.millimetres(s.forwardMm()) + " ahead, "
+                                + Words.millimetres(Math.abs(s.leftMm())) + (s.leftMm() < 0 ? " right" : " left"))
+                        .collect(Collectors.joining("; "));
+    }
+
+    @Override
     protected void paint(Pen pen) {
-        if (setup != null) {
-            fit();
-            paintBody(pen);
-            paintLead(pen);
-            for (int i = 0; i < setup.robot().sensors().size(); i++) {
-                paintSensor(pen, i);
-            }
+        if (setup == null) {
+            return;
         }
+        fit();
+        double lineWidth = setup.line().widthMm() * scale;
+        pen.box("ink-road", originX - lineWidth / 2, 0, lineWidth, getHeight());
+        RobotMark.draw(new PlacedPen(pen, originX, originY, Math.PI / 2), scale, setup, BODY);
+        Sensor held = setup.robot().sensors().get(inHand);
+        pen.ring(IN_HAND, place(inHand).getX(), place(inHand).getY(), spotPx(held));
+        label(pen);
+    }
+
+    private double spotPx(Sensor sensor) {
+        return RobotMark.SPOT_SIGMAS * sensor.spotSigmaMm() * scale;
     }
 
     /** The scale stays while a sensor is dragged, or it would run away from the mouse. */
@@ -145,71 +175,69 @@ final class TopView extends CanvasRegion {
             return;
         }
         double track = setup.robot().drive().trackWidthMm();
-        double front = 0.3 * track;
-        double back = -0.35 * track;
-        double side = track / 2;
+        double half = Math.max(RobotMark.wheelLengthMm(setup) / 2, RobotMark.backMm(setup));
+        double front = RobotMark.frontMm(setup);
+        double side = 0.56 * track;
         for (Sensor sensor : setup.robot().sensors()) {
-            front = Math.max(front, sensor.forwardMm() + 2 * sensor.spotSigmaMm());
-            back = Math.min(back, sensor.forwardMm());
-            side = Math.max(side, Math.abs(sensor.leftMm()));
+            front = Math.max(front, sensor.forwardMm() + RobotMark.SPOT_SIGMAS * sensor.spotSigmaMm());
+            side = Math.max(side, Math.abs(sensor.leftMm()) + RobotMark.SPOT_SIGMAS * sensor.spotSigmaMm());
         }
-        scale = Math.min(getWidth() / (2 * side * 1.6), getHeight() / ((front - back) * 1.3));
+        scale = Math.min((getWidth() - 2 * BESIDE_PX) / (2 * side), (getHeight() - BELOW_PX) / (front + half));
         originX = getWidth() / 2;
-        originY = getHeight() / 2 + (front + back) / 2 * scale;
+        originY = (getHeight() - BELOW_PX + (front - half) * scale) / 2 + ABOVE_PX;
     }
 
-    private void paintBody(Pen pen) {
+    /** Rulers for lead and width, and names: free of the robot's lines and of each other. */
+    private void label(Pen pen) {
         double track = setup.robot().drive().trackWidthMm() * scale;
-        boolean tracks = setup.robot().chassis().tracks();
-        double length = 2 * setup.robot().chassis().wheelRadiusMm() * scale * (tracks ? 1.9 : 1);
-        double lineWidth = setup.line().widthMm() * scale;
-        pen.box("ink-road", originX - lineWidth / 2, 0, lineWidth, getHeight());
-        double width = (tracks ? 0.2 : 0.12) * track;
+        double half = RobotMark.wheelLengthMm(setup) / 2 * scale;
+        Labels labels = new Labels(pen, getWidth(), getHeight());
+        double leadY = originY - setup.leadMm() * scale;
+        double upright = Math.min(originX + 0.62 * track + 10, getWidth() - 12);
+        double lying = Math.min(getHeight() - 22, originY + Math.max(half, RobotMark.backMm(setup) * scale) + 12);
+        ruler(pen, labels, upright, originY, upright, leadY);
+        ruler(pen, labels, originX - track / 2, lying, originX + track / 2, lying);
+        labels.free(originX - track / 2, originY, originX + track / 2, originY);
         for (int side : new int[] {-1, 1}) {
-            double x = originX + side * track / 2 - width / 2;
-            pen.roundedFrame(BODY, x, originY - length / 2, width, length, tracks ? length / 6 : 4);
-            for (int cleat = 1; tracks && cleat < 8; cleat++) {
-                double y = originY - length / 2 + length * cleat / 8;
-                pen.line(BODY, x, y, x + width, y);
+            for (double edge : new double[] {0.4, 0.44, 0.56}) {
+                double x = originX + side * edge * track;
+                labels.free(x, originY - half, x, originY + half);
+            }
+            labels.free(
+                    originX + side * 0.4 * track,
+                    originY - RobotMark.frontMm(setup) * scale,
+                    originX + side * 0.4 * track,
+                    originY + RobotMark.backMm(setup) * scale);
+        }
+        double front = originY - RobotMark.frontMm(setup) * scale;
+        double back = originY + RobotMark.backMm(setup) * scale;
+        labels.free(originX - 0.4 * track, front, originX + 0.4 * track, front);
+        labels.free(originX - 0.4 * track, back, originX + 0.4 * track, back);
+        List<Sensor> sensors = setup.robot().sensors();
+        for (int i = 0; i < sensors.size(); i++) {
+            labels.free(place(i).getX(), place(i).getY(), spotPx(sensors.get(i)));
+        }
+        labels.put(TEXT, "lead " + Words.millimetres(setup.leadMm()), upright, (originY + leadY) / 2);
+        String between = Words.millimetres(setup.robot().drive().trackWidthMm()) + " between "
+                + (setup.robot().chassis().tracks() ? "tracks" : "wheels");
+        labels.put(TEXT, between, originX, lying);
+        labels.put(TEXT, "turns here", originX, originY);
+        for (int i = 0; i < sensors.size(); i++) {
+            boolean told = sensors.size() <= MOST_NAMES || i == inHand || i == 0 || i == sensors.size() - 1;
+            if (told) {
+                double outwards = Math.signum(sensors.get(i).leftMm()) * -spotPx(sensors.get(i));
+                labels.put(TEXT, sensors.get(i).name(), place(i).getX() + outwards, place(i).getY());
             }
         }
-        pen.line(BODY, originX - track / 2, originY, originX + track / 2, originY);
-        pen.line(BODY, originX - 6, originY - 6, originX + 6, originY + 6);
-        pen.line(BODY, originX - 6, originY + 6, originX + 6, originY - 6);
-        pen.text(TEXT, "turns here", originX + 10, originY + 17);
-        pen.text(
-                TEXT,
-                Words.millimetres(setup.robot().drive().trackWidthMm()) + " between " + (tracks ? "tracks" : "wheels"),
-                originX - track / 2,
-                originY + length / 2 + 20);
     }
 
-    private void paintLead(Pen pen) {
-        double track = setup.robot().drive().trackWidthMm() * scale;
-        double leadY = originY - setup.leadMm() * scale;
-        double ruler = originX + 0.66 * track;
-        pen.line(RULER, ruler, originY, ruler, leadY);
-        pen.line(RULER, ruler - 5, originY, ruler + 5, originY);
-        pen.line(RULER, ruler - 5, leadY, ruler + 5, leadY);
-        pen.text(TEXT, "lead " + Words.millimetres(setup.leadMm()), ruler - 78, (originY + leadY) / 2 - 6);
-    }
-
-    private void paintSensor(Pen pen, int index) {
-        Sensor sensor = setup.robot().sensors().get(index);
-        double x = place(index).getX();
-        double y = place(index).getY();
-        double radius = 2 * sensor.spotSigmaMm() * scale; // 86 % of a Gaussian spot lies within two sigmas
-        pen.dot("ink-spot", x, y, radius);
-        pen.ring(index == inHand ? IN_HAND : SENSOR, x, y, radius);
-        int count = setup.robot().sensors().size();
-        boolean crowded = count > 4;
-        if (crowded && index != inHand && index != 0 && index != count - 1) {
-            return; // its name would lie on its neighbours'
-        }
-        double shift = crowded
-                ? index == inHand ? -8 : index == 0 ? -radius - 26 : radius + 6
-                : sensor.leftMm() > 0 ? -radius - 34 : radius + 8;
-        double up = crowded && index == inHand ? 6 : -radius;
-        pen.text(TEXT, sensor.name(), x + shift, y - radius - up);
+    private static void ruler(Pen pen, Labels labels, double x1, double y1, double x2, double y2) {
+        boolean upright = x1 == x2;
+        double endX = upright ? 5 : 0;
+        double endY = upright ? 0 : 5;
+        pen.line(RULER, x1, y1, x2, y2);
+        pen.line(RULER, x1 - endX, y1 - endY, x1 + endX, y1 + endY);
+        pen.line(RULER, x2 - endX, y2 - endY, x2 + endX, y2 + endY);
+        labels.free(x1, y1, x2, y2);
     }
 }

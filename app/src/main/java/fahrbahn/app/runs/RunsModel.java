@@ -110,7 +110,7 @@ public final class RunsModel extends StationModel {
         if (pool.runs().isEmpty()) {
             return Verdict.open("None of the "
                     + Words.count(season.runs().size(), "run", "runs") + " was made by " + who
-                    + " as things stand now" + apart(pool) + ". Run once more.");
+                    + " as things stand now" + apart(pool) + ". Run once more and press R (ran) or X (lost).");
         }
         Completion sure = pool.completion();
         String sentence = "As things stand now " + who + " completed " + sure.completed() + " of "
@@ -120,11 +120,12 @@ public final class RunsModel extends StationModel {
                         ? " These differ by sensor noise alone: the real robot's chance may well be lower."
                         : "");
         if (sure.low() >= RELIABLE) {
-            return Verdict.good(sentence);
+            return Verdict.good(sentence + " R or X logs the next.");
         }
         return sure.completed() == sure.runs()
-                ? Verdict.care(sentence + " Run " + sure.moreForLow(RELIABLE) + " more to be sure of half.")
-                : Verdict.care(sentence);
+                ? Verdict.care(
+                        sentence + " Run " + sure.moreForLow(RELIABLE) + " more to be sure of half: R logs each.")
+                : Verdict.care(sentence + " R or X logs the next.");
     }
 
     /** What sets the other runs apart, the commonest first. */

@@ -1,9 +1,11 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Law;
@@ -64,10 +66,12 @@ public final class RunsView {
         time.setId("runTime");
         time.setAccessibleText("Time of the run, s; empty when nobody timed it");
         time.setPromptText("time, s");
+        Fields.describe(time, "time, s", "How long the run took, by stopwatch; empty when nobody timed it.");
         time.setPrefColumnCount(6);
         note.setId("runNote");
         note.setAccessibleText("Note on the run");
         note.setPromptText("note");
+        Fields.describe(note, "note", "Anything about this run, in your own words; it stands in the log book.");
         Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
         Action back = new Action("takeRunBack", "Take the last one back", KeyCode.BACK_SPACE, model::takeBack);
@@ -133,7 +137,7 @@ public final class RunsView {
             model.watch().clear();
             note.clear();
         } catch (BadValueException refused) {
-            problem.setText(refused.getMessage() + ".");
+            problem.setText(Refusals.sentence(refused));
         }
     }
 

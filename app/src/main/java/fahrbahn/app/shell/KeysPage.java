@@ -4,65 +4,80 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.Label;
+import java.util.function.BiConsumer;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 
-/** Every key of the station in hand, and what its fields are, large enough to be read from two metres or printed. */
+/** Every key of the station in hand, and what its fields are, large enough to be read from two metres; P puts them on paper. */
 final class KeysPage {
-    private static final Map<String, String> EVERYWHERE = new java.util.LinkedHashMap<>();
-
-    static {
-        EVERYWHERE.put("1 to 7", "a station; 0 the club");
-        EVERYWHERE.put("N", "the next station");
-        EVERYWHERE.put("F2 F3 F4", "the next robot, table, venue");
-        EVERYWHERE.put("F5", "the first field of the page; Enter takes a number and goes on, Esc gives it up");
-        EVERYWHERE.put("F6", "what was told before");
-        EVERYWHERE.put("F7", "the strip of the connected robot");
-        EVERYWHERE.put("Page Up, Down", "the pages of a station");
-        EVERYWHERE.put("Ctrl+Z, Ctrl+Shift+Z", "undo, redo");
-        EVERYWHERE.put("Ctrl+S", "save a copy");
-        EVERYWHERE.put("Esc", "leaves a field, ends a notice, closes this page");
-    }
+    private static final List<Map.Entry<String, String>> EVERYWHERE = List.of(
+            Map.entry("1 to 7", "a station; 0 the club"),
+            Map.entry("N", "the next station"),
+            Map.entry("F2 F3 F4", "the next robot, table, venue"),
+            Map.entry("F5", "the first field of the page; Enter takes a number and goes on, Esc gives it up"),
+            Map.entry("F6", "what was told before"),
+            Map.entry("F7", "the strip of the connected robot; arrows and Enter work in it"),
+            Map.entry("Page Up, Down", "the pages of a station"),
+            Map.entry("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
+            Map.entry("Ctrl+S", "save a copy"),
+            Map.entry("Esc", "leaves a field, ends a notice, closes this page"));
 
     private KeysPage() {}
 
-    /** @param title of the station @param shown its view, as it is */
-    static Region of(String title, StationView shown) {
-        VBox here = Nodes.panel("Keys at " + title);
+    /** @param title of the station @param shown its view, as it is @param save writes the sheet to a file */
+    static StationView of(String title, StationView shown, BiConsumer<List<KeySheet.Group>, Path> save) {
+        List<Map.Entry<String, String>> keys = new ArrayList<>();
         for (Action action : shown.actions()) {
-            here.getChildren().add(line(action.keyName(), action.button().getText()));
+            keys.add(Map.entry(action.keyName(), action.button().getText()));
         }
-        VBox everywhere = Nodes.panel("Keys everywhere");
-        EVERYWHERE.forEach((key, words) -> everywhere.getChildren().add(line(key, words)));
-        Map<String, String> fields = Fields.described(shown.content());
-        VBox what = Nodes.panel("What the fields of this page are");
-        fields.forEach((name, sentence) -> {
-            Label words = Nodes.label(name + ": " + sentence, "reason");
-            words.setWrapText(true);
-            words.setMinHeight(Region.USE_PREF_SIZE);
-            what.getChildren().add(words);
-        });
-        List<VBox> columns = fields.isEmpty() ? List.of(here, everywhere) : List.of(here, everywhere, what);
+        List<KeySheet.Group> groups = List.of(
+                new KeySheet.Group("Keys at " + title, keys), new KeySheet.Group("Keys everywhere", EVERYWHERE));
         FlowPane all = new FlowPane(12, 12);
-        all.getChildren().addAll(columns);
-        columns.forEach(c -> c.setPrefWidth(480));
-        what.setPrefWidth(972);
+        for (KeySheet.Group group : groups) {
+            VBox panel = Nodes.panel(group.title());
+            group.keys().forEach(key -> panel.getChildren().add(line(key.getKey(), key.getValue())));
+            panel.setPrefWidth(480);
+            all.getChildren().add(panel);
+        }
+        Map<String, String> fields = Fields.described(shown.content());
+        if (!fields.isEmpty()) {
+            VBox what = Nodes.panel("What the fields of this page are");
+            fields.forEach((name, sentence) -> what.getChildren().add(Nodes.wrapped(name + ": " + sentence, "reason")));
+            what.setPrefWidth(972);
+            all.getChildren().add(what);
+        }
         all.getStyleClass().add("keys-page");
         all.setId("keysPage");
-        return all;
+        Action print = new Action(
+                "printKeys", "On paper (PDF)", KeyCode.P, () -> ask(all, title, file -> save.accept(groups, file)));
+        VBox content = Nodes.column(Nodes.row(print.button()), all);
+        return new StationView(content, List.of(print), nowNs -> {});
+    }
+
+    private interface Chosen {
+        void file(Path file);
+    }
+
+    private static void ask(Region page, String title, Chosen chosen) {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("keys at " + title + ".pdf");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
+        File file = chooser.showSaveDialog(page.getScene().getWindow());
+        if (file != null) {
+            chosen.file(file.toPath());
+        }
     }
 
     private static HBox line(String key, String words) {
-        Label cap = Nodes.label(key, "key-cap");
-        cap.setMinWidth(Region.USE_PREF_SIZE);
-        Label what = Nodes.label(words, "reason");
-        what.setWrapText(true);
-        what.setMinHeight(Region.USE_PREF_SIZE);
-        return Nodes.row(cap, Nodes.grow(what));
+        return Nodes.row(Nodes.cell(key, "key-cap"), Nodes.grow(Nodes.wrapped(words, "reason")));
     }
 }

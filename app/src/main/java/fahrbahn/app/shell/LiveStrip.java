@@ -1,5 +1,6 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
@@ -65,6 +66,11 @@ final class LiveStrip extends HBox {
         address.setId("address");
         address.setPromptText("127.0.0.1:5801");
         address.setPrefColumnCount(12);
+        address.setAccessibleText("address of a robot");
+        Fields.describe(
+                address,
+                "address",
+                "Network address and port at which a robot sends its readings, as it or its manual says.");
         address.setText(remembered.get(What.ADDRESS).orElse(""));
         address.setOnAction(e -> connect());
         connect.setId("connect");

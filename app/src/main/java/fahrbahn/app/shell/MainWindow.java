@@ -4,9 +4,8 @@ import fahrbahn.app.club.ClubPage;
 import fahrbahn.app.club.ClubWords;
 import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.gains.GainsView;
-import fahrbahn.app.kit.Digits;
 import fahrbahn.app.kit.Fields;
-import fahrbahn.app.kit.KeyTaker;
+import fahrbahn.app.kit.Middle;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.levels.LevelsView;
@@ -14,7 +13,6 @@ import fahrbahn.app.measure.MeasureView;
 import fahrbahn.app.robot.RobotView;
 import fahrbahn.app.runs.RunsView;
 import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
@@ -32,16 +30,15 @@ import javafx.animation.AnimationTimer;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
@@ -60,7 +57,7 @@ public final class MainWindow extends BorderPane {
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
     private final VerdictHead head;
     private final Greeting greeting;
-    private final VBox bench = Nodes.column();
+    private final Middle bench = new Middle();
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
         public void handle(long now) {
@@ -78,10 +75,8 @@ public final class MainWindow extends BorderPane {
     private final StationView club;
     private Station here = Station.ROBOT;
     private boolean inClub;
-    private boolean inKeys;
-    private Station cameFrom = Station.ROBOT;
-    private boolean beside;
-    private final Digits digits = new Digits(System::nanoTime);
+    private Optional<StationView> keys = Optional.empty();
+    private final WindowKeys typed;
 
     /** @param remembered how it was left the last time @param leave back to the start page */
     public MainWindow(Workshop workshop, Remembered remembered, Runnable leave) {
@@ -106,17 +101,10 @@ public final class MainWindow extends BorderPane {
             model.freshnessProperty().addListener(o -> refreshHead());
         }
         views.forEach((station, view) -> view.page().addListener(o -> rememberPage()));
-        bench.getStyleClass().add("bench");
-
         // Only the middle scrolls: verdict and live strip stay in the window whatever a page asks for.
-        ScrollPane scroll = new ScrollPane(bench);
-        scroll.setFitToWidth(true);
-        scroll.setFitToHeight(true);
-        scroll.setFocusTraversable(false);
-        // Pressed with the mouse it would take the focus, and the arrow keys with it, from what was pressed.
-        bench.addEventHandler(MouseEvent.MOUSE_PRESSED, MouseEvent::consume);
-        scroll.setMinHeight(0);
-        VBox middle = new VBox(head, notice(), greeting, Nodes.grow(scroll), hint());
+        VBox column = new VBox(head, greeting, Nodes.grow(bench), hint());
+        StackPane middle = new StackPane(column, notice());
+        middle.setAlignment(Pos.BOTTOM_CENTER);
         middle.setMinHeight(0);
         BorderPane left = new BorderPane(road);
         left.setTop(new HandHead(workshop, this::openClub));
@@ -127,15 +115,7 @@ public final class MainWindow extends BorderPane {
         setCenter(middle);
         strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty(), remembered);
         setBottom(strip);
-        KeyTaker.install(this, this::key);
-        addEventFilter(MouseEvent.MOUSE_PRESSED, event -> digits.over());
-        addEventFilter(KeyEvent.KEY_TYPED, event -> {
-            if (event.getCharacter().equals("?")
-                    && !KeyTaker.writesIn(getScene().getFocusOwner())) {
-                keys();
-                event.consume();
-            }
-        });
+        typed = WindowKeys.install(this, workshop);
         minutes.setCycleCount(Animation.INDEFINITE);
         moments.setCycleCount(Animation.INDEFINITE);
         widthProperty()
@@ -173,24 +153,18 @@ public final class MainWindow extends BorderPane {
     /** The club's list takes the bench until a station is gone to. */
     public void openClub() {
         inClub = true;
-        inKeys = false;
+        keys = Optional.empty();
         road.mark(null);
-        onBench(club.content());
+        bench.show(club.content());
         refreshHead();
         setFocusTraversable(true);
         requestFocus();
     }
 
-    /** Laid out at once: before that nothing in it can be pressed, and the key of a quick hand would be lost. */
-    private void onBench(Region content) {
-        bench.getChildren().setAll(Nodes.grow(content));
-        Nodes.layOut(this);
-    }
-
     /** For a season that has just begun: first of all, what robot is it? */
     public void begin() {
         openClub();
-        take(KeyCode.A);
+        typed.take(KeyCode.A);
     }
 
     /** Somebody who may never have been here. */
@@ -203,13 +177,12 @@ public final class MainWindow extends BorderPane {
             workshop.notices().over();
         }
         inClub = false;
-        inKeys = false;
+        keys = Optional.empty();
         here = station;
         remembered.set(What.STATION, station);
         rememberPage();
         road.mark(station);
-        Region content = views.get(station).content();
-        onBench(content);
+        bench.show(views.get(station).content());
         refreshHead();
         // Keys belong to the station until the coach chooses a field.
         setFocusTraversable(true);
@@ -246,7 +219,7 @@ public final class MainWindow extends BorderPane {
         way.act().run();
     }
 
-    /** What went wrong last, until it is put away. */
+    /** What was told last, until it is put away: over the foot of the page, so that nothing moves for it. */
     private HBox notice() {
         Label words = new Label();
         words.setId("notice");
@@ -257,6 +230,7 @@ public final class MainWindow extends BorderPane {
         away.setMinWidth(Region.USE_PREF_SIZE);
         away.setOnAction(e -> workshop.notices().over());
         HBox notice = Nodes.row(Nodes.grow(words), away);
+        notice.setMaxHeight(Region.USE_PREF_SIZE);
         notice.getStyleClass().add("notice");
         notice.visibleProperty().bind(workshop.notices().shownProperty().isNotEmpty());
         notice.managedProperty().bind(notice.visibleProperty());
@@ -283,115 +257,48 @@ public final class MainWindow extends BorderPane {
         pseudoClassStateChanged(PseudoClass.getPseudoClass(look.name().toLowerCase(Locale.ROOT)), on);
     }
 
-    private boolean key(KeyEvent event) {
-        if (!event.getCode().isDigitKey()) {
-            digits.over();
+    /** Every key of what is shown takes the bench until it is left. */
+    void showKeys() {
+        if (keys.isEmpty()) {
+            StationView page = KeysPage.of(inClub ? "the club" : here.title(), shown(), workshop::saveKeys);
+            keys = Optional.of(page);
+            bench.show(page.content());
+            requestFocus();
         }
-        if (event.isShortcutDown()) {
-            if (event.getCode() == KeyCode.S) {
-                foot.saveAs();
-                return true;
-            }
-            boolean turn = event.getCode() == KeyCode.Z;
-            if (turn && event.isShiftDown()) {
-                workshop.redo();
-            } else if (turn) {
-                workshop.undo();
-            }
-            return turn;
-        }
-        if (KeyTaker.writesIn(getScene().getFocusOwner())) {
-            boolean away = event.getCode() == KeyCode.ESCAPE;
-            if (away) {
-                Fields.giveUp(getScene().getFocusOwner());
-                requestFocus();
-            }
-            return away || framed(event.getCode());
-        }
-        return framed(event.getCode()) || take(event.getCode());
     }
 
-    /** Keys of the frame that are no letters and no digits: they work in fields as well. */
-    private boolean framed(KeyCode code) {
-        switch (code) {
-            case F1 -> keys();
-            case F5 -> {
-                return Fields.first(bench);
-            }
-            case F6 -> foot.showNotices();
-            case F7 -> strip.toFirst();
-            case ESCAPE -> {
-                workshop.notices().over();
-                if (inKeys) {
-                    go(here);
-                }
-                requestFocus();
-            }
-            default -> {
-                return greeting.take(code);
-            }
-        }
-        return true;
-    }
-
-    /**
-     * A digit goes to a station. Two at once, typed where something of the page has the focus, or three anywhere are a number that was meant
-     * for a field, and go nowhere.
-     */
-    private boolean digit(int number) {
-        int inARow = digits.next();
-        if (inARow == 1) {
-            beside = getScene().getFocusOwner() != this;
-            cameFrom = here;
-        }
-        int enough = beside ? 2 : 3;
-        if (inARow == enough) {
-            if (inClub || here != cameFrom) {
-                go(cameFrom);
-            }
-            workshop.tell(
-                    "A number was typed beside a field. Click the field, or press F5 for the first, then type it.");
-        }
-        if (inARow >= enough) {
-            return true;
-        }
-        if (number == 0) {
+    void leaveKeys() {
+        if (keys.isPresent() && inClub) {
             openClub();
-            return true;
+        } else if (keys.isPresent()) {
+            go(here);
         }
-        if (number <= Station.values().length) {
-            go(Station.values()[number - 1]);
-            return true;
-        }
-        return false;
     }
 
-    /** Every key of the station in hand takes the bench until it is left. */
-    private void keys() {
-        Region page = KeysPage.of(inClub ? "the club" : here.title(), shown());
-        inKeys = true;
-        onBench(page);
-        requestFocus();
+    /** What the bench shows. */
+    StationView shown() {
+        return keys.orElseGet(() -> inClub ? club : views.get(here));
     }
 
-    private StationView shown() {
-        return inClub ? club : views.get(here);
+    /** The station that is shown; empty for the club. */
+    Optional<Station> station() {
+        return inClub ? Optional.empty() : Optional.of(here);
     }
 
-    private boolean take(KeyCode code) {
-        for (Map.Entry<Sort, String> key : HandHead.KEYS.entrySet()) {
-            if (code.getName().equals(key.getValue())) {
-                workshop.club().takeNext(key.getKey());
-                return true;
-            }
-        }
-        if (code.isDigitKey()) {
-            return digit(code.ordinal() - KeyCode.DIGIT0.ordinal());
-        }
-        if (code == KeyCode.N) {
-            go(here.next());
-            return true;
-        }
-        return shown().actions().stream().anyMatch(action -> action.take(code));
+    /** To the next station. */
+    void goOn() {
+        go(here.next());
+    }
+
+    Foot foot() {
+        return foot;
+    }
+
+    LiveStrip strip() {
+        return strip;
+    }
+
+    Greeting greeting() {
+        return greeting;
     }
 }

@@ -25,6 +25,7 @@ import javafx.scene.shape.CubicCurveTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 
 /** The road down the left side: a winding line with a stop for each station, its state by shape and word. */
 final class Road extends Pane {
@@ -36,14 +37,22 @@ final class Road extends Pane {
 
     private static final double TWO_LINES_EM = 3.5;
 
+    /** Height of a title. */
+    private static final double TITLE_EM = 1.9;
+
+    /** Where the words of a stop begin, with a little air at their end. */
+    private static final double WORDS_FROM_PX = 92;
+
     private static final double MIDDLE = 40;
     private static final double SWING = 9;
 
     private final Map<Station, Button> stops = new EnumMap<>(Station.class);
     private final List<Path> lanes = List.of(winding("road-kerb"), winding("road-asphalt"), winding("road-middle"));
     private double between;
+    private final Workshop workshop;
 
     Road(Workshop workshop, Consumer<Station> go) {
+        this.workshop = workshop;
         getStyleClass().add("road");
         setMinHeight(LEAST_BETWEEN * Station.values().length);
         setPrefHeight(BETWEEN * Station.values().length);
@@ -53,7 +62,7 @@ final class Road extends Pane {
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
         for (Station station : Station.values()) {
-            Button stop = stop(workshop, station);
+            Button stop = stop(station);
             stop.setOnAction(e -> go.accept(station));
             stops.put(station, stop);
             getChildren().add(stop);
@@ -73,8 +82,25 @@ final class Road extends Pane {
             lanes.forEach(this::wind);
             together(between < TWO_LINES_EM * ems());
         }
-        stops.forEach(
-                (station, stop) -> stop.resizeRelocate(0, y(station.ordinal()) - between / 2, getWidth(), between));
+        stops.forEach((station, stop) -> {
+            say(station, stop);
+            stop.resizeRelocate(0, y(station.ordinal()) - between / 2, getWidth(), between);
+        });
+    }
+
+    /** The reason stands on the road where it can be read whole; elsewhere the stop says it when it has the focus. */
+    private void say(Station station, Button stop) {
+        Label state = (Label) stop.lookup(".stop-state");
+        Freshness freshness = workshop.station(station).freshnessProperty().get();
+        boolean stale = freshness.mark() == Freshness.Mark.STALE || freshness.mark() == Freshness.Mark.GUESS;
+        String whole = freshness.mark().word() + ": " + freshness.reason();
+        Text measured = new Text(whole);
+        measured.setFont(state.getFont());
+        measured.setWrappingWidth(getWidth() - WORDS_FROM_PX);
+        double room = between - TITLE_EM * ems();
+        boolean fits = stale && measured.getLayoutBounds().getHeight() <= room;
+        state.setText(fits ? whole : freshness.mark().word());
+        state.setMaxWidth(getWidth() - WORDS_FROM_PX);
     }
 
     private double ems() {
@@ -122,7 +148,7 @@ final class Road extends Pane {
         return path;
     }
 
-    private static Button stop(Workshop workshop, Station station) {
+    private Button stop(Station station) {
         Region shape = new Region();
         shape.getStyleClass().add("stop-shape");
         StackPane place = new StackPane(shape, Nodes.label(String.valueOf(station.ordinal() + 1), "stop-number"));
@@ -130,6 +156,7 @@ final class Road extends Pane {
         place.setTranslateX(x(station.ordinal()) - MIDDLE);
         Label title = Nodes.label(station.title(), "stop-title");
         Label state = Nodes.label("", "stop-state");
+        state.setWrapText(true);
         StackPane words = new StackPane(new VBox(title, state));
         words.setAlignment(Pos.CENTER_LEFT);
         words.getStyleClass().add("stop-words");
@@ -140,8 +167,7 @@ final class Road extends Pane {
         Tooltip why = new Tooltip();
         Runnable refresh = () -> {
             Freshness freshness = workshop.station(station).freshnessProperty().get();
-            boolean stale = freshness.mark() == Freshness.Mark.STALE || freshness.mark() == Freshness.Mark.GUESS;
-            state.setText(freshness.mark().word() + (stale ? ": " + freshness.reason() : ""));
+            requestLayout();
             why.setText(freshness.reason());
             stop.setTooltip(freshness.reason().isEmpty() ? null : why);
             for (Freshness.Mark mark : Freshness.Mark.values()) {

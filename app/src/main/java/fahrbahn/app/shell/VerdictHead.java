@@ -1,5 +1,6 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.chart.TextFont;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Verdict;
@@ -7,9 +8,9 @@ import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -17,12 +18,15 @@ import javafx.scene.layout.VBox;
 
 /** The verdict of what is shown, whether it still stands, and the shortest repair when it does not. */
 final class VerdictHead extends HBox {
+    private static final double ROOM_EM = 7.3;
+
     private final Label sentence = Nodes.label("", "verdict-sentence");
     private final Label freshness = Nodes.label("", "verdict-freshness");
     private final Label working = Nodes.label("working", "caption");
     private final Region tone = new Region();
     private final Button repair = new Button();
     private final Consumer<Freshness.Repair> follow;
+    private double keptPx;
 
     /** @param follow goes where a repair is and does it @param busy while something shown is not of the newest numbers */
     VerdictHead(Consumer<Freshness.Repair> follow, ReadOnlyBooleanProperty busy) {
@@ -43,13 +47,27 @@ final class VerdictHead extends HBox {
         freshness.setWrapText(true);
         freshness.setMinHeight(USE_PREF_SIZE);
         working.setMinWidth(USE_PREF_SIZE);
-        VBox words = Nodes.column(sentence, Nodes.row(Nodes.grow(freshness), working));
-        HBox.setHgrow(words, Priority.ALWAYS);
         // A long sentence has the whole width; what mends it goes below.
-        FlowPane below = Nodes.flow(repair);
-        below.managedProperty().bind(repair.visibleProperty());
-        words.getChildren().add(below);
+        VBox words = Nodes.column(sentence, Nodes.row(Nodes.grow(freshness), working, repair));
+        words.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(words, Priority.ALWAYS);
         getChildren().addAll(tone, words);
+        widthProperty().addListener(o -> keptPx = 0);
+    }
+
+    /** There is room for two lines and what is below; what needed more keeps it, so that the page moves once at most. */
+    @Override
+    protected double computeMinHeight(double width) {
+        double usual = ROOM_EM * TextFont.of(this).getSize();
+        if (getWidth() > 0) {
+            keptPx = Math.max(keptPx, super.computeMinHeight(getWidth()));
+        }
+        return Math.max(usual, keptPx);
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        return Math.max(super.computePrefHeight(width), computeMinHeight(width));
     }
 
     /** @param where the station, or what else is shown, to read before its freshness */

@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.drive.Laid;
+import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.kit.Stopwatch;
@@ -41,6 +42,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 public final class Workshop {
     private final Notices notices;
     private final ReadOnlyBooleanProperty busy;
+    private final Errand<String> saveKeys;
     private final ReadOnlyStringWrapper turned = new ReadOnlyStringWrapper("");
     private final Season season;
     private final Saving saving;
@@ -64,6 +66,7 @@ public final class Workshop {
         notices = new Notices(clock);
         Errands errands = new Errands(worker, interfaceThread, this::tell);
         busy = errands.busy();
+        saveKeys = errands.errand("Saving the keys");
         saving = open.saving();
         season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
@@ -197,6 +200,16 @@ public final class Workshop {
 
     public void tell(String words) {
         notices.tell(words);
+    }
+
+    /** Puts the keys of a station on paper. */
+    void saveKeys(List<KeySheet.Group> groups, Path file) {
+        saveKeys.run(
+                job -> {
+                    KeySheet.write(groups, file);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                this::tell);
     }
 
     /** True while something that is shown is not yet of the newest numbers. */

@@ -1,6 +1,7 @@
 package fahrbahn.app.start;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
 import java.io.File;
@@ -22,6 +23,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -68,6 +70,7 @@ public final class StartPage extends VBox {
             rows.getChildren().add(Nodes.label("None yet. Begin one, or look at the demo first.", "caption"));
         }
         name.setId("newSeasonName");
+        Fields.describe(name, "name of the season", "What the new season is called; its file gets this name.");
         name.setPromptText("name of the season, like Spring");
         name.setMaxWidth(340);
         name.setOnAction(e -> {
@@ -93,7 +96,14 @@ public final class StartPage extends VBox {
         // What has nothing to say takes no room.
         told.managedProperty().bind(told.textProperty().isNotEmpty());
         repair.managedProperty().bind(Bindings.isNotEmpty(repair.getChildren()));
-        getChildren().addAll(Nodes.label("Fahrbahn", "start-title"), told, repair, both);
+        getChildren()
+                .addAll(
+                        Nodes.label("Fahrbahn", "start-title"),
+                        told,
+                        repair,
+                        both,
+                        Nodes.grow(new Region()),
+                        new RoadAhead());
         repair.getStyleClass().add("column");
         KeyTaker.install(this, this::key);
         setFocusTraversable(true);

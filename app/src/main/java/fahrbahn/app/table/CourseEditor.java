@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
@@ -59,6 +60,14 @@ final class CourseEditor extends TableCanvas {
         setOnMouseReleased(this::drop);
         setOnMouseMoved(e -> setCursor(gripAt(e) == Grip.NONE ? Cursor.DEFAULT : Cursor.MOVE));
         setOnKeyPressed(this::key);
+    }
+
+    @Override
+    protected String says() {
+        int chosen = model.chosenProperty().get();
+        return Words.count(shown.parts().size(), "part", "parts") + ", "
+                + Words.number(model.figures().lengthMm() / 1000) + " m"
+                + (chosen < 0 ? "" : "; part " + (chosen + 1) + " in hand") + ".";
     }
 
     private void show(Draft draft) {

@@ -1,9 +1,11 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.Spoken;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.table.Course;
@@ -18,7 +20,6 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
@@ -58,10 +59,6 @@ final class LayPage {
                                 .button()),
                 ends(),
                 table());
-        ScrollPane scroll = new ScrollPane(right);
-        scroll.setFitToWidth(true);
-        scroll.setMinWidth(440);
-        scroll.setPrefWidth(460);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel("From above", Nodes.grow(editor), figures)),
                 Nodes.row(
@@ -73,7 +70,7 @@ final class LayPage {
                         action("saveCourse", "Save", KeyCode.K, this::save).button()));
         model.draftProperty().addListener(o -> refresh());
         refresh();
-        return new Pages.Page("Lay", Nodes.row(Nodes.grow(left), scroll), actions);
+        return new Pages.Page("Lay", new SideBySide(left, right, 0.55, 60), actions);
     }
 
     private Action action(String id, String words, KeyCode key, Runnable work) {
@@ -140,24 +137,32 @@ final class LayPage {
 
     private VBox table() {
         FlowPane flow = new FlowPane(
-                tableField("tableWidth", "table x", "Table along x", (d, v) -> d.withTable(v, d.heightMm())),
-                tableField("tableHeight", "table y", "Table along y", (d, v) -> d.withTable(d.widthMm(), v)),
+                tableField(
+                        "tableWidth",
+                        "table x",
+                        "Length of the table along x, its long side, by tape measure.",
+                        (d, v) -> d.withTable(v, d.heightMm())),
+                tableField(
+                        "tableHeight",
+                        "table y",
+                        "Length of the table along y, its short side, by tape measure.",
+                        (d, v) -> d.withTable(d.widthMm(), v)),
                 tableField(
                         "startX",
                         "start x",
-                        "Where the line begins",
+                        "Where the line begins, from the left side of the table.",
                         (d, v) -> d.withStart(
                                 new Pose(v, d.start().yMm(), d.start().headingRad()))),
                 tableField(
                         "startY",
                         "start y",
-                        "Where the line begins",
+                        "Where the line begins, from the near side of the table.",
                         (d, v) -> d.withStart(
                                 new Pose(d.start().xMm(), v, d.start().headingRad()))),
                 tableField(
                         "startHeading",
                         "facing, deg",
-                        "Direction in which it begins, counter-clockwise",
+                        "Direction in which it begins: 0 along x, counter-clockwise.",
                         (d, v) ->
                                 d.withStart(new Pose(d.start().xMm(), d.start().yMm(), Math.toRadians(v)))));
         flow.getStyleClass().addAll("fields", "narrow");
@@ -175,6 +180,7 @@ final class LayPage {
         box.setId("startingPoint");
         box.setAccessibleText("A course to begin with");
         box.setPromptText("Begin with");
+        Fields.describe(box, "begin with", "A course of ours to begin with, in the place of what lies on the table.");
         box.setConverter(new Spoken<>(Course::name));
         box.getItems().setAll(model.startingPoints());
         box.setOnAction(e -> {

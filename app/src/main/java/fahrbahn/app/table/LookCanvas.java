@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.table.Pose;
@@ -62,6 +63,13 @@ final class LookCanvas extends TableCanvas {
             shown = now;
             requestLayout();
         }
+    }
+
+    @Override
+    protected String says() {
+        Pose pose = model.poseProperty().get();
+        return "The robot stands at " + Words.number(pose.xMm()) + ", " + Words.millimetres(pose.yMm()) + " and faces "
+                + Words.number(Math.toDegrees(pose.headingRad())) + " degrees.";
     }
 
     private Optional<MatSheet> mat() {

@@ -3,6 +3,7 @@ package fahrbahn.app.table;
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TableScale;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.Traced;
@@ -50,6 +51,12 @@ final class MatCanvas extends TableCanvas {
             moveCross(scale().xMm(e.getX()), scale().yMm(e.getY()));
             pointHere();
         });
+    }
+
+    @Override
+    protected String says() {
+        return Words.number(tableWidthMm()) + " by " + Words.millimetres(tableHeightMm()) + "; the cross-hair is at "
+                + Words.number(crossXMm) + ", " + Words.millimetres(crossYMm) + ".";
     }
 
     @Override

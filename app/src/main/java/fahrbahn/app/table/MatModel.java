@@ -3,6 +3,7 @@ package fahrbahn.app.table;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.LineFollower;
@@ -163,7 +164,7 @@ public final class MatModel {
                     mat.lineRgb().get(),
                     mat.groundRgb().get()));
         } catch (BadValueException alike) {
-            told.accept(alike.getMessage() + ".");
+            told.accept(Refusals.sentence(alike));
             return Optional.empty();
         }
     }

@@ -40,12 +40,13 @@ final class MatWords {
         String size =
                 mat.name() + ", " + Words.number(mat.widthMm()) + " x " + Words.millimetres(mat.heightMm()) + ". ";
         if (mat.traced().isEmpty()) {
-            return Verdict.open(size + hint(mat));
+            return Verdict.open(size + hint(mat) + " Arrows move the cross-hair, Enter points.");
         }
         Traced line = mat.traced().get();
         String found = mat.name() + ": " + of(line);
         if (!mat.sized()) {
-            return Verdict.care(found + " The picture says no size: type the mat's width, all lengths go with it.");
+            return Verdict.care(
+                    found + " The picture says no size: F5 goes to the mat's width, all lengths go with it.");
         }
         return Math.abs(line.widthMm() - lineWidthMm) > 0.15 * lineWidthMm
                 ? Verdict.care(found + " The robot is set up for a line of " + Words.millimetres(lineWidthMm)

@@ -5,6 +5,7 @@ import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
+import java.util.Map;
 import java.util.function.DoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -17,6 +18,14 @@ final class PartPanel {
     private final TableModel model;
     private final FlowPane fields = new FlowPane();
     private final Label name = Nodes.label("", "strong");
+
+    private static final Map<String, String> WHAT = Map.of(
+            "partRadius", "Radius of the middle of the line, from the middle of its circle, by ruler or string.",
+            "partAngle",
+                    "How far the line turns in this part: 90 for a quarter circle to the left, negative to the right.",
+            "partLength", "How long this part is along the line, by ruler.",
+            "partHeight", "How high it stands above the table, by ruler.",
+            "partSlope", "How steep it is: positive up, negative down; rise over run is its tangent.");
 
     PartPanel(TableModel model) {
         this.model = model;
@@ -79,7 +88,7 @@ final class PartPanel {
     }
 
     private void add(String id, String words, double value, DoubleFunction<Part> with) {
-        NumberField field = new NumberField(id, words, words, v -> {
+        NumberField field = new NumberField(id, words, WHAT.get(id), v -> {
             Part reshaped = with.apply(v); // refused here, with the reason at the field
             model.reshape(reshaped);
         });

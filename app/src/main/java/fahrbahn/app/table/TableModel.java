@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
@@ -152,7 +153,7 @@ public final class TableModel extends StationModel {
             type(change);
             return true;
         } catch (BadValueException refused) {
-            told.accept(refused.getMessage() + ".");
+            told.accept(Refusals.sentence(refused));
             return false;
         }
     }
@@ -172,7 +173,7 @@ public final class TableModel extends StationModel {
             season.changeSetup(
                     s -> s.withLine(new Line(s.line().widthMm(), s.line().polarity(), radiusMm)));
         } catch (BadValueException refused) {
-            told.accept(refused.getMessage() + ".");
+            told.accept(Refusals.sentence(refused));
         }
     }
 

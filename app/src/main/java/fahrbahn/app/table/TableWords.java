@@ -30,7 +30,7 @@ final class TableWords {
                                 + Words.millimetres(f.longestGapMm()))
                 + (f.corners() == 0 ? "" : ", " + Words.count(f.corners(), "corner", "corners")) + ".";
         if (problem.isPresent()) {
-            return Verdict.care(amounts + " " + problem.get() + ".");
+            return Verdict.care(amounts + " " + problem.get() + ". Arrow keys choose a part and change it.");
         } else {
             return Verdict.good(amounts + " N goes on to Measure.");
         }

@@ -20,14 +20,17 @@ public final class Words {
             Part.StopStrip.class, "at the stop strip",
             Part.End.class, "at the end of the line");
 
+    /** Nothing that is measured here is so small; what is so small is the rounding of a sum. */
+    private static final double NOTHING = 1e-6;
+
     private Words() {}
 
-    /** Significant digits, without trailing zeros. */
+    /** Significant digits, without trailing zeros; nothing for less than a millionth. */
     public static String number(double value, int digits) {
         if (!Double.isFinite(value)) {
             return "none";
         }
-        if (value == 0) {
+        if (Math.abs(value) < NOTHING) {
             return "0";
         }
         BigDecimal rounded =

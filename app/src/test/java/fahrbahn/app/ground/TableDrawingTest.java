@@ -94,7 +94,7 @@ class TableDrawingTest {
         Pose east = new Pose(500, 300, 0);
         RecordingPen pen = new RecordingPen();
         RobotMark.draw(pen, at, east, PAIR);
-        List<RecordingPen.Mark> spots = pen.of("dot", "ink-left");
+        List<RecordingPen.Mark> spots = pen.of("dot", "ink-spot");
         assertThat(spots).hasSize(2);
         double lead = PAIR.leadMm();
         double half = PAIR.robot().sensors().get(0).leftMm();
@@ -113,7 +113,7 @@ class TableDrawingTest {
         TableScale at = scale();
         RecordingPen pen = new RecordingPen();
         RobotMark.draw(pen, at, new Pose(500, 300, Math.PI / 2), PAIR);
-        RecordingPen.Mark left = pen.of("dot", "ink-left").get(0);
+        RecordingPen.Mark left = pen.of("dot", "ink-spot").get(0);
         assertThat(left.y()[0]).isCloseTo(at.py(300 + PAIR.leadMm()), within(1e-9));
         assertThat(left.x()[0])
                 .isCloseTo(at.px(500 - PAIR.robot().sensors().get(0).leftMm()), within(1e-9));

@@ -2,8 +2,10 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.club.ClubInsight;
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Sort;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -68,6 +70,33 @@ class ClubModelTest {
         club.importSetup(Files.writeString(folder.resolve("bad.json"), SETUP.replace("118", "-3")));
         assertThat(shop.notices().shownProperty().get()).contains("bad.json", "trackWidthMm is -3");
         assertThat(shop.season().club().entries(Sort.ROBOT)).hasSize(1);
+    }
+
+    @Test
+    void whatIsNotedOfARobotATableAndATeamIsCounted() {
+        club.addRobot(RobotKind.PAIR, "Wren");
+        club.add(Sort.TEAM, "Skylarks");
+        club.add(Sort.VENUE, "Barn");
+        club.pointAt(Sort.ROBOT);
+        club.nextTeam();
+        shop.runs().logTableRun(true, 9.5, "");
+        shop.runs().logTableRun(false, Double.NaN, "");
+        shop.runs().logTableRun(true, 9.7, "");
+        club.addRobot(RobotKind.EDGE, "Robin");
+        for (Sort sort : Sort.values()) {
+            Entry entry = club.entriesProperty().get().stream()
+                    .filter(e -> e.sort() == sort)
+                    .findFirst()
+                    .orElseThrow();
+            ClubInsight about = club.about(entry);
+            assertThat(about.runs()).as(sort + " of " + entry.name()).isEqualTo(3);
+            assertThat(about.completed()).isEqualTo(2);
+            assertThat(about.last()).isPresent();
+            assertThat(about.robots()).startsWith("Wren"); // a new robot joins the team of the one in hand
+        }
+        assertThat(club.about(club.inHand(Sort.ROBOT)).runs())
+                .as("Robin has none")
+                .isZero();
     }
 
     @Test

@@ -1,0 +1,44 @@
+package fahrbahn.app.robot;
+
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.core.setup.SensorPreset;
+import java.util.stream.IntStream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** A whole row of sensors of one kind in the place of those the robot has. */
+final class SensorRow {
+    private SensorPreset kind = SensorPreset.PHOTOTRANSISTOR;
+    private int count = 5;
+
+    VBox build(RobotModel model) {
+        ChoiceField<SensorPreset> kinds = new ChoiceField<>(
+                "preset",
+                "kind",
+                "What kind of sensor they are: it brings the numbers such a sensor usually reads, until yours are captured.",
+                SensorPreset.values(),
+                SensorPreset::words,
+                chosen -> kind = chosen);
+        kinds.show(kind);
+        ChoiceField<Integer> counts = new ChoiceField<>(
+                "presetCount",
+                "how many",
+                "How many sensors the row has, evenly spread over the line.",
+                IntStream.rangeClosed(1, 16).boxed().toArray(Integer[]::new),
+                String::valueOf,
+                chosen -> count = chosen);
+        counts.show(count);
+        Button use = new Button("Put this row on");
+        use.setId("usePreset");
+        use.setOnAction(e -> model.useRow(kind, count));
+        use.setMinWidth(Region.USE_PREF_SIZE);
+        use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
+        FlowPane flow = new FlowPane(kinds, counts, new VBox(Nodes.label(" ", "caption"), use));
+        flow.getStyleClass().add("fields");
+        return Nodes.panel("Another row of sensors", flow);
+    }
+}
