@@ -11,8 +11,8 @@ import fahrbahn.app.start.BackupPage;
 import fahrbahn.app.start.Home;
 import fahrbahn.app.start.Opener;
 import fahrbahn.app.start.Remembered;
-import fahrbahn.app.start.Remembered.What;
 import fahrbahn.app.start.StartPage;
+import fahrbahn.app.start.WindowSize;
 import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
 import java.nio.file.Path;
@@ -26,21 +26,15 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
-import javafx.stage.Screen;
 import javafx.stage.Stage;
 
 /** One window: the start page, or a season. */
 public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final int SECONDS_TO_SAVE = 10;
-    private static final double WIDTH = 1280;
-    private static final double HEIGHT = 800;
-    private static final double LEAST_WIDTH = 1000;
-    private static final double LEAST_HEIGHT = 640;
     private static final long MOST_BACKUP_BYTES = 500L << 20;
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
@@ -87,7 +81,7 @@ public final class FahrbahnApp extends Application {
         }
         Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheet());
         showStart();
-        size();
+        WindowSize.set(stage, scene, remembered);
         stage.show();
         if (arguments.contains("demo")) {
             boolean fresh = arguments.contains("--fresh");
@@ -95,19 +89,6 @@ public final class FahrbahnApp extends Application {
         } else if (!arguments.isEmpty()) {
             open(() -> opener.open(Path.of(arguments.get(0))));
         }
-    }
-
-    /** As the coach left it, else as planned; never larger than the screen. */
-    private void size() {
-        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
-        stage.setMinWidth(Math.min(LEAST_WIDTH, screen.getWidth()));
-        stage.setMinHeight(Math.min(LEAST_HEIGHT, screen.getHeight()));
-        stage.setWidth(remembered
-                .number(What.WIDTH, LEAST_WIDTH, screen.getWidth())
-                .orElse(Math.min(WIDTH, screen.getWidth())));
-        stage.setHeight(remembered
-                .number(What.HEIGHT, LEAST_HEIGHT, screen.getHeight())
-                .orElse(Math.min(HEIGHT, screen.getHeight())));
     }
 
     private void unforeseen(Thread thread, Throwable broken) {
@@ -264,8 +245,7 @@ public final class FahrbahnApp extends Application {
     public void stop() throws InterruptedException {
         closeSeason();
         if (stage != null && !stage.isMaximized()) {
-            remembered.set(What.WIDTH, stage.getWidth());
-            remembered.set(What.HEIGHT, stage.getHeight());
+            WindowSize.keep(scene, remembered);
         }
         worker.shutdownNow();
         writer.shutdown();

@@ -70,8 +70,13 @@ class RobotStationTest extends InWindow {
 
     @Test
     void aRowOfAnyNumberIsPutOnAndItsCurveExplained() throws Exception {
+        robot.type(KeyCode.PAGE_DOWN);
+        until("its numbers are shown", () -> robot.lookup("#usePreset").tryQuery().isPresent());
+        settled();
         robot.clickOn("#usePreset");
         until("five sensors", () -> setup().robot().sensors().size() == 5);
+        robot.type(KeyCode.PAGE_UP);
+        settled();
         assertThat(setup().law().kind()).isEqualTo(Law.Kind.ARRAY_MEAN);
         until("explained", () -> text("spacingWords").contains("from sensor to sensor"));
         assertThat(text("curveWords")).contains("Straight over", "ripple");

@@ -203,7 +203,7 @@ class CaptureGuardsTest {
         assertThat(shop.levels().sensors()).extracting(s -> s.sensor()).containsExactly("right");
         assertThat(shop.levels().verdictProperty().get().sentence())
                 .startsWith("Sensor left has only 1 between dark and light")
-                .endsWith("Until then it has no level.");
+                .contains("Until then it has no level: Measure (3)");
         shop.levels().useOnRobot();
         assertThat(shop.levels().freshnessProperty().get().mark()).isNotEqualTo(Freshness.Mark.FRESH);
     }

@@ -79,7 +79,7 @@ class WorkshopTest {
         assertThat(verdict(Station.LEVELS).tone()).isEqualTo(Verdict.Tone.STOP);
         assertThat(verdict(Station.LEVELS).sentence())
                 .contains("between dark and light")
-                .endsWith("Until then it has no level.");
+                .contains("Until then it has no level: Measure (3)");
     }
 
     @Test
