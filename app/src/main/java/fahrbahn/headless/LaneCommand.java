@@ -32,7 +32,7 @@ final class LaneCommand implements Callable<Integer> {
         Json.put(json, "wiggleKpWithKdTwiceKp", report.wiggleWithKdTwiceKp().map(WiggleOnset::kp));
         Json.put(
                 json, "wigglePeriodWithKdTwiceKpS", report.wiggleWithKdTwiceKp().map(WiggleOnset::periodS));
-        json.put("bendKp", report.bendKp())
+        json.put("bendKp", Double.isInfinite(report.bendKp()) ? null : report.bendKp())
                 .put("leastLeadMm", report.leastLeadMm())
                 .put("spectralRadius", report.spectralRadius());
         Json.print(spec, json);

@@ -37,6 +37,11 @@ class LayoutTest extends InWindow {
     @Test
     void everythingIsWhereItCanBeSeen() throws Exception {
         List<String> wrong = new ArrayList<>();
+        onWindow(() -> {
+            shop().drive().run();
+            return null;
+        });
+        until("driven", () -> shop().drive().canKeep());
         for (boolean large : new boolean[] {false, true}) {
             for (double[] size : new double[][] {{1000, 640}, {1280, 800}, {1920, 1080}, {2560, 1440}}) {
                 resize(size);

@@ -71,7 +71,9 @@ class RobotStationTest extends InWindow {
     @Test
     void aRowOfAnyNumberIsPutOnAndItsCurveExplained() throws Exception {
         robot.type(KeyCode.PAGE_DOWN);
-        until("its numbers are shown", () -> robot.lookup("#usePreset").tryQuery().isPresent());
+        until(
+                "its numbers are shown",
+                () -> robot.lookup("#usePreset").tryQuery().isPresent());
         settled();
         robot.clickOn("#usePreset");
         until("five sensors", () -> setup().robot().sensors().size() == 5);

@@ -8,7 +8,7 @@ import java.util.function.IntToDoubleFunction;
  *
  * @param value of sample i, taken at {@code i * periodS}
  */
-public record TraceChart(String yLabel, String ink, int size, double periodS, IntToDoubleFunction value)
+public record TraceChart(String what, String yLabel, String ink, int size, double periodS, IntToDoubleFunction value)
         implements Chart {
     @Override
     public String xLabel() {
@@ -17,7 +17,7 @@ public record TraceChart(String yLabel, String ink, int size, double periodS, In
 
     @Override
     public String title() {
-        return yLabel + " against time";
+        return what + " against time";
     }
 
     @Override

@@ -16,17 +16,19 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The twin rides the course; below it, its distance from the path and its steering. */
 public final class DriveView {
-    private static final String OFFSET = "off path, mm";
-    private static final String STEERING = "steering, commands";
+    private static final String OFFSET = "mm";
+    private static final String STEERING = "commands";
 
     private final DriveModel model;
     private final CourseView course;
-    private final Plot offset = new Plot("time, s", OFFSET, "After a run: how far off its path it was, mm");
-    private final Plot steering = new Plot("time, s", STEERING, "After a run: how it steered, in commands");
+    private final Plot offset = new Plot("time, s", OFFSET, "After a run: how far off its path it was");
+    private final Plot steering = new Plot("time, s", STEERING, "After a run: how it steered");
     private final ProgressBar progress = new ProgressBar(0);
     private final Label size = Nodes.label("", "panel-title");
     private final Label outcome = new Label("none");
@@ -68,13 +70,13 @@ public final class DriveView {
             layCourse();
         });
         outcome.setId("driveOutcome");
-        FlowPane figures = Nodes.flow(
+        VBox figures = new VBox(
                 Nodes.figure(outcome, "outcome", "Run completed or lost"),
                 Nodes.figure(time, "time", "Lap time"),
                 Nodes.figure(rms, "RMS from path", "Root mean square cross-track error"),
                 Nodes.figure(peak, "at most", "Peak cross-track error"),
                 Nodes.figure(reversals, "reversals per metre", "Changes of steering side per metre"));
-        figures.getStyleClass().add("figures");
+        figures.setMinWidth(Region.USE_PREF_SIZE);
         model.driveProperty().addListener(o -> refresh(keep));
         model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
         course.showLine(lineWidthMm());
@@ -85,10 +87,20 @@ public final class DriveView {
         FlowPane controls = Nodes.flow(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
         controls.setAlignment(Pos.BOTTOM_LEFT);
         controls.setRowValignment(VPos.BOTTOM);
-        VBox table = new VBox(Nodes.column(size, figures), Nodes.grow(course));
+        HBox row = Nodes.row(Nodes.grow(course), figures);
+        VBox table = new VBox(size, Nodes.grow(row));
         table.getStyleClass().add("panel");
-        VBox content = Nodes.column(controls, Nodes.grow(table), Nodes.row(Nodes.grow(offset), Nodes.grow(steering)));
+        VBox content = Nodes.column(
+                controls,
+                Nodes.grow(table),
+                Nodes.row(
+                        Nodes.grow(traced("off its path", offset)),
+                        Nodes.grow(traced("steering, in the program's commands", steering))));
         return new StationView(content, List.of(run, many, stop, keep), this::frame);
+    }
+
+    private static VBox traced(String what, Plot plot) {
+        return new VBox(Nodes.label(what, "caption"), plot);
     }
 
     private void layCourse() {
@@ -118,8 +130,9 @@ public final class DriveView {
     private void show(Drive drive) {
         Trace trace = drive.trace();
         double periodS = drive.setup().robot().loop().periodS();
-        offset.show(new TraceChart(OFFSET, "ink-left", trace.size(), periodS, trace::offsetMm));
-        steering.show(new TraceChart(STEERING, "ink-right", trace.size(), periodS, trace::steering));
+        offset.show(
+                new TraceChart("Distance from its path", OFFSET, "ink-left", trace.size(), periodS, trace::offsetMm));
+        steering.show(new TraceChart("Steering", STEERING, "ink-right", trace.size(), periodS, trace::steering));
         outcome.setText(drive.result().completed() ? "completed" : "lost");
         time.setText(Words.number(drive.result().timeS(), 4) + " s");
         rms.setText(Words.millimetres(drive.result().rmsMm()));

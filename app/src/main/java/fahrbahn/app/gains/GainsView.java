@@ -17,6 +17,7 @@ import java.util.function.DoubleConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -43,6 +44,19 @@ public final class GainsView {
         return new GainsView(model).build();
     }
 
+    private GridPane limits() {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        grid.add(Nodes.figure(leastLead, "least lead", "Lead below which no proportional gain is stable"), 0, 0);
+        grid.add(
+                Nodes.figure(bend, "Kp the bends need", "Bend floor: least proportional gain in the tightest bend"),
+                1,
+                0);
+        grid.add(Nodes.figure(onset, "Kp of the wiggle", "Stability limit of proportional control, without Kd"), 0, 1);
+        grid.add(Nodes.figure(period, "its period", "Period at the stability limit"), 1, 1);
+        return grid;
+    }
+
     private static NumberField gain(String id, String words, String term, DoubleConsumer set) {
         return new NumberField(id, words, term, set);
     }
@@ -62,12 +76,7 @@ public final class GainsView {
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
         VBox side = Nodes.column(
-                Nodes.panel(
-                        "Limits at this speed",
-                        Nodes.figure(leastLead, "least lead", "Lead below which no proportional gain is stable"),
-                        Nodes.figure(bend, "Kp the bends need", "Bend floor v/(R G E)"),
-                        Nodes.figure(onset, "Kp where it wiggles, no Kd", "Stability limit of proportional control"),
-                        Nodes.figure(period, "period of that wiggle", "Period at the stability limit")),
+                Nodes.panel("Limits at this speed", limits()),
                 Nodes.panel("Gains as set", gains),
                 Nodes.panel("To try next", why, use.button()));
         Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);

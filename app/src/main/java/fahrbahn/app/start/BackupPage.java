@@ -14,7 +14,6 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The backups of a season with what is in each; one takes the season's place. */
@@ -52,9 +51,8 @@ public final class BackupPage extends VBox {
         getChildren()
                 .addAll(
                         Nodes.label("Fahrbahn", "start-title"),
-                        Nodes.panel("Backups of " + season.getFileName(), what, rows),
+                        Nodes.grow(Nodes.panel("Backups of " + season.getFileName(), what, rows)),
                         row("backupsAway", "Back to the start page", KeyCode.ESCAPE, away),
-                        Nodes.grow(new Region()),
                         new RoadAhead());
         KeyTaker.install(
                 this,

@@ -23,7 +23,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -96,14 +95,7 @@ public final class StartPage extends VBox {
         // What has nothing to say takes no room.
         told.managedProperty().bind(told.textProperty().isNotEmpty());
         repair.managedProperty().bind(Bindings.isNotEmpty(repair.getChildren()));
-        getChildren()
-                .addAll(
-                        Nodes.label("Fahrbahn", "start-title"),
-                        told,
-                        repair,
-                        both,
-                        Nodes.grow(new Region()),
-                        new RoadAhead());
+        getChildren().addAll(Nodes.label("Fahrbahn", "start-title"), told, repair, Nodes.grow(both), new RoadAhead());
         repair.getStyleClass().add("column");
         KeyTaker.install(this, this::key);
         setFocusTraversable(true);

@@ -25,8 +25,10 @@ public final class WindowSize {
     /** Before the stage is shown. */
     public static void set(Stage stage, Scene scene, Remembered remembered) {
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
-        double wide = remembered.number(What.WIDTH, LEAST_WIDTH, screen.getWidth()).orElse(WIDTH);
-        double high = remembered.number(What.HEIGHT, LEAST_HEIGHT, screen.getHeight()).orElse(HEIGHT);
+        double wide =
+                remembered.number(What.WIDTH, LEAST_WIDTH, screen.getWidth()).orElse(WIDTH);
+        double high =
+                remembered.number(What.HEIGHT, LEAST_HEIGHT, screen.getHeight()).orElse(HEIGHT);
         stage.setMinWidth(Math.min(LEAST_WIDTH, screen.getWidth()));
         stage.setMinHeight(Math.min(LEAST_HEIGHT, screen.getHeight()));
         stage.setWidth(Math.min(wide, screen.getWidth()));

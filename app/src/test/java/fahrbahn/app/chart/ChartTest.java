@@ -65,7 +65,7 @@ class ChartTest {
 
     @Test
     void aLongTraceCostsAPointTwiceAColumn() {
-        TraceChart trace = new TraceChart("steering", "ink-right", 100_000, 0.01, i -> Math.sin(i / 100.0));
+        TraceChart trace = new TraceChart("steering", "commands", "ink-right", 100_000, 0.01, i -> Math.sin(i / 100.0));
         RecordingPen pen = new RecordingPen();
         Scale scale = Scale.of(trace, 500, 100);
         trace.draw(pen, scale);

@@ -1,22 +1,108 @@
 package fahrbahn.core.loop;
 
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 
-/** The least proportional gain that holds a bend: {@code Kp >= v / (R * G * E)}, E the error left on the scarcer side. */
+/**
+ * The least proportional gain that holds the tightest bend, either way round.
+ *
+ * <p>On a bend of radius R the sensors ride outside their path by the offset at which their error is as large as it gets, and the point the
+ * robot turns about runs on a smaller circle than they do: {@code Rs = R -+ ride + offset}, {@code Ra = sqrt(Rs^2 - L^2) +- s} with the
+ * lead L and, for a lone sensor, its own place s to the left. Steering u has to make the curvature {@code k = 1/Ra}:
+ * {@code u = k*v/G} with difference mixing, {@code u = 50*k*b/(1 + k*b/2)} with inner-wheel mixing, which slows as it steers; and
+ * {@code Kp >= u / error}. Where a wheel meets its clamp the steering that still makes the curvature takes the place of u.
+ *
+ * <p>Left out: the way into the bend, where the wheels lag. It makes the floor a little low at short lead and a little high at long.
+ */
 public final class BendFloor {
-    private BendFloor() {}
+    private static final int BISECTIONS = 60;
 
-    /** Least Kp, per loop, for the tightest bend of the setup's line at the setup's speed. */
-    public static double kp(Setup setup) {
-        return kp(
-                LoopModel.of(setup),
-                setup.line().tightestRadiusMm(),
-                ErrorCurve.of(setup).errorReach());
+    /** Ways round: bends to the left, to the right. */
+    private static final int[] WAYS = {1, -1};
+
+    private final double[] curvaturePerMm = new double[2];
+    private final double[] error = new double[2];
+    private final double steeringLimit;
+
+    private BendFloor(Setup setup, ErrorCurve curve) {
+        Law law = setup.law();
+        double radiusMm = setup.line().tightestRadiusMm();
+        double leadMm = curve.leadMm();
+        double besideMm = setup.lawSensors().stream()
+                .mapToDouble(Sensor::leftMm)
+                .average()
+                .orElseThrow();
+        for (int i = 0; i < WAYS.length; i++) {
+            // The centre of a bend to the left lies to the left: outside is to the right.
+            ErrorCurve.Reach outside = curve.reach(-WAYS[i]);
+            double sensedMm = radiusMm - WAYS[i] * curve.rideOffsetMm() + outside.awayMm();
+            double turningMm = sensedMm > Math.abs(leadMm)
+                    ? Math.sqrt((sensedMm - leadMm) * (sensedMm + leadMm)) + WAYS[i] * besideMm
+                    : 0;
+            curvaturePerMm[i] = turningMm > 0 ? 1 / turningMm : Double.POSITIVE_INFINITY;
+            error[i] = outside.error();
+        }
+        Drive drive = setup.robot().drive();
+        steeringLimit =
+                Math.min(law.options().limits().steering(), drive.mixing().steeringLimit(drive));
     }
 
-    static double kp(LoopModel model, double radiusMm, double errorReach) {
-        return model.speedMmPerS() / (radiusMm * model.turnRatePerCommand() * errorReach);
+    /** @param curve of the same setup */
+    static BendFloor of(Setup setup, ErrorCurve curve) {
+        return new BendFloor(setup, curve);
+    }
+
+    /** Least Kp, per loop, for the tightest bend of the setup's line at the setup's speed; infinite when none holds it. */
+    public static double kp(Setup setup) {
+        return of(setup, ErrorCurve.of(setup))
+                .kp(setup.robot().drive(), setup.law().baseCommand());
+    }
+
+    /** The same at another base command. */
+    double kp(Drive drive, double baseCommand) {
+        double kp = 0;
+        for (int i = 0; i < WAYS.length; i++) {
+            kp = Math.max(kp, steering(drive, baseCommand, curvaturePerMm[i]) / error[i]);
+        }
+        return kp;
+    }
+
+    /** The steering that makes a curvature, 1/mm; infinite when none does. */
+    private double steering(Drive drive, double baseCommand, double wantedPerMm) {
+        double most = Math.min(steeringLimit, 2 * drive.fullCommand() + STEERING_BEYOND_PERCENT);
+        if (!(curvature(drive, baseCommand, most) >= wantedPerMm)) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double low = 0;
+        double high = most;
+        for (int i = 0; i < BISECTIONS; i++) {
+            double middle = (low + high) / 2;
+            if (curvature(drive, baseCommand, middle) >= wantedPerMm) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        return high;
+    }
+
+    /** Steering of inner-wheel mixing is in percent, whatever full command is. */
+    private static final double STEERING_BEYOND_PERCENT = 100;
+
+    /** Settled curvature at a steering to the left, its wheels' clamps and dead zone included. */
+    private static double curvature(Drive drive, double baseCommand, double steering) {
+        double left = speed(drive, drive.mixing().leftCommand(baseCommand, steering));
+        double right = speed(drive, drive.mixing().leftCommand(baseCommand, -steering));
+        double turn = (right - left) / drive.effectiveTrackWidthMm();
+        double ahead = (left + right) / 2;
+        return ahead > 0 ? turn / ahead : turn > 0 ? Double.POSITIVE_INFINITY : 0;
+    }
+
+    private static double speed(Drive drive, double command) {
+        return drive.speedMmPerS(Math.max(drive.leastCommand(), Math.min(drive.fullCommand(), command)));
     }
 
     /**

@@ -35,7 +35,8 @@ public final class GainAdvisor {
         LoopModel model = LoopModel.of(setup, curve);
         this.setup = setup;
         this.loop = new SampledLoop(model);
-        this.bendKp = BendFloor.kp(model, setup.line().tightestRadiusMm(), curve.errorReach());
+        this.bendKp =
+                BendFloor.of(setup, curve).kp(setup.robot().drive(), setup.law().baseCommand());
         this.noise = curve.noise();
     }
 

@@ -21,6 +21,7 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
     /**
      * One speed.
      *
+     * @param bendKp floor; infinite when no gain holds the bend
      * @param wiggleKp onset; empty when no gain is stable
      */
     public record Slice(double baseCommand, double speedMmPerS, double bendKp, Optional<Double> wiggleKp) {
@@ -100,22 +101,22 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
         private final Setup setup;
         private final GainRay ray;
         private final LoopModel model;
-        private final double errorReach;
+        private final BendFloor floor;
 
         Slicer(Setup setup, GainRay ray) {
             ErrorCurve curve = ErrorCurve.of(setup);
             this.setup = setup;
             this.ray = ray;
             this.model = LoopModel.of(setup, curve);
-            this.errorReach = curve.errorReach();
+            this.floor = BendFloor.of(setup, curve);
         }
 
         Slice at(double baseCommand) {
             LoopModel there = model.at(setup.robot().drive(), baseCommand);
             Optional<Double> wiggleKp =
                     WiggleOnset.along(new SampledLoop(there), ray).map(WiggleOnset::kp);
-            double bendKp = BendFloor.kp(there, setup.line().tightestRadiusMm(), errorReach);
-            return new Slice(baseCommand, there.speedMmPerS(), bendKp, wiggleKp);
+            return new Slice(
+                    baseCommand, there.speedMmPerS(), floor.kp(setup.robot().drive(), baseCommand), wiggleKp);
         }
     }
 }

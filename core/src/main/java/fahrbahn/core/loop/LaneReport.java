@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param turnRatePerCommand rad/s per unit of steering
  * @param wiggle onset with proportional gain alone; empty when no gain is stable
  * @param wiggleWithKdTwiceKp onset with Kd, per loop, kept at twice Kp
- * @param bendKp least Kp for the tightest bend
+ * @param bendKp least Kp for the tightest bend; infinite when none holds it
  * @param spectralRadius of the loop with the gains as set
  */
 public record LaneReport(
@@ -38,7 +38,7 @@ public record LaneReport(
                 model.turnRatePerCommand(),
                 WiggleOnset.along(loop, GainRay.PROPORTIONAL),
                 WiggleOnset.along(loop, GainRay.ratio(2)),
-                BendFloor.kp(model, setup.line().tightestRadiusMm(), curve.errorReach()),
+                BendFloor.of(setup, curve).kp(setup.robot().drive(), law.baseCommand()),
                 model.leastLeadMm(),
                 loop.spectralRadius(law.kp(), law.ki(), law.kd()));
     }

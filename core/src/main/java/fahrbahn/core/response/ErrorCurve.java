@@ -24,6 +24,12 @@ public final class ErrorCurve {
     /** Samples of the curve when its extremes are looked for: finer than a tenth of any usual spot. */
     private static final int SEARCH_POINTS = 2000;
 
+    /** Of the largest error of a side: nearer to it the curve is so flat that a place for it means nothing. */
+    private static final double SHOWN = 0.99;
+
+    /** A curve that has fallen so far below its largest has folded over; less is the ripple of an array. */
+    private static final double FOLDED = 0.99;
+
     /** Half-width of a central difference, mm: the curve's length scale is the spot, so it errs by less than one part in 1e7. */
     private static final double DIFFERENCE_MM = 1e-3;
 
@@ -126,24 +132,40 @@ public final class ErrorCurve {
     }
 
     /**
-     * Largest error the robot can be shown on the scarcer side of its target, without sign: what a bend has to work with. On an
-     * edge the units from the target to the nearer end of the scale.
+     * What a side of the riding point can show, up to where the curve folds over: all a bend has to work with.
+     *
+     * @param error {@link #SHOWN} of the largest there is, without its sign
+     * @param awayMm how far from the riding point it is reached first
      */
-    public double errorReach() {
-        if (law.kind() == Law.Kind.EDGE) {
-            double dark = law.scale().dark(sensors.get(0));
-            double light = law.scale().light(sensors.get(0));
-            return Math.min(Math.abs(law.target() - dark), Math.abs(light - law.target()));
-        }
-        double out = outMm();
+    public record Reach(double error, double awayMm) {}
+
+    /** @param way 1 to the left of the riding point, -1 to its right */
+    public Reach reach(int way) {
+        double out = outMm() + Math.abs(rideOffsetMm);
         double most = 0;
-        double least = 0;
-        for (int i = 0; i <= SEARCH_POINTS; i++) {
-            double error = errorAt(-out + 2 * out * i / SEARCH_POINTS);
+        for (int i = 1; i <= SEARCH_POINTS; i++) {
+            double error = Math.abs(errorAt(rideOffsetMm + way * out * i / SEARCH_POINTS));
             most = Math.max(most, error);
-            least = Math.min(least, error);
+            if (error < FOLDED * most) {
+                break;
+            }
         }
-        return Math.min(most, -least);
+        double enough = SHOWN * most;
+        double near = 0;
+        double far = out / SEARCH_POINTS;
+        while (far < out && Math.abs(errorAt(rideOffsetMm + way * far)) < enough) {
+            near = far;
+            far += out / SEARCH_POINTS;
+        }
+        while (far - near > ROOT_TOLERANCE_MM) {
+            double middle = (near + far) / 2;
+            if (Math.abs(errorAt(rideOffsetMm + way * middle)) < enough) {
+                near = middle;
+            } else {
+                far = middle;
+            }
+        }
+        return new Reach(enough, far);
     }
 
     /** Offset beyond which no sensor of the law sees the line at all. */
