@@ -3,6 +3,7 @@ package fahrbahn.core.loop;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 
@@ -15,10 +16,22 @@ import fahrbahn.core.setup.Setup;
  * {@code u = k*v/G} with difference mixing, {@code u = 50*k*b/(1 + k*b/2)} with inner-wheel mixing, which slows as it steers; and
  * {@code Kp >= u / error}. Where a wheel meets its clamp the steering that still makes the curvature takes the place of u.
  *
- * <p>Left out: the way into the bend, where the wheels lag. It makes the floor a little low at short lead and a little high at long.
+ * <p>The way into the bend needs more than the bend where the error folds over or a row lies obliquely: {@link BendEntry} is tried, and
+ * where it asks for clearly more, it counts. Left out: the lag of the wheels.
  */
 public final class BendFloor {
     private static final int BISECTIONS = 60;
+
+    /** Up to so many times its own need the bend alone counts: the formula is no more exact than that. */
+    private static final double CLEARLY_MORE = 1.064;
+
+    /** And where the way in counts, it counts as exactly as the formula elsewhere. */
+    private static final double NEARLY = 0.95;
+
+    private static final double ENTRY_EXACT = 0.003;
+
+    /** A way in that takes more than so many times the bend's own need is none. */
+    private static final double MOST_ENTRY = 3;
 
     /** Ways round: bends to the left, to the right. */
     private static final int[] WAYS = {1, -1};
@@ -26,6 +39,7 @@ public final class BendFloor {
     private final double[] curvaturePerMm = new double[2];
     private final double[] error = new double[2];
     private final double steeringLimit;
+    private final double entry;
 
     private BendFloor(Setup setup, ErrorCurve curve) {
         Law law = setup.law();
@@ -48,6 +62,32 @@ public final class BendFloor {
         Drive drive = setup.robot().drive();
         steeringLimit =
                 Math.min(law.options().limits().steering(), drive.mixing().steeringLimit(drive));
+        entry = entry(new BendEntry(setup, curve), drive);
+    }
+
+    /** Times the bend's own need that the way into it takes, where that is clearly more. */
+    private double entry(BendEntry way, Drive drive) {
+        double enough = 0;
+        for (int i = 0; i < WAYS.length; i++) {
+            double k = curvaturePerMm[i];
+            double half = drive.effectiveTrackWidthMm() / 2;
+            enough = Math.max(
+                    enough, (drive.mixing() == Mixing.DIFFERENCE ? k : 100 * k * half / (1 + k * half)) / error[i]);
+        }
+        if (!Double.isFinite(enough) || way.holds(enough * CLEARLY_MORE)) {
+            return 1;
+        }
+        double low = CLEARLY_MORE;
+        double high = MOST_ENTRY;
+        while (high - low > ENTRY_EXACT) {
+            double middle = (low + high) / 2;
+            if (way.holds(enough * middle)) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        return NEARLY * high;
     }
 
     /** @param curve of the same setup */
@@ -67,7 +107,7 @@ public final class BendFloor {
         for (int i = 0; i < WAYS.length; i++) {
             kp = Math.max(kp, steering(drive, baseCommand, curvaturePerMm[i]) / error[i]);
         }
-        return kp;
+        return entry * kp;
     }
 
     /** The steering that makes a curvature, 1/mm; infinite when none does. */

@@ -64,6 +64,19 @@ public final class ErrorCurve {
         return rule.error(scaled, 0);
     }
 
+    /**
+     * Error with each of the law's sensors at a place of its own, as on a bend, where a row lies obliquely across its line.
+     *
+     * @param offsetsMm of each sensor, left to right, from the line's centre, left positive
+     */
+    public double errorAt(double[] offsetsMm) {
+        double[] scaled = new double[offsetsMm.length];
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = scaledReading(i, offsetsMm[i]);
+        }
+        return rule.error(scaled, 0);
+    }
+
     /** Scaled reading of one of the law's sensors at an offset from the centre of the line. */
     private double scaledReading(int i, double offsetMm) {
         return scaledReading(sensors.get(i), law.scale(), line.polarity(), line.widthMm(), offsetMm);
