@@ -5,6 +5,7 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
@@ -87,7 +88,7 @@ public final class LevelsModel extends StationModel {
                     .append(Words.exact(sensor.roundedLevel()));
             worst = sensor.misread() > worst.misread() ? sensor : worst;
         }
-        String misreads = Words.oneIn(worst.misread());
+        String misreads = MisreadWords.of(worst.misreads(worst.roundedLevel()));
         String known = found.stream()
                 .filter(f -> f.plusMinus() > f.step())
                 .max(Comparator.comparingDouble(SensorLevels::plusMinus))
@@ -99,7 +100,7 @@ public final class LevelsModel extends StationModel {
         return Verdict.good("Level " + all + ": misreads " + misreads + ". The midpoint "
                 + (midpointDoes
                         ? "does as well here."
-                        : "would misread " + Words.oneIn(worst.levels().misread(midpoint)) + ".")
+                        : "would misread " + MisreadWords.by(worst.levels(), midpoint) + ".")
                 + known
                 + (used() ? " N goes on to Gains." : " U puts them on the robot."));
     }

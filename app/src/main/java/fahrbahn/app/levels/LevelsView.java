@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
@@ -63,9 +64,9 @@ public final class LevelsView {
                 Nodes.figure(new Label(Words.number(levels.midpoint(), 4)), "midpoint", "Mean of the two means"), 1, 0);
         numbers.add(
                 Nodes.figure(
-                        new Label(Words.oneIn(sensor.misread())),
-                        "misread at the level",
-                        "Misclassification probability"),
+                        new Label(MisreadWords.of(sensor.misreads(sensor.roundedLevel()))),
+                        "misread at the level, 95 % sure",
+                        "Misclassification probability with its Clopper-Pearson interval"),
                 0,
                 1,
                 2,

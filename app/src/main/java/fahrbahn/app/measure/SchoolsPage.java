@@ -2,6 +2,7 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Schools;
 import fahrbahn.core.measuring.Measured;
@@ -96,7 +97,7 @@ final class SchoolsPage {
                 Nodes.label(sensor, "strong"),
                 Nodes.wrapped(school),
                 Nodes.cell(Words.number(level, 4)),
-                Nodes.wrapped(Words.oneIn(s.misread(level))),
+                Nodes.wrapped(MisreadWords.by(s.levels(), level)),
                 Nodes.wrapped(ride));
         return row + 1;
     }

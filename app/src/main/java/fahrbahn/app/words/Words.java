@@ -80,8 +80,8 @@ public final class Words {
 
     /** A chance as "1 in so many". */
     public static String oneIn(double chance) {
-        if (!(chance > 1e-9)) {
-            return "less than 1 in a billion";
+        if (!(chance > 0)) {
+            return "never";
         }
         double in = 1 / chance;
         return in < 1e6 ? "1 in " + number(in, 2) : "1 in " + number(in / 1e6, 2) + " million";

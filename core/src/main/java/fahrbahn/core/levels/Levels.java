@@ -25,6 +25,11 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
         return light.mean() > dark.mean() ? 1 : -1;
     }
 
+    /** Readings of both surfaces, those left out included. */
+    public int readings() {
+        return dark.n() + light.n();
+    }
+
     public double contrast() {
         return Math.abs(light.mean() - dark.mean());
     }
@@ -74,7 +79,10 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
         return middle;
     }
 
-    /** Chance that one reading falls on the wrong side of a level, dark and light met equally often. */
+    /**
+     * Chance that one reading falls on the wrong side of a level, dark and light met equally often, by the normal tails. It ranks levels;
+     * {@link Misreads} says what can be claimed.
+     */
     public double misread(double level) {
         return misread(level, 0);
     }

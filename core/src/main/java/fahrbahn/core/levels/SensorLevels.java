@@ -111,9 +111,15 @@ public final class SensorLevels {
         return step > 0 ? Math.rint(best / step) * step : Rounding.significant(best, DIGITS);
     }
 
-    /** Chance of a misread at the rounded level: what is typed is what is judged. */
+    /** Chance of a misread at the rounded level by the normal tails: what is typed is what is judged. For ranking, no claim. */
     public double misread() {
         return levels.misread(roundedLevel());
+    }
+
+    /** How often readings of these captures are misread at a level. */
+    public Misreads misreads(double level) {
+        return Misreads.count(
+                dark, light, level, levels.light().mean() > levels.dark().mean());
     }
 
     /** A sensor with dark and light as they were measured, and the noise of both together. */

@@ -62,7 +62,10 @@ final class BendEntry {
             for (int i = 0; i < offsetsMm.length; i++) {
                 Sensor s = sensors.get(i);
                 offsetsMm[i] = offset(
-                        x + s.forwardMm() * ahead - s.leftMm() * aside, y + s.forwardMm() * aside + s.leftMm() * ahead, way, ahead > 0);
+                        x + s.forwardMm() * ahead - s.leftMm() * aside,
+                        y + s.forwardMm() * aside + s.leftMm() * ahead,
+                        way,
+                        ahead > 0);
                 middle += offsetsMm[i] / offsetsMm.length;
             }
             if (!(Math.abs(middle) <= lineMm / 2 + LOST_MM)) {

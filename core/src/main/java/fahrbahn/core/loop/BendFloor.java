@@ -113,7 +113,7 @@ public final class BendFloor {
     /** The steering that makes a curvature, 1/mm; infinite when none does. */
     private double steering(Drive drive, double baseCommand, double wantedPerMm) {
         double most = Math.min(steeringLimit, 2 * drive.fullCommand() + STEERING_BEYOND_PERCENT);
-        if (!(curvature(drive, baseCommand, most) >= wantedPerMm)) {
+        if (Double.isInfinite(wantedPerMm) || !(curvature(drive, baseCommand, most) >= wantedPerMm)) {
             return Double.POSITIVE_INFINITY;
         }
         double low = 0;

@@ -20,19 +20,11 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
     private static final double TAIL = 0.025;
     private static final double Z = new NormalDistribution().inverseCumulativeProbability(1 - TAIL);
 
-    /** Power of four in five, as usual when runs are planned. */
-    private static final double POWER_Z = new NormalDistribution().inverseCumulativeProbability(0.8);
-
     /** Two tables this nearly as likely count as equally likely in Fisher's sum. */
     private static final double AS_LIKELY = 1 + 1e-7;
 
     public static Comparison of(Group a, Group b) {
-        return new Comparison(
-                a.setting(),
-                b.setting(),
-                completion(a, b),
-                time(a.timeS(), b.timeS()),
-                spread(a.alongMm(), b.alongMm()));
+        return new Comparison(a.setting(), b.setting(), completion(a, b), time(a, b), spread(a, b));
     }
 
     private static Effect completion(Group a, Group b) {
@@ -44,15 +36,20 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         double[] wilsonB = wilson(second);
         double size = shareB - shareA;
         double p = fisher(first.completed(), first.runs(), second.completed(), second.runs());
-        // Arcsine difference: Cohen, Statistical Power Analysis, 2nd ed. 1988, p. 181.
-        double angle = 2 * Math.asin(Math.sqrt(shareB)) - 2 * Math.asin(Math.sqrt(shareA));
-        double needed = 2 * Math.pow((Z + POWER_Z) / angle, 2);
         return new Effect(
                 size,
                 size - Math.hypot(shareB - wilsonB[0], wilsonA[1] - shareA),
                 size + Math.hypot(wilsonB[1] - shareB, shareA - wilsonA[0]),
                 p,
-                more(p, needed, Math.min(first.runs(), second.runs())));
+                moreRuns(p, shareA, shareB, Math.min(first.runs(), second.runs())));
+    }
+
+    private static int moreRuns(double p, double shareA, double shareB, int have) {
+        if (p < Effect.SHOWN) {
+            return 0;
+        }
+        int needed = RunsNeeded.forChances(shareA, shareB);
+        return needed < 0 ? -1 : Math.max(1, needed - have);
     }
 
     private static double[] wilson(Completion c) {
@@ -76,7 +73,9 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         return Math.min(1, sum);
     }
 
-    private static Effect time(Sample a, Sample b) {
+    static Effect time(Group groupA, Group groupB) {
+        Sample a = groupA.timeS();
+        Sample b = groupB.timeS();
         double size = b.mean() - a.mean();
         double varianceA = a.sd() * a.sd() / a.n();
         double varianceB = b.sd() * b.sd() / b.n();
@@ -88,22 +87,28 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
                 variance * variance / (varianceA * varianceA / (a.n() - 1) + varianceB * varianceB / (b.n() - 1));
         double half = new TDistribution(freedom).inverseCumulativeProbability(1 - TAIL) * Math.sqrt(variance);
         double p = new TTest().tTest(a.values(), b.values());
-        double needed = (a.sd() * a.sd() + b.sd() * b.sd()) * Math.pow((Z + POWER_Z) / size, 2);
-        return new Effect(size, size - half, size + half, p, more(p, needed, Math.min(a.n(), b.n())));
+        double needed = RunsNeeded.forMeans(a.sd(), b.sd(), size);
+        return new Effect(size, size - half, size + half, p, more(p, needed, groupA, a, groupB, b));
     }
 
-    private static Effect spread(Sample a, Sample b) {
-        if (a.n() < 3 || b.n() < 3 || a.sd() == 0 || b.sd() == 0) {
+    static Effect spread(Group groupA, Group groupB) {
+        Sample a = groupA.alongMm();
+        Sample b = groupB.alongMm();
+        if (a.n() < 3 || b.n() < 3 || a.sd() == 0 && b.sd() == 0) {
             return new Effect(Double.NaN, Double.NaN, Double.NaN, Double.NaN, -1);
         }
         double p = new OneWayAnova().anovaPValue(List.of(a.distancesFromMedian(), b.distancesFromMedian()));
-        double logRatio = Math.log(meanDistance(b) / meanDistance(a));
-        double variance = logVariance(a) + logVariance(b);
-        double half = Z * Math.sqrt(variance);
-        int runs = Math.min(a.n(), b.n());
-        double needed = variance * runs * Math.pow((Z + POWER_Z) / logRatio, 2);
-        return new Effect(
-                Math.exp(logRatio), Math.exp(logRatio - half), Math.exp(logRatio + half), p, more(p, needed, runs));
+        Sample awayA = new Sample(a.distancesFromMedian());
+        Sample awayB = new Sample(b.distancesFromMedian());
+        double needed = RunsNeeded.forMeans(awayA.sd(), awayB.sd(), awayB.mean() - awayA.mean());
+        int more = more(p, needed, groupA, a, groupB, b);
+        double ratio = meanDistance(b) / meanDistance(a);
+        if (a.sd() == 0 || b.sd() == 0) { // all at one place: the ratio has no interval, the test answers
+            return new Effect(ratio, Double.NaN, Double.NaN, p, more);
+        }
+        double logRatio = Math.log(ratio);
+        double half = Z * Math.sqrt(logVariance(a) + logVariance(b));
+        return new Effect(ratio, Math.exp(logRatio - half), Math.exp(logRatio + half), p, more);
     }
 
     /** Mean distance from the median, with the small-sample factor n/(n - 1) of Bonett and Seier. */
@@ -118,12 +123,18 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         return (peak + skew * skew - 1) / sample.n();
     }
 
-    private static int more(double p, double neededEach, int haveEach) {
+    /** Lost runs counted in: a group that loses one in four needs four runs for three values. */
+    private static int more(double p, double values, Group groupA, Sample a, Group groupB, Sample b) {
         if (p < Effect.SHOWN) {
             return 0;
         }
-        return Double.isFinite(neededEach)
-                ? (int) Math.max(1, Math.min(100_000, Math.ceil(neededEach) - haveEach))
-                : -1;
+        if (!Double.isFinite(values)) {
+            return -1;
+        }
+        double moreA = values * groupA.completion().runs() / a.n()
+                - groupA.completion().runs();
+        double moreB = values * groupB.completion().runs() / b.n()
+                - groupB.completion().runs();
+        return (int) Math.max(1, Math.min(RunsNeeded.MOST, Math.ceil(Math.max(moreA, moreB))));
     }
 }

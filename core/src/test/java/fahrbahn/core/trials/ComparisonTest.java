@@ -57,8 +57,9 @@ class ComparisonTest {
         assertThat(effect.p()).isCloseTo(0.0705, within(5e-5));
         assertThat(effect.low()).isCloseTo(2 - 2.7764 * Math.sqrt(2.0 / 3), within(1e-3));
         assertThat(effect.shown()).isFalse();
-        // (sd_a^2 + sd_b^2) * (1.96 + 0.8416)^2 / 2^2 = 3.92: four runs each, one more than there are.
-        assertThat(effect.moreRunsEach()).isEqualTo(1);
+        // n = (sd_a^2 + sd_b^2) * (t_0.975 + t_0.8)^2 / 2^2 with 2n - 2 degrees of freedom: 5.1, so six runs each,
+        // three more.
+        assertThat(effect.moreRunsEach()).isEqualTo(3);
     }
 
     @Test

@@ -32,7 +32,8 @@ class BendFloorTest {
         Setup setup(double kp) {
             Setup base = kind == Law.Kind.EDGE ? Setups.edge() : Setups.pair();
             List<Sensor> sensors = base.robot().sensors().stream()
-                    .map(s -> s.withPlace(leadMm, Math.signum(s.leftMm()) * LINE_MM / 2).withSpotSigmaMm(spotMm))
+                    .map(s -> s.withPlace(leadMm, Math.signum(s.leftMm()) * LINE_MM / 2)
+                            .withSpotSigmaMm(spotMm))
                     .toList();
             // Quick: no lag to speak of, so that what is left is the bend alone.
             Drive drive = new Drive(120, 600, 0.004, mixing, 100);
@@ -73,8 +74,12 @@ class BendFloorTest {
     private static double leastKp(Case each, double floor) {
         double low = floor / 3;
         double high = 3 * floor;
-        assertThat(holds(each, high, 1) && holds(each, high, -1)).as("holds at three times the floor").isTrue();
-        assertThat(holds(each, low, 1) && holds(each, low, -1)).as("is lost at a third of it").isFalse();
+        assertThat(holds(each, high, 1) && holds(each, high, -1))
+                .as("holds at three times the floor")
+                .isTrue();
+        assertThat(holds(each, low, 1) && holds(each, low, -1))
+                .as("is lost at a third of it")
+                .isFalse();
         while (high / low > 1.005) {
             double middle = Math.sqrt(low * high);
             if (holds(each, middle, 1) && holds(each, middle, -1)) {
@@ -106,7 +111,8 @@ class BendFloorTest {
         Setup setup = new Case(Law.Kind.PAIR, Mixing.DIFFERENCE, 60, 3.5).setup(1);
         Options.Limits limits = new Options.Limits(4, 0, 0);
         assertThat(BendFloor.kp(setup)).isFinite();
-        assertThat(BendFloor.kp(setup.withLaw(setup.law().withOptions(setup.law().options().withLimits(limits)))))
+        assertThat(BendFloor.kp(setup.withLaw(
+                        setup.law().withOptions(setup.law().options().withLimits(limits)))))
                 .as("steering held to 4 makes too wide a circle")
                 .isInfinite();
     }
