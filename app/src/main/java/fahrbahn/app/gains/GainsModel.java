@@ -7,19 +7,21 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.GainAdvice;
-import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.TwinAdvice;
+import fahrbahn.core.tuning.TwinAdvisor;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -27,20 +29,44 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class GainsModel extends StationModel {
     private static final int LANE_POINTS = 72;
 
+    /** The same robot gets the same advice. */
+    private static final long SEED = 1;
+
     private final Errand<GainsPicture> errand;
+    private final Errand<Optional<TwinAdvice>> adviceErrand;
     private final Errand<String> saveErrand;
+    private Setup advisedFor;
+    private Advised advised = Advised.NOT_YET;
+    private boolean useWhenThere;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
     private final ReadOnlyObjectWrapper<Optional<GainsPicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
 
-    /** All that was computed for one setup. */
-    public record GainsPicture(Setup setup, LaneReport report, Lane lane, Optional<GainAdvice> advice) {
+    /**
+     * All that was computed for one setup.
+     *
+     * @param advice what the twin recommends
+     */
+    public record GainsPicture(Setup setup, LaneReport report, Lane lane, Advised advice) {
         public static GainsPicture of(Setup setup) {
             Law law = setup.law();
             double ratio = law.kp() > 0 ? law.kd() / law.kp() : 0;
-            return new GainsPicture(
-                    setup, LaneReport.of(setup), Lane.of(setup, ratio, LANE_POINTS), GainAdvisor.advise(setup));
+            return new GainsPicture(setup, LaneReport.of(setup), Lane.of(setup, ratio, LANE_POINTS), Advised.NOT_YET);
+        }
+
+        GainsPicture with(Advised newAdvice) {
+            return new GainsPicture(setup, report, lane, newAdvice);
+        }
+
+        /** The twin has looked and found nothing. */
+        boolean hopeless() {
+            return advice.done() && advice.found().isEmpty();
+        }
+
+        /** The gains to try; empty when there are none, or none yet. */
+        public Optional<GainAdvice> gains() {
+            return advice.found().map(TwinAdvice::gains);
         }
 
         /** Onset along the ratio of the gains as set. */
@@ -52,9 +78,20 @@ public final class GainsModel extends StationModel {
         }
     }
 
+    /**
+     * What the twin has found.
+     *
+     * @param done whether it has looked
+     * @param found empty when nothing comes round, and until it has looked
+     */
+    public record Advised(boolean done, Optional<TwinAdvice> found) {
+        static final Advised NOT_YET = new Advised(false, Optional.empty());
+    }
+
     public GainsModel(Season season, Errands errands, Supplier<Map<Constant, Double>> known) {
         super(season);
         this.errand = errands.errand("The lane");
+        this.adviceErrand = errands.errand("The gains to try");
         this.saveErrand = errands.errand("Saving the picture");
         this.told = errands.tell();
         this.known = known;
@@ -71,64 +108,86 @@ public final class GainsModel extends StationModel {
         Setup setup = season.setupOrGuess();
         errand.runToEnd(job -> GainsPicture.of(setup), ending -> {
             picture.set(
-                    ending instanceof Ending.Done<GainsPicture> done ? Optional.of(done.result()) : Optional.empty());
+                    ending instanceof Ending.Done<GainsPicture> done
+                            ? Optional.of(done.result().with(known(setup)))
+                            : Optional.empty());
             problem = Ending.words(ending);
             judge();
+            if (useWhenThere) {
+                look();
+                useIfThere();
+            }
         });
+    }
+
+    /** Advice does not depend on the gains there are, so it stays while they alone are changed. */
+    private static Setup withoutGains(Setup setup) {
+        return setup.withLaw(setup.law().withGains(0, setup.law().ki(), 0));
+    }
+
+    private Advised known(Setup setup) {
+        return withoutGains(setup).equals(advisedFor) ? advised : Advised.NOT_YET;
+    }
+
+    /** Somebody looks: the twin tries pairs, unless it has. */
+    void look() {
+        Optional<GainsPicture> shown = picture.get();
+        Setup wanted = shown.map(p -> withoutGains(p.setup())).orElse(null);
+        if (shown.isEmpty() || wanted.equals(advisedFor)) {
+            return;
+        }
+        advisedFor = wanted;
+        advised = Advised.NOT_YET;
+        Setup setup = shown.get().setup();
+        adviceErrand.run(job -> TwinAdvisor.advise(setup, SEED, Workers.all(), job), found -> {
+            advised = new Advised(true, found);
+            picture.set(picture.get().map(p -> p.with(known(p.setup()))));
+            judge();
+            useIfThere();
+        });
+    }
+
+    /** How far the trying is, 0 to 1. */
+    double progress() {
+        return adviceErrand.progress();
+    }
+
+    ReadOnlyBooleanProperty tryingProperty() {
+        return adviceErrand.runningProperty();
+    }
+
+    /** Stops trying, until something is changed or the pair is asked for. */
+    void stopTrying() {
+        adviceErrand.stop();
+        useWhenThere = false;
     }
 
     private void judge() {
         if (picture.get().isPresent()) {
-            say(verdict(picture.get().get()));
+            say(GainsWords.verdict(picture.get().get()));
         } else {
             say(problem.isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(problem));
         }
     }
 
-    private static Verdict verdict(GainsPicture picture) {
-        Law law = picture.setup().law();
-        LaneReport report = picture.report();
-        String gains = "Kp " + Words.number(law.kp()) + ", Kd " + Words.number(law.kd());
-        String next = picture.advice()
-                .map(a -> isSet(law, a)
-                        ? " N goes on to Drive."
-                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": U sets it.")
-                .orElse(slower(picture));
-        if (!(report.spectralRadius() < 1)) {
-            return Verdict.stop(gains + " wiggles at " + Words.number(report.speedMmPerS()) + " mm/s"
-                    + picture.wiggleKp()
-                            .map(kp -> ": this Kd-to-Kp ratio holds up to Kp " + Words.number(kp))
-                            .orElse("")
-                    + "." + next);
-        }
-        if (law.kp() < report.bendKp()) {
-            return Verdict.stop(gains + " is too soft for the "
-                    + Words.millimetres(picture.setup().line().tightestRadiusMm()) + " bend, which needs Kp "
-                    + Words.number(report.bendKp()) + " or more." + next);
-        }
-        double room = picture.wiggleKp().map(kp -> kp / law.kp()).orElse(1.0);
-        String where = gains + " holds the bends " + Words.number(law.kp() / report.bendKp(), 2)
-                + " times over and wiggles at " + Words.number(room, 2) + " times its gain.";
-        return room < 1.5 ? Verdict.care(where + next) : Verdict.good(where + next);
-    }
-
-    static boolean isSet(Law law, GainAdvice advice) {
-        return law.kp() == advice.kp() && law.kd() == advice.kd();
-    }
-
-    private static String slower(GainsPicture picture) {
-        Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
-        return ceiling.isPresent() && ceiling.get() > 0
-                ? " No pair of gains has room here; this lane closes at " + Words.number(ceiling.get())
-                        + " mm/s. Drive slower: Robot (1) has the base command."
-                : " No pair of gains has room at this speed. Drive slower, or move the sensors forward, in Robot (1).";
-    }
-
-    /** Takes the recommended pair. */
+    /** Takes the recommended pair, as soon as there is one. */
     public void useAdvice() {
-        picture.get()
-                .flatMap(GainsPicture::advice)
-                .ifPresent(a -> choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
+        useWhenThere = true;
+        if (!advised.done() && !adviceErrand.runningProperty().get()) {
+            advisedFor = null; // it was stopped
+        }
+        look();
+        useIfThere();
+    }
+
+    private void useIfThere() {
+        Optional<GainsPicture> shown = picture.get();
+        if (useWhenThere && shown.isPresent() && shown.get().advice().done()) {
+            useWhenThere = false;
+            shown.get()
+                    .gains()
+                    .ifPresent(a -> choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
+        }
     }
 
     /** Saves the lane as a drawing: SVG when the name ends in .svg, else PDF. */

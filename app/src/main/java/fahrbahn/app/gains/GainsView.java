@@ -7,7 +7,6 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
 import java.io.File;
@@ -15,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -31,12 +31,15 @@ public final class GainsView {
     private final Label period = new Label();
     private final Label bend = new Label();
     private final Label why = Nodes.label("", "reason");
+    private final ProgressBar progress = new ProgressBar(0);
+    private final Action stop;
     private final Action use;
     private final NumberField kp = gain("kp", "Kp, per loop", "Proportional gain", v -> choose(v, law().kd()));
     private final NumberField kd = gain("kd", "Kd, per loop", "Derivative gain per loop", v -> choose(law().kp(), v));
 
     private GainsView(GainsModel model) {
         this.model = model;
+        this.stop = new Action("stopTrying", "Stop", KeyCode.S, model::stopTrying);
         this.use = new Action("useGains", "Use the pair to try", KeyCode.U, model::useAdvice);
     }
 
@@ -78,7 +81,11 @@ public final class GainsView {
         VBox side = Nodes.column(
                 Nodes.panel("Limits at this speed", limits()),
                 Nodes.panel("Gains as set", gains),
-                Nodes.panel("To try next", why, use.button()));
+                Nodes.panel("To try next", why, progress, Nodes.flow(use.button(), stop.button())));
+        progress.setId("adviceProgress");
+        progress.visibleProperty().bind(model.tryingProperty());
+        progress.managedProperty().bind(progress.visibleProperty());
+        stop.button().disableProperty().bind(model.tryingProperty().not());
         Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);
         side.setMinWidth(300);
         side.setMaxWidth(300);
@@ -87,8 +94,11 @@ public final class GainsView {
         return new StationView(
                 Nodes.row(
                         Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot), save.button())), side),
-                List.of(use, save),
-                nowNs -> {});
+                List.of(use, save, stop),
+                nowNs -> {
+                    model.look();
+                    progress.setProgress(model.progress());
+                });
     }
 
     private void savePicture() {
@@ -105,7 +115,7 @@ public final class GainsView {
         kp.show(law().kp());
         kd.show(law().kd());
         Optional<GainsPicture> picture = model.pictureProperty().get();
-        use.button().setDisable(picture.flatMap(GainsPicture::advice).isEmpty());
+        use.button().setDisable(picture.map(GainsPicture::hopeless).orElse(true));
         picture.ifPresent(this::show);
     }
 
@@ -119,17 +129,6 @@ public final class GainsView {
                 .map(WiggleOnset::periodS)
                 .map(s -> Words.number(s) + " s")
                 .orElse("none"));
-        why.setText(picture.advice()
-                .map(GainsView::reason)
-                .orElse("No pair keeps clear of wiggling and holds the bends at"
-                        + " this speed. Lower the base command."));
-    }
-
-    private static String reason(GainAdvice advice) {
-        return "Kp " + Words.number(advice.kp()) + " and Kd " + Words.number(advice.kd())
-                + ": a push dies out soonest, to a third in "
-                + Words.number(advice.settlingS(), 2) + " s. It wiggles only at " + Words.number(advice.gainMargin(), 2)
-                + " times these gains, holds the tightest bend " + Words.number(advice.bendMargin(), 2)
-                + " times over, and sensor noise moves the steering by " + Words.percent(advice.shake()) + " of full.";
+        why.setText(GainsWords.reason(picture));
     }
 }

@@ -44,7 +44,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
                 .map(kp -> "; it wiggles from " + Words.number(kp) + " on")
                 .orElse("");
         String advice =
-                picture.advice().map(a -> "; try " + Words.number(a.kp())).orElse("");
+                picture.gains().map(a -> "; try " + Words.number(a.kp())).orElse("");
         String closes = picture.lane()
                 .ceilingSpeedMmPerS()
                 .filter(v -> v > 0)
@@ -118,7 +118,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
         double set = scale.py(picture.setup().law().kp());
         pen.dot("ink-robot", x, set, DOT_PX);
         labels.free(x, set, DOT_PX);
-        picture.advice().map(GainAdvice::kp).ifPresent(kp -> {
+        picture.gains().map(GainAdvice::kp).ifPresent(kp -> {
             double y = scale.py(kp);
             double r = DIAMOND_PX;
             pen.line(ADVICE, new double[] {x - r, x, x + r, x, x - r}, new double[] {y, y - r, y, y + r, y});

@@ -2,7 +2,10 @@ package fahrbahn.core.loop;
 
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /**
  * Recommends one Kp and Kd: of all pairs that keep clear of wiggling, hold the tightest bend and do not turn sensor noise into
@@ -43,6 +46,54 @@ public final class GainAdvisor {
     /** Empty when no pair of gains meets all margins at the setup's speed. */
     public static Optional<GainAdvice> advise(Setup setup) {
         return new GainAdvisor(setup).best();
+    }
+
+    /**
+     * Pairs all over what keeps the three margins, to be tried: for each ratio of Kd to Kp from the bend floor with its margin up to half
+     * the onset, or to where it shakes.
+     *
+     * @param steps for each ratio, 2 or more
+     */
+    public static List<GainAdvice> proposals(Setup setup, int steps) {
+        GainAdvisor advisor = new GainAdvisor(setup);
+        List<GainAdvice> proposals = new ArrayList<>();
+        for (double ratio : KD_PER_KP) {
+            Optional<WiggleOnset> onset = WiggleOnset.along(advisor.loop, GainRay.ratio(ratio));
+            double highest = Math.min(
+                    onset.map(WiggleOnset::kp).orElse(0.0) / LEAST_GAIN_MARGIN,
+                    MOST_SHAKE * setup.robot().drive().fullCommand() / (advisor.noise * Math.hypot(1 + ratio, ratio)));
+            double lowest = LEAST_BEND_MARGIN * advisor.bendKp;
+            for (int i = 0; i < steps && lowest <= highest; i++) {
+                double kp = lowest * Math.pow(highest / lowest, i / (steps - 1.0));
+                GainAdvice pair = advisor.judge(kp, ratio * kp);
+                if (pair.keepsMargins()) {
+                    proposals.add(pair);
+                }
+            }
+        }
+        return proposals;
+    }
+
+    /** How pairs of one setup stand to the margins, rounded to two digits. */
+    public static BiFunction<Double, Double, GainAdvice> judging(Setup setup) {
+        return new GainAdvisor(setup)::judge;
+    }
+
+    private GainAdvice judge(double exactKp, double exactKd) {
+        double kp = twoDigits(exactKp);
+        double kd = twoDigits(exactKd);
+        double radius = loop.spectralRadius(kp, 0, kd);
+        // A stable window above unstable small gains has no onset: how far it reaches upwards is not known here.
+        double gainMargin = WiggleOnset.along(loop, GainRay.ratio(kd / kp))
+                .map(onset -> onset.kp() / kp)
+                .orElse(radius < 1 ? 1.0 : 0.0);
+        return new GainAdvice(
+                kp,
+                kd,
+                gainMargin,
+                kp / bendKp,
+                radius < 1 ? -setup.robot().loop().periodS() / Math.log(radius) : Double.POSITIVE_INFINITY,
+                noise * Math.hypot(kp + kd, kd) / setup.robot().drive().fullCommand());
     }
 
     private Optional<GainAdvice> best() {

@@ -1,0 +1,91 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.gains.GainsModel.GainsPicture;
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.loop.GainAdvice;
+import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.tuning.TwinAdvice;
+import java.util.Optional;
+
+/** Gains in sentences. */
+final class GainsWords {
+    private static final double LITTLE_ROOM = 1.5;
+
+    private GainsWords() {}
+
+    static Verdict verdict(GainsPicture picture) {
+        Law law = picture.setup().law();
+        LaneReport report = picture.report();
+        String gains = "Kp " + Words.number(law.kp()) + ", Kd " + Words.number(law.kd());
+        String next = next(picture);
+        if (!(report.spectralRadius() < 1)) {
+            return Verdict.stop(gains + " wiggles at " + Words.number(report.speedMmPerS()) + " mm/s"
+                    + picture.wiggleKp()
+                            .map(kp -> ": this Kd-to-Kp ratio holds up to Kp " + Words.number(kp))
+                            .orElse("")
+                    + "." + next);
+        }
+        String bend = Words.millimetres(picture.setup().line().tightestRadiusMm()) + " bend";
+        if (Double.isInfinite(report.bendKp())) {
+            return Verdict.stop("No gain holds the " + bend
+                    + ": its sensors cannot be on the circle it would have to drive." + next);
+        }
+        if (law.kp() < report.bendKp()) {
+            return Verdict.stop(gains + " is too soft for the " + bend + ", which needs Kp "
+                    + Words.number(report.bendKp()) + " or more." + next);
+        }
+        double room = picture.wiggleKp().map(kp -> kp / law.kp()).orElse(1.0);
+        String where = gains + " holds the bends " + Words.number(law.kp() / report.bendKp(), 2)
+                + " times over and wiggles at " + Words.number(room, 2) + " times its gain.";
+        return room < LITTLE_ROOM ? Verdict.care(where + next) : Verdict.good(where + next);
+    }
+
+    private static String next(GainsPicture picture) {
+        if (!picture.advice().done()) {
+            return " In Gains (5) the twin tries pairs for it.";
+        }
+        Law law = picture.setup().law();
+        return picture.gains()
+                .map(a -> law.kp() == a.kp() && law.kd() == a.kd()
+                        ? " N goes on to Drive."
+                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": U sets it.")
+                .orElse(slower(picture));
+    }
+
+    private static String slower(GainsPicture picture) {
+        Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
+        return ceiling.isPresent() && ceiling.get() > 0
+                ? " No pair of gains comes round here; this lane closes at " + Words.number(ceiling.get())
+                        + " mm/s. Drive slower: Robot (1) has the base command."
+                : " No pair of gains comes round at this speed. Drive slower, or move the sensors forward, in Robot (1).";
+    }
+
+    /** Why the pair to try is what it is. */
+    static String reason(GainsPicture picture) {
+        if (!picture.advice().done()) {
+            return "The twin tries pairs on the tightest bend.";
+        }
+        return picture.advice()
+                .found()
+                .map(GainsWords::reason)
+                .orElse("No pair comes round the tightest bend at this speed. Lower the base command.");
+    }
+
+    private static String reason(TwinAdvice advice) {
+        GainAdvice a = advice.gains();
+        Completion chance = advice.chance();
+        String margins = a.gainMargin() < 1
+                ? "It wiggles as it is"
+                : "It wiggles at " + Words.number(a.gainMargin(), 2) + " times these gains";
+        return "Kp " + Words.number(a.kp()) + " and Kd " + Words.number(a.kd()) + ": nearest to its path, "
+                + Words.number(advice.rmsMm(), 2) + " mm RMS, and round the tightest bend in " + chance.completed()
+                + " of " + chance.runs() + " runs of the twin, battery, lag, grip, light and start varied (chance "
+                + Words.percent(chance.low()) + " or more). " + margins + ", has "
+                + Words.number(a.bendMargin(), 2) + " times what the bend needs, and shakes by "
+                + Words.percent(a.shake()) + " of full."
+                + (a.keepsMargins() ? "" : " No pair keeps every margin: drive slower for that.");
+    }
+}

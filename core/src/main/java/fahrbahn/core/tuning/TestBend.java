@@ -1,0 +1,88 @@
+package fahrbahn.core.tuning;
+
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Palette;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.Track;
+import fahrbahn.core.twin.Twin;
+import java.util.List;
+
+/** A straight, half a circle at the tightest radius the setup declares, a straight: to the left and to the right. */
+public final class TestBend {
+    private static final double STRAIGHT_MM = 300;
+    private static final double MARGIN_MM = 200;
+
+    private final Track left;
+    private final Track right;
+
+    private TestBend(Track left, Track right) {
+        this.left = left;
+        this.right = right;
+    }
+
+    /** Paints both; takes some hundredths of a second. */
+    public static TestBend of(Setup setup) {
+        return new TestBend(track(setup, 1), track(setup, -1));
+    }
+
+    private static Track track(Setup setup, int way) {
+        double radius = setup.line().tightestRadiusMm();
+        double width = STRAIGHT_MM + radius + 2 * MARGIN_MM;
+        double height = 2 * radius + 2 * MARGIN_MM;
+        Pose start = new Pose(MARGIN_MM, way > 0 ? MARGIN_MM : height - MARGIN_MM, 0);
+        List<Part> parts = List.of(
+                new Part.Straight(STRAIGHT_MM), new Part.Bend(radius, way * Math.PI), new Part.Straight(STRAIGHT_MM));
+        return Track.of(new Course("bend", width, height, start, parts, false, Palette.USUAL), setup);
+    }
+
+    /**
+     * Drives a pair.
+     *
+     * @param first number of the first run; the same numbers are the same starts for every pair
+     */
+    Tried drive(double kp, double kd, int first, int runs, long seed) {
+        int completed = 0;
+        double squares = 0;
+        for (int i = first; i < first + runs; i++) {
+            Track track = i % 2 == 0 ? left : right;
+            Setup setup = track.setup();
+            Start start = Spread.TYPICAL.draw(0, seed, i);
+            RunResult result = Twin.run(
+                    track, setup.withLaw(setup.law().withGains(kp, setup.law().ki(), kd)), start);
+            if (result.completed()) {
+                completed++;
+                squares += result.rmsMm() * result.rmsMm();
+            }
+        }
+        return new Tried(completed, runs, squares);
+    }
+
+    /**
+     * What became of some runs.
+     *
+     * @param squares sum of the squares of their RMS, mm2, over those that came round
+     */
+    record Tried(int completed, int runs, double squares) {
+        Tried and(Tried more) {
+            return new Tried(completed + more.completed, runs + more.runs, squares + more.squares);
+        }
+
+        double share() {
+            return (double) completed / runs;
+        }
+
+        double rmsMm() {
+            return Math.sqrt(squares / completed);
+        }
+
+        Completion chance() {
+            return Completion.of(completed, runs);
+        }
+    }
+}
