@@ -1,7 +1,6 @@
 package fahrbahn.core.measuring;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.response.Spot;
 import java.util.Arrays;
 import java.util.Comparator;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -12,10 +11,16 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.ParameterValidator;
 import org.hipparchus.util.Pair;
 
 /**
- * {@code ground + (line - ground) * coverage(x - centre; width, sigma)} with its derivatives. Unknowns in this order: ground, line,
- * sigma, centre, width.
+ * {@code ground + (line - ground) * coverage^exponent} with its derivatives, coverage by a spot of some shape at
+ * {@code x*(1 + warp*x)} from the middle of the line. Unknowns in this order: ground, line, sigma, centre, width.
+ *
+ * @param shape of the spot
+ * @param exponent of the reading, 1 for a sensor that reads in proportion
+ * @param warp per mm: how the hand got faster on its way; 0 where places are known
  */
-final class SlideModel {
+record SlideModel(SpotShape shape, double exponent, double warp) {
+    static final SlideModel PLAIN = new SlideModel(SpotShape.GAUSSIAN, 1, 0);
+
     private static final int SIGMA = 2;
     private static final int WIDTH = 4;
 
@@ -25,13 +30,29 @@ final class SlideModel {
     /** A line must stand out by this many times the scatter of the ground to be seen. */
     private static final double SEEN = 6;
 
-    private SlideModel() {}
+    /** So little of a line has no power of its own. */
+    private static final double LEAST_COVERAGE = 1e-6;
 
-    static double value(double x, double[] p) {
-        return p[0] + (p[1] - p[0]) * Spot.coverage(x - p[3], p[4], p[2]);
+    SlideModel with(SpotShape newShape) {
+        return new SlideModel(newShape, exponent, warp);
     }
 
-    static Pair<RealVector, RealMatrix> valueAndJacobian(double[] x, double[] scaled, double[] unit) {
+    SlideModel withExponent(double newExponent) {
+        return new SlideModel(shape, newExponent, warp);
+    }
+
+    SlideModel withWarp(double newWarp) {
+        return new SlideModel(shape, exponent, newWarp);
+    }
+
+    double value(double x, double[] p) {
+        double e = x - p[3];
+        double at = e * (1 + warp * e);
+        double coverage = shape.below((p[4] / 2 - at) / p[2]) - shape.below((-p[4] / 2 - at) / p[2]);
+        return p[0] + (p[1] - p[0]) * (exponent == 1 ? coverage : Math.pow(Math.max(0, coverage), exponent));
+    }
+
+    Pair<RealVector, RealMatrix> valueAndJacobian(double[] x, double[] scaled, double[] unit) {
         double[] p = new double[scaled.length];
         for (int i = 0; i < p.length; i++) {
             p[i] = scaled[i] * unit[i];
@@ -40,22 +61,46 @@ final class SlideModel {
         double[][] slopes = new double[x.length][p.length];
         for (int i = 0; i < x.length; i++) {
             double e = x[i] - p[3];
-            double a = (p[4] / 2 - e) / p[2];
-            double b = (-p[4] / 2 - e) / p[2];
-            double coverage = Spot.coverage(e, p[4], p[2]);
+            double at = e * (1 + warp * e);
+            double a = (p[4] / 2 - at) / p[2];
+            double b = (-p[4] / 2 - at) / p[2];
+            double coverage = shape.below(a) - shape.below(b);
+            double seen = exponent == 1 ? coverage : Math.pow(Math.max(0, coverage), exponent);
             double contrast = p[1] - p[0];
-            values[i] = p[0] + contrast * coverage;
-            slopes[i][0] = (1 - coverage) * unit[0];
-            slopes[i][1] = coverage * unit[1];
-            slopes[i][2] = -contrast * (a * density(a) - b * density(b)) / p[2] * unit[2];
-            slopes[i][3] = contrast * (density(a) - density(b)) / p[2] * unit[3];
-            slopes[i][4] = contrast * (density(a) + density(b)) / (2 * p[2]) * unit[4];
+            double steep = exponent == 1
+                    ? contrast
+                    : contrast * exponent * Math.pow(Math.max(LEAST_COVERAGE, coverage), exponent - 1);
+            double densityA = shape.density(a);
+            double densityB = shape.density(b);
+            values[i] = p[0] + contrast * seen;
+            slopes[i][0] = (1 - seen) * unit[0];
+            slopes[i][1] = seen * unit[1];
+            slopes[i][2] = -steep * (a * densityA - b * densityB) / p[2] * unit[2];
+            slopes[i][3] = steep * (densityA - densityB) / p[2] * (1 + 2 * warp * e) * unit[3];
+            slopes[i][4] = steep * (densityA + densityB) / (2 * p[2]) * unit[4];
         }
         return new Pair<>(new ArrayRealVector(values, false), new Array2DRowRealMatrix(slopes, false));
     }
 
-    private static double density(double z) {
-        return Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI);
+    /**
+     * The standard deviation of the Gaussian spot that is as steep as this one where a wide line's edge reads half: what the loop needs
+     * to know of it.
+     */
+    double steepness(double sigma) {
+        double half = Math.pow(0.5, 1 / exponent);
+        double low = -10;
+        double high = 10;
+        while (exponent != 1 && high - low > 1e-9) {
+            double middle = (low + high) / 2;
+            if (shape.below(middle) < half) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        double density = exponent == 1 ? shape.middleDensity() : shape.density((low + high) / 2);
+        double slope = exponent * Math.pow(half, exponent - 1) * density / sigma;
+        return 1 / (slope * Math.sqrt(2 * Math.PI));
     }
 
     /** Keeps spot and width above 0 while the search feels its way. */

@@ -45,7 +45,8 @@ class SlideFitTest {
         assertThat(fit.sigmaMm().value()).isCloseTo(3.2, within(1e-8));
         assertThat(fit.centreMm().value()).isCloseTo(4.5, within(1e-8));
         assertThat(fit.widthMm().value()).isCloseTo(19, within(1e-8));
-        assertThat(fit.at(4.5)).isCloseTo(210, within(2.0)); // Q(19/2/3.2) of the contrast short of the line
+        assertThat(fit.flatness()).as("a Gaussian spot needs no shape").isZero();
+        assertThat(fit.exponent()).isEqualTo(1);
     }
 
     /** 80 drawn sensors and lines of usual sizes, at the noise and rounding such sensors have. */
@@ -87,6 +88,154 @@ class SlideFitTest {
         // 95 % of 200 is 190; four standard deviations of that count are 12.
         assertThat(spot).isBetween(178, 200);
         assertThat(width).isBetween(178, 200);
+    }
+
+    /** Places read off a ruler to whole millimetres, a slide typed by hand: some two millimetres from place to place. */
+    @ParameterizedTest
+    @ValueSource(ints = {36, 60, 180})
+    void placesToWholeMillimetresAreCovered(int places) {
+        Random random = new Random(places);
+        int sessions = 400;
+        int spot = 0;
+        int width = 0;
+        for (int session = 0; session < sessions; session++) {
+            double sigma = 2.2 + 2 * random.nextDouble();
+            double lineMm = 16 + 10 * random.nextDouble();
+            double[] x = new double[places];
+            double[] y = new double[places];
+            for (int i = 0; i < places; i++) {
+                double place = -40 + 80.0 * i / (places - 1) + 0.4 * random.nextDouble();
+                x[i] = Math.rint(place);
+                y[i] = Math.rint(700 - 480 * Spot.coverage(place - 1.3, lineMm, sigma) + 3 * random.nextGaussian());
+            }
+            SlideFit fit = SlideFit.of(x, y);
+            spot += Math.abs(fit.sigmaMm().value() - sigma) <= fit.sigmaMm().plusMinus() ? 1 : 0;
+            width += Math.abs(fit.widthMm().value() - lineMm) <= fit.widthMm().plusMinus() ? 1 : 0;
+        }
+        assertThat(spot / (double) sessions).as("spot").isGreaterThanOrEqualTo(0.93);
+        assertThat(width / (double) sessions).as("width").isGreaterThanOrEqualTo(0.93);
+    }
+
+    /** The hand is up to a tenth faster and slower on its way, at any pace. */
+    @Test
+    void anUnevenHandIsCoveredOrRefused() {
+        Random random = new Random(15);
+        int sessions = 150;
+        int covered = 0;
+        int told = 0;
+        for (int session = 0; session < sessions; session++) {
+            double sigma = 2.2 + 2 * random.nextDouble();
+            double phase = 2 * Math.PI * random.nextDouble();
+            double periodMm = 30 + 150 * random.nextDouble();
+            double[] t = new double[150];
+            double[] y = new double[t.length];
+            double place = -42;
+            for (int i = 0; i < t.length; i++) {
+                t[i] = 0.02 * i;
+                y[i] = Math.rint(700 - 480 * Spot.coverage(place, 19, sigma) + 3 * random.nextGaussian());
+                place += 84.0 / t.length * (1 + 0.1 * Math.sin(2 * Math.PI * place / periodMm + phase));
+            }
+            try {
+                SlideFit fit = SlideFit.timed(t, y, 19);
+                told++;
+                covered +=
+                        Math.abs(fit.sigmaMm().value() - sigma) <= fit.sigmaMm().plusMinus() ? 1 : 0;
+            } catch (BadValueException uneven) {
+                assertThat(uneven).hasMessageContaining("slid steadily");
+            }
+        }
+        assertThat(told).as("not just refused").isGreaterThan(sessions / 2);
+        assertThat(covered / (double) told).isGreaterThanOrEqualTo(0.93);
+    }
+
+    /** Share of a disc, or of a ring with a hole of a part of its radius, that lies below z: by the area of segments. */
+    private static double below(double z, double radius, double hole) {
+        double whole = segment(z, radius) - segment(z, hole * radius);
+        return whole / (Math.PI * radius * radius * (1 - hole * hole));
+    }
+
+    private static double segment(double z, double radius) {
+        if (radius == 0 || z <= -radius) {
+            return 0;
+        }
+        if (z >= radius) {
+            return Math.PI * radius * radius;
+        }
+        return radius * radius * (Math.PI / 2 + Math.asin(z / radius)) + z * Math.sqrt(radius * radius - z * z);
+    }
+
+    /** Discs, rings with holes of half and of nine tenths of their radius: the slope at the edge, which is what the loop needs. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 0.5, 0.9})
+    void theSlopeAtTheEdgeHoldsForDiscsAndRings(double hole) {
+        Random random = new Random(21);
+        for (int i = 0; i < 16; i++) {
+            double radius = 4 + 4 * random.nextDouble();
+            double lineMm = 19 + 6 * random.nextDouble();
+            double[] x = new double[300];
+            double[] y = new double[x.length];
+            for (int k = 0; k < x.length; k++) {
+                x[k] = -50 + 100.0 * k / (x.length - 1);
+                double share = below(lineMm / 2 - x[k], radius, hole) - below(-lineMm / 2 - x[k], radius, hole);
+                y[k] = Math.rint(720 - 500 * share + 3 * random.nextGaussian());
+            }
+            SlideFit fit = SlideFit.of(x, y);
+            double density = 2 * radius * (1 - hole) / (Math.PI * radius * radius * (1 - hole * hole));
+            double said = 1 / (fit.sigmaMm().value() * Math.sqrt(2 * Math.PI));
+            assertThat(said / density).as("radius %.1f, %s", radius, fit).isBetween(0.95, 1.05);
+        }
+    }
+
+    /** Sensors that read by a power of what they see: the slope where the reading is halfway. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.6, 0.8, 1.3, 1.6})
+    void anExponentIsFoundWhereTheResidualsAskForIt(double exponent) {
+        Random random = new Random(8);
+        for (int i = 0; i < 20; i++) {
+            double sigma = 2.5 + 1.5 * random.nextDouble();
+            double[] x = new double[300];
+            double[] y = new double[x.length];
+            for (int k = 0; k < x.length; k++) {
+                x[k] = -45 + 90.0 * k / (x.length - 1);
+                y[k] = Math.rint(
+                        700 - 480 * Math.pow(Spot.coverage(x[k], 22, sigma), exponent) + 3 * random.nextGaussian());
+            }
+            SlideFit fit = SlideFit.of(x, y);
+            // By differences on the true curve, where it has fallen halfway.
+            double half = 11;
+            double low = 0;
+            double high = 40;
+            while (high - low > 1e-9) {
+                half = (low + high) / 2;
+                if (Math.pow(Spot.coverage(half, 22, sigma), exponent) > 0.5) {
+                    low = half;
+                } else {
+                    high = half;
+                }
+            }
+            double slope = (Math.pow(Spot.coverage(half - 1e-3, 22, sigma), exponent)
+                            - Math.pow(Spot.coverage(half + 1e-3, 22, sigma), exponent))
+                    / 2e-3;
+            double said = 1 / (fit.sigmaMm().value() * Math.sqrt(2 * Math.PI));
+            assertThat(said / slope).as("%s", fit).isBetween(0.95, 1.05);
+        }
+    }
+
+    @Test
+    void aHandThatStopsOrTwoLinesAreRefused() {
+        Random random = new Random(3);
+        double[] x = new double[260];
+        double[] twice = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            x[i] = -70 + 140.0 * i / (x.length - 1);
+            twice[i] = 700
+                    - 480 * Spot.coverage(x[i] + 25, 19, 3)
+                    - 480 * Spot.coverage(x[i] - 25, 19, 3)
+                    + 3 * random.nextGaussian();
+        }
+        assertThatThrownBy(() -> SlideFit.of(x, twice))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("one line");
     }
 
     @Test
