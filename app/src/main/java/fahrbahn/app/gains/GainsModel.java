@@ -139,8 +139,13 @@ public final class GainsModel extends StationModel {
         advisedFor = wanted;
         advised = Advised.NOT_YET;
         Setup setup = shown.get().setup();
-        adviceErrand.run(job -> TwinAdvisor.advise(setup, SEED, Workers.all(), job), found -> {
-            advised = new Advised(true, found);
+        adviceErrand.runToEnd(job -> TwinAdvisor.advise(setup, SEED, Workers.all(), job), ending -> {
+            // A bend that the robot cannot be put on is refused with words: then nothing is to be found.
+            advised = new Advised(
+                    true, ending instanceof Ending.Done<Optional<TwinAdvice>> done ? done.result() : Optional.empty());
+            if (!Ending.words(ending).isEmpty()) {
+                told.accept(Ending.words(ending));
+            }
             picture.set(picture.get().map(p -> p.with(known(p.setup()))));
             judge();
             useIfThere();

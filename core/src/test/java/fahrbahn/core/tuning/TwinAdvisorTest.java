@@ -127,8 +127,11 @@ class TwinAdvisorTest {
     void nothingWithTheSameMarginsKeepsMuchNearerToItsPath() {
         int looked = 0;
         for (Setup setup : drawn(60)) {
+            if (looked == 5) {
+                break;
+            }
             Optional<TwinAdvice> advice = TwinAdvisor.advise(setup, SEED, Workers.all(), Job.UNWATCHED);
-            if (advice.isEmpty() || !advice.get().gains().keepsMargins() || looked == 5) {
+            if (advice.isEmpty() || !advice.get().gains().keepsMargins()) {
                 continue;
             }
             looked++;
