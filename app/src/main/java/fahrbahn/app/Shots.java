@@ -92,7 +92,9 @@ public final class Shots extends Application {
         boolean live = workshop.live().statusProperty().get().phase() == LiveStatus.Phase.LIVE;
         return live
                 && switch (station) {
-                    case GAINS -> workshop.gains().pictureProperty().get().isPresent();
+                    case GAINS ->
+                        workshop.gains().pictureProperty().get().stream()
+                                .anyMatch(p -> p.advice().done());
                     case DRIVE -> workshop.drive().freshnessProperty().get().mark() == Freshness.Mark.FRESH;
                     default -> workshop.robot().freshnessProperty().get().mark() != Freshness.Mark.MISSING;
                 };
