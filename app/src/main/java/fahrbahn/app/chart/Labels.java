@@ -14,6 +14,7 @@ public final class Labels {
     private static final double[] AWAY_PX = {7, 14, 24, 38, 56};
     private static final double AIR_PX = 2;
     private static final int OUTSIDE = 1000;
+    private static final int ALONG = 12;
 
     /** Of a line of text's height: what lies above the line it stands on. */
     private static final double ABOVE = 0.76;
@@ -85,12 +86,30 @@ public final class Labels {
 
     /** Words that name what lies at a point. */
     public void put(String ink, String words, double x, double y) {
+        put(ink, words, new double[] {x}, new double[] {y});
+    }
+
+    /** Words that name an upright line, anywhere beside it. */
+    public void putAlong(String ink, String words, double x) {
+        double[] xs = new double[ALONG];
+        double[] ys = new double[ALONG];
+        for (int i = 0; i < ALONG; i++) {
+            xs[i] = x;
+            ys[i] = height * (i + 0.5) / ALONG;
+        }
+        put(ink, words, xs, ys);
+    }
+
+    private void put(String ink, String words, double[] xs, double[] ys) {
         double wide = pen.width(words);
         double high = pen.lineHeight();
         Box best = null;
         int least = Integer.MAX_VALUE;
         for (double away : AWAY_PX) {
-            for (int[] side : SIDES) {
+            for (int at = 0; at < SIDES.length * xs.length; at++) {
+                int[] side = SIDES[at % SIDES.length];
+                double x = xs[at / SIDES.length];
+                double y = ys[at / SIDES.length];
                 double left = x + side[0] * away - (side[0] == 0 ? wide / 2 : side[0] < 0 ? wide : 0);
                 double top = y + side[1] * away - (side[1] == 0 ? high / 2 : side[1] < 0 ? high : 0);
                 Box box = new Box(left, top, left + wide, top + high);

@@ -74,8 +74,8 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
         if (features.hasBlindBand()) {
             band(pen, scale, labels, "ink-right", features.blind(), "blind", scale.height() - 26);
         }
-        labels.put("ink-text", "folds over", scale.px(folds[0]), scale.height() / 4);
-        labels.put("ink-text", "folds over", scale.px(folds[1]), scale.height() * 0.75);
+        labels.putAlong("ink-text", "folds over", scale.px(folds[0]));
+        labels.putAlong("ink-text", "folds over", scale.px(folds[1]));
     }
 
     private static void band(

@@ -58,9 +58,9 @@ final class LayoutPage {
             top.requestFocus();
         });
         curve.setPrefHeight(185);
-        curve.setMinHeight(150);
+        curve.setMinHeight(140);
         lead.setPrefHeight(160);
-        lead.setMinHeight(150);
+        lead.setMinHeight(140);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel(
                         "From above, to scale: drag a sensor, or move it by arrow keys, 1 mm a time", Nodes.grow(top))),

@@ -15,6 +15,8 @@ import fahrbahn.app.words.Words;
 record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double fullSpeedMmPerS) implements Chart {
     private static final Stroke NEED = new Stroke("ink-right", 2, 7, 5);
     private static final double DOT_PX = 5;
+    private static final double LOW = 0.15;
+    private static final double HIGH = 0.7;
     private static final Stroke HAVE = new Stroke("ink-best", 2);
 
     @Override
@@ -64,7 +66,8 @@ record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double ful
                 .free(scale.px(0), have, scale.width(), have)
                 .free(x, need, DOT_PX)
                 .free(x, have, DOT_PX);
-        labels.put("ink-text", "looks ahead", x, have);
-        labels.put("ink-text", "must look ahead", x, need);
+        // Each where its line has room: the two are furthest apart at low speed and steepest at high.
+        labels.put("ink-text", "looks ahead", LOW * scale.width(), have);
+        labels.put("ink-text", "must look ahead", HIGH * scale.width(), scale.py(perSpeedS * fastest * HIGH));
     }
 }

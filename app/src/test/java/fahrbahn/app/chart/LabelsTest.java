@@ -18,30 +18,6 @@ class LabelsTest {
     private static final double WIDTH = 600;
     private static final double HEIGHT = 360;
 
-    private static List<Labels.Box> boxes(RecordingPen pen) {
-        List<Labels.Box> boxes = new ArrayList<>();
-        for (RecordingPen.Mark mark : pen.marks) {
-            if (mark.what().equals("text")) {
-                boxes.add(Labels.box(pen, mark.words(), mark.x()[0], mark.y()[0], Pen.Anchor.LEFT));
-            }
-        }
-        return boxes;
-    }
-
-    private static void apart(List<Labels.Box> boxes, double width, double height) {
-        for (int i = 0; i < boxes.size(); i++) {
-            assertThat(boxes.get(i).left()).isGreaterThanOrEqualTo(0);
-            assertThat(boxes.get(i).top()).isGreaterThanOrEqualTo(0);
-            assertThat(boxes.get(i).right()).isLessThanOrEqualTo(width);
-            assertThat(boxes.get(i).bottom()).isLessThanOrEqualTo(height);
-            for (int k = i + 1; k < boxes.size(); k++) {
-                assertThat(boxes.get(i).meets(boxes.get(k)))
-                        .as(boxes.get(i) + " and " + boxes.get(k))
-                        .isFalse();
-            }
-        }
-    }
-
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5})
     void amongLinesAndPointsWithRoomBetweenThem(long seed) {
@@ -62,9 +38,9 @@ class LabelsTest {
         for (int i = 0; i < 6; i++) {
             labels.put("ink-text", "label " + i, random.nextDouble() * WIDTH, random.nextDouble() * HEIGHT);
         }
-        List<Labels.Box> boxes = boxes(pen);
+        List<Labels.Box> boxes = FreeLabels.boxes(pen);
         assertThat(boxes).hasSize(6);
-        apart(boxes, WIDTH, HEIGHT);
+        FreeLabels.apart(boxes, WIDTH, HEIGHT);
         for (Labels.Box box : boxes) {
             assertThat(lines).noneMatch(line -> box.crossedBy(line[0], line[1], line[2], line[3]));
         }
@@ -106,20 +82,7 @@ class LabelsTest {
     @ParameterizedTest
     @EnumSource(RobotKind.class)
     void onTheLaneOfEveryKindOfRobot(RobotKind kind) {
-        LaneChart chart = new LaneChart(GainsPicture.of(kind.setup("Wren")));
-        RecordingPen pen = new RecordingPen();
-        Scale scale = Scale.of(chart, 700, 400);
-        chart.draw(pen, scale);
-        List<Labels.Box> boxes = boxes(pen);
-        assertThat(boxes).hasSizeGreaterThanOrEqualTo(3);
-        apart(boxes, 700, 400);
-        for (RecordingPen.Mark line : pen.marks) {
-            for (int i = 1; line.what().equals("line") && i < line.x().length; i++) {
-                int k = i;
-                assertThat(boxes)
-                        .as(line.ink())
-                        .noneMatch(b -> b.crossedBy(line.x()[k - 1], line.y()[k - 1], line.x()[k], line.y()[k]));
-            }
-        }
+        assertThat(FreeLabels.in(new LaneChart(GainsPicture.of(kind.setup("Wren"))), 700, 400))
+                .isGreaterThanOrEqualTo(3);
     }
 }
