@@ -13,6 +13,7 @@ final class CardSketch extends CanvasRegion {
     private static final String LINE = "ink-road";
     private static final Pen.Stroke RULER = new Pen.Stroke("ink-curve", 2);
     private static final Pen.Stroke BODY = new Pen.Stroke("ink-robot", 2);
+    private static final double EDGE_PX = 2;
     private static final double TRACK_PX = 56;
     private static final double LONGEST_PX = 90;
     private static final Pen.Stroke BOX = new Pen.Stroke(TEXT, 2);
@@ -34,44 +35,58 @@ final class CardSketch extends CanvasRegion {
 
     @Override
     protected void paint(Pen pen) {
-        double w = getWidth();
-        double h = getHeight();
+        draw(card, pen, getWidth(), getHeight(), setup.get());
+    }
+
+    static void draw(BenchCard card, Pen pen, double w, double h, Setup setup) {
         switch (card) {
             case ROLL -> {
                 ruler(pen, 40, h - 46, w - 30);
-                robot(pen, 70, h / 2 - 22, 0, setup.get());
+                robot(pen, 70, h / 2 - 22, 0, setup);
                 arrow(pen, 118, h / 2 - 22, w - 70, h / 2 - 22);
-                pen.text(TEXT, "one metre, at speed from the first mark on", 40, h - 14);
+                say(pen, "one metre, at speed from the first mark on", 40, h - 14, w);
                 pen.line(RULER, w - 44, h / 2 - 22, w - 44, h / 2 - 44);
-                pen.text(TEXT, "aside", w - 40, h / 2 - 30);
+                say(pen, "aside", w - 40, h / 2 - 30, w);
             }
             case SPIN -> {
-                robot(pen, w / 2, h / 2, 0.5, setup.get());
+                robot(pen, w / 2, h / 2, 0.5, setup);
                 pen.arc(RULER, w / 2, h / 2, 68, Math.toRadians(30), Math.toRadians(290));
                 pen.line(RULER, w / 2 + 58, h / 2 - 34, w / 2 + 66, h / 2 - 50);
                 pen.line(RULER, w / 2 + 58, h / 2 - 34, w / 2 + 42, h / 2 - 42);
-                pen.text(TEXT, "a mark to count by", w / 2 + 76, h / 2 + 4);
+                say(pen, "a mark on the table to count by", 24, h - 10, w);
             }
             case LOOPS -> {
-                robot(pen, w / 2, h / 2 - 14, 0, setup.get());
-                pen.text(TEXT, "wheels up, on a box", w / 2 - 56, h / 2 + 48);
+                robot(pen, w / 2, h / 2 - 14, 0, setup);
+                say(pen, "wheels up, on a box", w / 2 - 56, h / 2 + 48, w);
                 pen.frame(BOX, w / 2 - 26, h / 2 + 14, 52, 16);
-                pen.text(TEXT, "loops = 0 ... loops + 1 ... print after 10 s", 24, h - 10);
+                say(pen, "loops = 0 ... loops + 1 ... print after 10 s", 24, h - 10, w);
             }
             case WIGGLES -> {
                 pen.box(LINE, 10, h / 2 - 9, w - 20, 18);
                 wave(pen, 20, w - 60, h / 2);
-                robot(pen, w - 46, h / 2 - 10, -0.3, setup.get());
-                pen.text(TEXT, "one wiggle: there and back", 20, h / 2 + 58);
+                robot(pen, w - 46, h / 2 - 10, -0.3, setup);
+                say(pen, "one wiggle: there and back", 20, h / 2 + 58, w);
             }
             case SLIDE -> {
                 pen.box(LINE, w / 2 - 16, 16, 32, h - 70);
                 ruler(pen, 40, h - 46, w - 30);
-                robot(pen, 78, h / 2 - 26, Math.PI / 2, setup.get());
+                robot(pen, 78, h / 2 - 26, Math.PI / 2, setup);
                 arrow(pen, 122, h / 2 - 26, w - 60, h / 2 - 26);
-                pen.text(TEXT, "sideways, steadily, from ground to ground", 40, h - 14);
+                say(pen, "sideways, steadily, from ground to ground", 40, h - 14, w);
             }
         }
+    }
+
+    /** Words that stay inside: moved to the left as far as they must, and in two lines where one is too narrow for them. */
+    private static void say(Pen pen, String words, double x, double y, double width) {
+        double wide = pen.width(words);
+        if (wide <= width - 2 * EDGE_PX) {
+            pen.text(TEXT, words, Math.min(x, width - EDGE_PX - wide), y);
+            return;
+        }
+        int middle = words.indexOf(' ', words.length() / 2);
+        say(pen, words.substring(0, middle), x, y - pen.lineHeight(), width);
+        say(pen, words.substring(middle + 1), x, y, width);
     }
 
     /** The robot as everywhere, so large that its track measures the same for every robot. */

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Remembers what was drawn. */
-public final class RecordingPen implements Pen {
+public class RecordingPen implements Pen {
     /** One stroke of the pen. */
     public record Mark(String what, String ink, String words, double[] x, double[] y) {}
 

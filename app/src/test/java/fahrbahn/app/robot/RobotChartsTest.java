@@ -3,8 +3,12 @@ package fahrbahn.app.robot;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.chart.FreeLabels;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.RecordingPen;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -24,5 +28,27 @@ class RobotChartsTest {
         CurveChart curve = new CurveChart(
                 is.errors(), is.reachMm(), setup.line().widthMm(), is.features().orElseThrow());
         assertThat(FreeLabels.in(curve, 370, 100)).isGreaterThanOrEqualTo(3);
+    }
+
+    /** With large letters, in the narrowest sketch there is. */
+    @ParameterizedTest
+    @EnumSource(BenchCard.class)
+    void theWordsOfASketchStayInsideIt(BenchCard card) {
+        List<String> outside = new ArrayList<>();
+        Pen large = new RecordingPen() {
+            @Override
+            public double width(String words) {
+                return 8.4 * words.length();
+            }
+
+            @Override
+            public void text(String ink, String words, double x, double y, Anchor anchor) {
+                if (x < 0 || x + width(words) > 300 || y > 170) {
+                    outside.add(words);
+                }
+            }
+        };
+        CardSketch.draw(card, large, 300, 170, RobotKind.PAIR.setup("Wren"));
+        assertThat(outside).isEmpty();
     }
 }
