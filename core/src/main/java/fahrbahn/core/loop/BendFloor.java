@@ -30,7 +30,7 @@ public final class BendFloor {
 
     private static final double ENTRY_EXACT = 0.003;
 
-    /** A way in that takes more than so many times the bend's own need is none. */
+    /** Up to so many times the bend's own need is looked for. */
     private static final double MOST_ENTRY = 3;
 
     /** Ways round: bends to the left, to the right. */
@@ -74,7 +74,9 @@ public final class BendFloor {
             enough = Math.max(
                     enough, (drive.mixing() == Mixing.DIFFERENCE ? k : 100 * k * half / (1 + k * half)) / error[i]);
         }
-        if (!Double.isFinite(enough) || way.holds(enough * CLEARLY_MORE)) {
+        // A robot that swings out whatever its gain, its sensors too near to its axle, is the matter of the wiggle
+        // onset.
+        if (!Double.isFinite(enough) || way.holds(enough * CLEARLY_MORE) || !way.holds(enough * MOST_ENTRY)) {
             return 1;
         }
         double low = CLEARLY_MORE;

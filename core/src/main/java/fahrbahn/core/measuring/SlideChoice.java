@@ -27,6 +27,11 @@ record SlideChoice(Solved best, double flatness, double shapeError) {
     /** A hand that is a fifth faster at the end than at the beginning. */
     private static final double MOST_WARP = 0.1;
 
+    /** Steps to both sides for how sharply what is left rises: wide enough to be seen over rounding. */
+    private static final double FLATNESS_STEP = 0.05;
+
+    private static final double EXPONENT_STEP = 0.06;
+
     private static final int SCAN = 7;
     private static final int HALVINGS = 5;
 
@@ -58,12 +63,12 @@ record SlideChoice(Solved best, double flatness, double shapeError) {
         double flatness = bends ? 0 : flat.at();
         double error = 0;
         if (needsBoth || !bends) {
-            error = search.error(q -> chosen.model().with(SpotShape.of(q)), flatness, 0.05, chosen);
+            error = search.error(q -> chosen.model().with(SpotShape.of(q)), flatness, FLATNESS_STEP, chosen);
         }
         if (needsBoth || bends) {
             error = Math.hypot(
                     error,
-                    search.error(chosen.model()::withExponent, chosen.model().exponent(), 0.06, chosen));
+                    search.error(chosen.model()::withExponent, chosen.model().exponent(), EXPONENT_STEP, chosen));
         }
         return new SlideChoice(chosen, flatness, error);
     }
