@@ -83,6 +83,7 @@ public final class ClubPage {
         about.setId("clubAbout");
         model.entriesProperty().addListener(o -> tell());
         model.cursorProperty().addListener(o -> tell());
+        about.sceneProperty().addListener(o -> tell()); // whenever it is shown: runs are logged elsewhere
         tell();
         Label hint = Nodes.wrapped(
                 "Arrows move over the list. What is retired is hidden here and from choices, until H shows it; nothing is ever deleted.",

@@ -37,7 +37,10 @@ public final class GainsModel extends StationModel {
     private final Errand<String> saveErrand;
     private Setup advisedFor;
     private Advised advised = Advised.NOT_YET;
-    private boolean useWhenThere;
+
+    /** For what the pair was asked for that was not there yet: another robot, or a change, and it is not wanted any more. */
+    private Setup useFor;
+
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
@@ -113,9 +116,11 @@ public final class GainsModel extends StationModel {
                             : Optional.empty());
             problem = Ending.words(ending);
             judge();
-            if (useWhenThere) {
+            if (withoutGains(setup).equals(useFor)) {
                 look();
                 useIfThere();
+            } else {
+                useFor = null;
             }
         });
     }
@@ -164,7 +169,7 @@ public final class GainsModel extends StationModel {
     /** Stops trying, until something is changed or the pair is asked for. */
     void stopTrying() {
         adviceErrand.stop();
-        useWhenThere = false;
+        useFor = null;
     }
 
     private void judge() {
@@ -177,7 +182,7 @@ public final class GainsModel extends StationModel {
 
     /** Takes the recommended pair, as soon as there is one. */
     public void useAdvice() {
-        useWhenThere = true;
+        useFor = withoutGains(season.setupOrGuess());
         if (!advised.done() && !adviceErrand.runningProperty().get()) {
             advisedFor = null; // it was stopped
         }
@@ -187,8 +192,11 @@ public final class GainsModel extends StationModel {
 
     private void useIfThere() {
         Optional<GainsPicture> shown = picture.get();
-        if (useWhenThere && shown.isPresent() && shown.get().advice().done()) {
-            useWhenThere = false;
+        boolean asked = shown.isPresent()
+                && withoutGains(shown.get().setup()).equals(useFor)
+                && withoutGains(season.setupOrGuess()).equals(useFor);
+        if (asked && shown.get().advice().done()) {
+            useFor = null;
             shown.get()
                     .gains()
                     .ifPresent(a -> choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));

@@ -31,7 +31,7 @@ final class GainsWords {
         String bend = Words.millimetres(picture.setup().line().tightestRadiusMm()) + " bend";
         if (Double.isInfinite(report.bendKp())) {
             return Verdict.stop("No gain holds the " + bend
-                    + ": its sensors cannot be on the circle it would have to drive." + next);
+                    + ": its sensors cannot be on so small a circle, or its steering ends before." + next);
         }
         if (law.kp() < report.bendKp()) {
             return Verdict.stop(gains + " is too soft for the " + bend + ", which needs Kp "

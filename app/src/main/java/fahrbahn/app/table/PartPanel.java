@@ -41,14 +41,16 @@ final class PartPanel {
         HBox row = Nodes.row(name, Nodes.spring());
         row.getChildren().addAll(actions);
         fields.setMinHeight(66);
-        return Nodes.panel("Part in hand", row, fields);
+        VBox panel = new VBox(row, fields);
+        panel.getStyleClass().add("panel");
+        return panel;
     }
 
     private void refresh() {
         fields.getChildren().clear();
         int chosen = model.chosenProperty().get();
         if (chosen < 0 || chosen >= model.draftProperty().get().parts().size()) {
-            name.setText("none");
+            name.setText("no part in hand");
             return;
         }
         Part part = model.draftProperty().get().parts().get(chosen);

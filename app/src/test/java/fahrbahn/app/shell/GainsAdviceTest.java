@@ -3,8 +3,12 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.season.Sort;
 import fahrbahn.core.setup.Law;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Executor;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -46,6 +50,35 @@ class GainsAdviceTest {
         assertThat(shop.gains().verdictProperty().get().sentence()).contains("U sets it");
         shop.gains().useAdvice();
         assertThat(law().kp()).isEqualTo(advised);
+    }
+
+    /** Asked for while the worker is busy, it is for the robot that was in hand then. */
+    @Test
+    void whatWasAskedForOneRobotIsNotGivenToAnother() throws Exception {
+        List<Runnable> later = new ArrayList<>();
+        boolean[] slow = {false};
+        Executor worker = work -> {
+            if (slow[0]) {
+                later.add(work);
+            } else {
+                work.run();
+            }
+        };
+        Workshop busy = Shop.open(folder.resolve("busy.fahrbahn"), new Shop.MovableClock(), worker);
+        try {
+            busy.club().addRobot(RobotKind.EDGE, "Robin");
+            busy.club().addRobot(RobotKind.PAIR, "Wren");
+            slow[0] = true;
+            busy.gains().useAdvice();
+            busy.season().club().takeNext(Sort.ROBOT);
+            Law robins = busy.season().setupOrGuess().law();
+            slow[0] = false;
+            later.forEach(Runnable::run);
+            assertThat(busy.season().setupOrGuess().robot().name()).isNotEqualTo("Wren");
+            assertThat(busy.season().setupOrGuess().law()).isEqualTo(robins);
+        } finally {
+            busy.close();
+        }
     }
 
     @Test

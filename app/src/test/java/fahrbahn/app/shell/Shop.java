@@ -11,6 +11,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executor;
 
 /** A workshop without a window: everything runs at once, on the thread of the test, under a clock that the test moves. */
 final class Shop {
@@ -19,9 +20,14 @@ final class Shop {
     private Shop() {}
 
     static Workshop open(Path file, Clock clock) throws Exception {
+        return open(file, clock, Runnable::run);
+    }
+
+    /** @param worker for computations */
+    static Workshop open(Path file, Clock clock, Executor worker) throws Exception {
         return new Workshop(
                 OpenSeason.read(SeasonFile.openOrCreate(file, clock), Runnable::run, Runnable::run),
-                Runnable::run,
+                worker,
                 Runnable::run,
                 clock);
     }
