@@ -201,11 +201,11 @@ public final class LiveModel {
             lastReadingNs = now;
             latest.set(last.values());
         }
-        tellNews(box, last != null);
+        String away = tellNews(box, last != null);
         if (box.ticks.isEmpty()) {
             continuity.interrupted(box.interruptions).ifPresent(this::broke);
         }
-        LiveStatus.Phase phase = phase(box, readings, now);
+        LiveStatus.Phase phase = phase(away, readings, now);
         boolean quiet = phase == LiveStatus.Phase.SILENT || phase == LiveStatus.Phase.AWAY;
         int quietS = quiet ? (int) ((now - lastReadingNs) / 1_000_000_000L) : 0;
         status.set(new LiveStatus(
@@ -233,24 +233,30 @@ public final class LiveModel {
         trace.begin(picker.sensors().size());
     }
 
-    /** Says once that the link is interrupted, and takes the words back when readings come again. */
-    private void tellNews(Inbox box, boolean heard) {
+    /**
+     * Says once that the link is interrupted, and takes the words back when readings come again.
+     *
+     * @return why it is away, looked at once: the link's thread may say so in between, and what is shown is then not told yet
+     */
+    private String tellNews(Inbox box, boolean heard) {
         String away = box.away;
         if (away != null && box.toldInterruptions < box.interruptions) {
             box.toldInterruptions = box.interruptions;
             told.accept(away);
         } else if (away != null && heard && box.ticks.isEmpty()) {
             box.away = null;
+            away = null;
         }
         String said = box.said;
         if (said != null) {
             box.said = null;
             told.accept(said + ".");
         }
+        return away;
     }
 
-    private LiveStatus.Phase phase(Inbox box, long readings, long now) {
-        if (box.away != null) {
+    private LiveStatus.Phase phase(String away, long readings, long now) {
+        if (away != null) {
             return LiveStatus.Phase.AWAY;
         }
         if (readings == 0) {
