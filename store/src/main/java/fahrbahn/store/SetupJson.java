@@ -16,6 +16,7 @@ import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import java.nio.file.Path;
 import java.util.List;
@@ -77,7 +78,11 @@ public final class SetupJson {
         return new Traits(
                 json.truth("mayReverse", ideal.mayReverse()),
                 json.number("batteryShare", ideal.batteryShare()),
-                json.number("deadZoneCommand", ideal.deadZoneCommand()),
+                json.make(() -> new SpeedCurve(
+                        json.number("deadZoneCommand", ideal.curve().deadZoneCommand()),
+                        json.number("sagShare", ideal.curve().sagShare()),
+                        json.number("breakawayCommand", ideal.curve().breakawayCommand()),
+                        json.number("holdingCommand", ideal.curve().holdingCommand()))),
                 json.number("mismatchShare", ideal.mismatchShare()),
                 json.number("slipShare", ideal.slipShare()),
                 json.number("scrub", ideal.scrub()));
@@ -147,7 +152,10 @@ public final class SetupJson {
                 .put("fullCommand", robot.drive().fullCommand())
                 .put("mayReverse", robot.drive().traits().mayReverse())
                 .put("batteryShare", robot.drive().traits().batteryShare())
-                .put("deadZoneCommand", robot.drive().traits().deadZoneCommand())
+                .put("deadZoneCommand", robot.drive().traits().curve().deadZoneCommand())
+                .put("sagShare", robot.drive().traits().curve().sagShare())
+                .put("breakawayCommand", robot.drive().traits().curve().breakawayCommand())
+                .put("holdingCommand", robot.drive().traits().curve().holdingCommand())
                 .put("mismatchShare", robot.drive().traits().mismatchShare())
                 .put("slipShare", robot.drive().traits().slipShare())
                 .put("scrub", robot.drive().traits().scrub());

@@ -25,6 +25,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SetupDifference;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,7 +42,7 @@ class OptionsJsonTest {
         for (int i = 0; i < 5; i++) {
             sensors.add(new Sensor("s" + i, 50 + i, 24 - 12 * i, 3, 10, 80, 1, 1, Channel.values()[i % 4]));
         }
-        Traits traits = new Traits(false, 0.95, 6, 0.02, 0.03, 1.2);
+        Traits traits = new Traits(false, 0.95, new SpeedCurve(6, 0.2, 9, 7), 0.02, 0.03, 1.2);
         Drive drive = new Drive(120, 500, 0.04, Mixing.DIFFERENCE, 100, traits);
         Robot robot = new Robot("row", drive, new Loop(0.01, 0.005), sensors, new Chassis(-55, 7));
         Law law = new Law(kind, Side.LEFT, Scale.PERCENT, 50, 1, 0, 2, 40, options);

@@ -5,6 +5,7 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.measuring.CreepFit;
 import fahrbahn.core.measuring.LoopCount;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.RollFit;
@@ -22,8 +23,8 @@ import java.util.stream.IntStream;
 public enum BenchCard {
     ROLL(
             "Roll a metre",
-            "Let it roll straight at a command until it is at speed, then time it over the ruler. Once at two commands or more, and"
-                    + " the dead zone comes with it. Aside: how far left of straight ahead it ended (right negative).",
+            "Let it roll straight at a command until it is at speed, then time it over the ruler. At two commands the dead zone"
+                    + " comes with it, at three, one of them full, how its speed sags. Aside: how far left of straight ahead it ended (right negative).",
             "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
             Stopwatch.Counting.TIME,
             List.of(
@@ -43,6 +44,7 @@ public enum BenchCard {
             if (line) {
                 found.put(Constant.DEAD_ZONE, fit.deadZoneCommand());
             }
+            fit.sagShare().ifPresent(sag -> found.put(Constant.SAG, sag));
             found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
             double mismatch = fit.mismatchShare().value();
             String straight = Math.abs(mismatch) <= fit.mismatchShare().plusMinus()
@@ -54,14 +56,40 @@ public enum BenchCard {
                             ? ", standing still up to "
                                     + Words.number(fit.deadZoneCommand().value(), 2) + " ("
                                     + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
-                                    + ")." + (fit.perCommand().size() == 2 ? BENT : "")
+                                    + ")." + sags(fit)
                             : ". One command only: roll at another too, and the dead zone comes with it.")
                     + (fit.crookedShare() > CROOKED
-                            ? " Speed strays up to " + Words.percent(fit.crookedShare())
-                                    + " from a straight line in the command."
+                            ? " Speeds stray up to " + Words.percent(fit.crookedShare()) + " from that curve."
                             : "")
                     + straight;
             return new Result(found, words, mismatch);
+        }
+    },
+    CREEP(
+            "Creep",
+            "Raise the command of both wheels by a step each second until it rolls: there it starts. Lower it again until it stands: there it"
+                    + " stops. Three times, from other places of its wheels.",
+            "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
+            Stopwatch.Counting.TIME,
+            List.of(new Field("in steps of", 1), new Field("starts at", 0), new Field("stops at", 0))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            CreepFit fit = CreepFit.of(rows.stream()
+                    .map(r -> new CreepFit.Creep(r.get(0), r.get(1), r.get(2)))
+                    .toList());
+            Map<Constant, Measured> found = new LinkedHashMap<>();
+            found.put(Constant.BREAKAWAY, fit.breakawayCommand());
+            found.put(Constant.HOLDING, fit.holdingCommand());
+            double base = setup.law().baseCommand();
+            return new Result(
+                    found,
+                    "It starts above " + with(fit.breakawayCommand()) + " and rolls on down to "
+                            + with(fit.holdingCommand()) + "."
+                            + (base < EASILY * fit.breakawayCommand().value()
+                                    ? " Its base command of " + Words.number(base)
+                                            + " is near that: in bends its inner wheel stands still."
+                                    : ""),
+                    Double.NaN);
         }
     },
     SPIN(
@@ -80,9 +108,13 @@ public enum BenchCard {
             if (rows.stream().anyMatch(r -> r.get(0) != command)) {
                 throw new BadValueException("command", "different in some entries", "the same in all of them");
             }
-            double speed = drive.speedMmPerS(command);
+            double speed = drive.speedFromRestMmPerS(command);
             if (!(speed > 0)) {
-                throw new BadValueException("command", command, "above the dead zone");
+                throw new BadValueException(
+                        "command",
+                        command,
+                        "above what starts it, "
+                                + Words.number(drive.traits().curve().startsAboveCommand()));
             }
             Measured width = SpinTurns.trackWidthMm(
                     rows.stream()
@@ -152,8 +184,8 @@ public enum BenchCard {
 
     private static final double CROOKED = 0.03;
 
-    /** What two points cannot know. */
-    private static final String BENT = " Whether speed bends with the command two commands cannot tell: a third does.";
+    /** A base command this many times what starts it leaves the inner wheel some room. */
+    private static final double EASILY = 2;
 
     /** How else than by typing a number comes into a field. */
     public enum Filled {
@@ -224,6 +256,11 @@ public enum BenchCard {
                 .findFirst();
     }
 
+    /** Whether the stopwatch fills in one of its fields. */
+    public boolean timed() {
+        return field(Filled.BY_TIME).isPresent();
+    }
+
     /** What one row of numbers says, in words. */
     public String words(List<Double> row) {
         StringBuilder words = new StringBuilder();
@@ -241,6 +278,21 @@ public enum BenchCard {
      */
     abstract Result work(List<List<Double>> rows, Setup setup, double speedShare);
 
+    private static String sags(RollFit fit) {
+        if (fit.sagShare().isEmpty()) {
+            return fit.perCommand().size() == 2
+                    ? " Whether speed sags at large commands two commands cannot tell: a third does."
+                    : " Whether speed sags at large commands they do not tell: roll at commands further apart, full among them.";
+        }
+        Measured sag = fit.sagShare().get();
+        boolean straight = Math.abs(sag.value()) <= sag.plusMinus();
+        return " Sag " + with(sag.through(share -> 100 * share)) + " %: "
+                + (straight
+                        ? "straight, as far as these rolls can tell."
+                        : "at full command a little more gains so much " + (sag.value() > 0 ? "less" : "more")
+                                + " than in the mean.");
+    }
+
     private static String with(Measured measured) {
         return Words.number(measured.value()) + " \u00b1 " + Words.number(measured.plusMinus(), 2);
     }
@@ -248,7 +300,8 @@ public enum BenchCard {
     /** The card that measures a constant. */
     public static BenchCard measuring(Constant constant) {
         return switch (constant) {
-            case FREE_SPEED, DEAD_ZONE -> ROLL;
+            case FREE_SPEED, DEAD_ZONE, SAG -> ROLL;
+            case BREAKAWAY, HOLDING -> CREEP;
             case TRACK_WIDTH -> SPIN;
             case LOOP_TIME -> LOOPS;
             case LAG, DELAY -> WIGGLES;

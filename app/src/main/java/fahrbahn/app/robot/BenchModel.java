@@ -213,9 +213,13 @@ public final class BenchModel {
 
     private Setup also(BenchCard card, BenchCard.Result result, Setup setup) {
         if (card == BenchCard.ROLL && Double.isFinite(result.mismatchShare())) {
-            return setup.withDrive(setup.robot()
+            Setup rolled = setup.withDrive(setup.robot()
                     .drive()
                     .withTraits(setup.robot().drive().traits().withMismatchShare(digits(result.mismatchShare()))));
+            // Dead zone and speed of a straight line belong to no bent curve.
+            boolean line = result.found().containsKey(Constant.DEAD_ZONE)
+                    && !result.found().containsKey(Constant.SAG);
+            return line ? Constant.SAG.with(rolled, 0) : rolled;
         }
         return card == BenchCard.SLIDE ? slid(setup) : setup;
     }

@@ -161,7 +161,7 @@ final class BenchPage {
         problem.setWrapText(true);
         Runnable add = () -> add(each, problem);
         List<Action> keys = new ArrayList<>(List.of(use, slide, practise, letGo));
-        if (each != BenchCard.SLIDE) {
+        if (each.timed()) {
             keys.addAll(watch.actions());
         }
         for (int i = 0; i < each.fields().size(); i++) {
@@ -185,7 +185,7 @@ final class BenchPage {
         letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "Let it go");
         doing.getChildren()
                 .add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());
-        return each == BenchCard.SLIDE ? Nodes.column(row, problem) : Nodes.column(watch, row, problem);
+        return each.timed() ? Nodes.column(watch, row, problem) : Nodes.column(row, problem);
     }
 
     private Label hint() {
@@ -226,7 +226,7 @@ final class BenchPage {
             fields.get(1).clear();
             Nodes.writeIn(fields.get(step == 0 ? 0 : 1));
         } else {
-            Nodes.writeIn(fields.get(fields.size() > 2 ? 2 : fields.size() - 1));
+            Nodes.writeIn(fields.get(each == BenchCard.CREEP ? 1 : fields.size() > 2 ? 2 : fields.size() - 1));
         }
     }
 

@@ -55,6 +55,11 @@ final class CardSketch extends CanvasRegion {
                 pen.line(RULER, w / 2 + 58, h / 2 - 34, w / 2 + 42, h / 2 - 42);
                 say(pen, "a mark on the table to count by", 24, h - 10, w);
             }
+            case CREEP -> {
+                robot(pen, 70, h / 2 - 30, 0, setup);
+                staircase(pen, 130, h - 52, w - 40, 14);
+                say(pen, "up until it rolls, down until it stands", 40, h - 14, w);
+            }
             case LOOPS -> {
                 robot(pen, w / 2, h / 2 - 14, 0, setup);
                 say(pen, "wheels up, on a box", w / 2 - 56, h / 2 + 48, w);
@@ -94,6 +99,21 @@ final class CardSketch extends CanvasRegion {
         double length = RobotMark.frontMm(setup) + RobotMark.backMm(setup);
         double scale = Math.min(TRACK_PX / setup.robot().drive().trackWidthMm(), LONGEST_PX / length);
         RobotMark.draw(new PlacedPen(pen, x, y, turnRad), scale, setup, BODY);
+    }
+
+    /** A command that rises and falls by steps. */
+    private static void staircase(Pen pen, double from, double y, double to, double step) {
+        int steps = 7;
+        double wide = (to - from) / (2 * steps - 1);
+        for (int k = 0; k < 2 * steps - 1; k++) {
+            int level = k < steps ? k : 2 * steps - 2 - k;
+            double x = from + k * wide;
+            pen.line(RULER, x, y - level * step, x + wide, y - level * step);
+            if (k < 2 * steps - 2) {
+                int next = k + 1 < steps ? k + 1 : 2 * steps - 3 - k;
+                pen.line(RULER, x + wide, y - level * step, x + wide, y - next * step);
+            }
+        }
     }
 
     private static void wave(Pen pen, double from, double to, double middle) {

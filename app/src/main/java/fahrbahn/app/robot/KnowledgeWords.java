@@ -20,7 +20,7 @@ final class KnowledgeWords {
     }
 
     static double unitFactor(Constant constant) {
-        return time(constant) ? 1000 : 1;
+        return time(constant) ? 1000 : constant == Constant.SAG ? 100 : 1;
     }
 
     static String unit(Constant constant) {
@@ -29,7 +29,8 @@ final class KnowledgeWords {
         }
         return switch (constant) {
             case FREE_SPEED -> "mm/s";
-            case DEAD_ZONE -> "command";
+            case DEAD_ZONE, BREAKAWAY, HOLDING -> "command";
+            case SAG -> "%";
             default -> "mm";
         };
     }

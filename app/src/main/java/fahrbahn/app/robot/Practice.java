@@ -3,8 +3,10 @@ package fahrbahn.app.robot;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.HiddenRobot;
+import fahrbahn.core.practice.CreepShowing;
 import fahrbahn.core.practice.LoopShowing;
 import fahrbahn.core.practice.RollShowing;
 import fahrbahn.core.practice.Showing;
@@ -78,7 +80,7 @@ public final class Practice {
         Setup drawn = HiddenRobot.of(as, new Random(seed));
         Setup hidden = as;
         for (Constant constant : measuredBy(card)) {
-            hidden = constant.with(hidden, constant.of(drawn));
+            hidden = moved(hidden, constant, constant.of(drawn));
         }
         if (card == BenchCard.ROLL) {
             double mismatch = drawn.robot().drive().traits().mismatchShare();
@@ -88,6 +90,15 @@ public final class Practice {
         }
         slide = card == BenchCard.SLIDE ? Optional.of(new SlideShowing(hidden, seed)) : Optional.empty();
         stage.set(new Stage(Optional.of(card), hidden, List.of(), "", 0));
+    }
+
+    /** At a limit of what its other numbers allow it stays as it is. */
+    private static Setup moved(Setup setup, Constant constant, double value) {
+        try {
+            return constant.with(setup, value);
+        } catch (BadValueException limit) {
+            return setup;
+        }
     }
 
     static List<Constant> measuredBy(BenchCard card) {
@@ -141,6 +152,7 @@ public final class Practice {
             case SPIN ->
                 Optional.of(new SpinShowing(
                         hidden, command, BenchCard.SPIN.fields().get(1).usual()));
+            case CREEP -> Optional.of(new CreepShowing(hidden, command));
             case LOOPS ->
                 Optional.of(new LoopShowing(
                         hidden,

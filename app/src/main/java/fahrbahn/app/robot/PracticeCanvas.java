@@ -73,6 +73,7 @@ final class PracticeCanvas extends CanvasRegion {
                 pen.frame(MARK, w / 2 - 10, h / 2 - 34, 180, 56);
                 pen.text(TEXT, "loops: " + practice.display(), w / 2 + 8, h / 2);
             }
+            case CREEP -> creep(pen, w, h, showing, pose);
             case WIGGLES -> wiggle(pen, w, h, pose);
             case SLIDE -> slide(pen, w, h);
         }
@@ -91,6 +92,13 @@ final class PracticeCanvas extends CanvasRegion {
         pen.line(FAINT, zero + length * scale, 20, zero + length * scale, h - 60);
         double x = showing.isPresent() ? pose.xMm() : -before;
         CardSketch.robot(pen, zero + x * scale, h / 2 - 20 - pose.yMm() * scale, pose.headingRad(), setup.get());
+    }
+
+    private void creep(Pen pen, double w, double h, Optional<Showing> showing, Pose pose) {
+        double all = showing.map(s -> s.at(s.endS()).xMm()).orElse(1.0);
+        double scale = (w - 3 * SIDE_PX) / Math.max(1, all);
+        pen.line(FAINT, SIDE_PX, h - 60, w - SIDE_PX, h - 60);
+        CardSketch.robot(pen, 2 * SIDE_PX + pose.xMm() * scale, h / 2 - 20, 0, setup.get());
     }
 
     /** Near enough to be counted; strokes along the line show that it rolls. */

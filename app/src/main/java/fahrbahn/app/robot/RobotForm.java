@@ -14,6 +14,7 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -77,9 +78,27 @@ final class RobotForm {
                 fields.number(
                         "deadZone",
                         "dead zone",
-                        "Dead zone: the largest command at which a wheel still stands; rolls at two commands measure it.",
-                        s -> s.robot().drive().traits().deadZoneCommand(),
-                        (s, v) -> traits(s, t -> t.withDeadZoneCommand(v))),
+                        "Dead zone: the command at which its speed, followed down, comes to nothing; rolls at two commands measure it.",
+                        s -> curve(s).deadZoneCommand(),
+                        (s, v) -> with(s, d -> d.withCurve(curve(s).withDeadZoneCommand(v)))),
+                fields.number(
+                        "sag",
+                        "sag, %",
+                        "Sag, how far the slope of its speed over the command falls below the mean at full command; rolls at three commands measure it.",
+                        s -> percent(curve(s).sagShare()),
+                        (s, v) -> with(s, d -> d.withCurve(curve(s).withSagShare(v / 100)))),
+                fields.number(
+                        "breakaway",
+                        "breakaway",
+                        "Breakaway, the threshold from rest: a standing wheel starts above this command; Creep measures it. 0: as the dead zone.",
+                        s -> curve(s).breakawayCommand(),
+                        (s, v) -> with(s, d -> d.withCurve(curve(s).withBreakawayCommand(v)))),
+                fields.number(
+                        "holding",
+                        "holding",
+                        "Holding command, the lower threshold: a rolling wheel stops below it; Creep measures it. 0: as the dead zone.",
+                        s -> curve(s).holdingCommand(),
+                        (s, v) -> with(s, d -> d.withCurve(curve(s).withHoldingCommand(v)))),
                 fields.number(
                         "scrub",
                         "scrub",
@@ -102,6 +121,14 @@ final class RobotForm {
                         yes -> yes ? "yes" : "no",
                         s -> s.robot().drive().traits().mayReverse(),
                         (s, v) -> traits(s, t -> t.withMayReverse(v))));
+    }
+
+    private static SpeedCurve curve(Setup setup) {
+        return setup.robot().drive().traits().curve();
+    }
+
+    private static double percent(double share) {
+        return Math.round(share * 1e6) / 1e4;
     }
 
     private static double millis(double seconds) {

@@ -4,6 +4,7 @@ import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SpeedCurve;
 import java.util.List;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -31,9 +32,26 @@ public enum Constant {
             "dead zone",
             0.5,
             Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> s.robot().drive().traits().deadZoneCommand(),
-            (s, v) -> s.withDrive(
-                    s.robot().drive().withTraits(s.robot().drive().traits().withDeadZoneCommand(v)))),
+            s -> curve(s).deadZoneCommand(),
+            (s, v) -> withCurve(s, curve(s).withDeadZoneCommand(v))),
+    SAG(
+            "sag",
+            0,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS),
+            s -> curve(s).sagShare(),
+            (s, v) -> withCurve(s, curve(s).withSagShare(v))),
+    BREAKAWAY(
+            "breakaway",
+            0.5,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS),
+            s -> curve(s).breakawayCommand(),
+            (s, v) -> withCurve(s, curve(s).withBreakawayCommand(v))),
+    HOLDING(
+            "holding command",
+            0.5,
+            Set.of(Aspect.BATTERY, Aspect.WHEELS),
+            s -> curve(s).holdingCommand(),
+            (s, v) -> withCurve(s, curve(s).withHoldingCommand(v))),
     LAG(
             "lag",
             0.4,
@@ -61,6 +79,12 @@ public enum Constant {
                     .average()
                     .orElseThrow(),
             Constant::withSpot);
+
+    /** Most robots' speeds bend by no more than this, as a share: our reckoning. */
+    private static final double USUAL_SAG = 0.2;
+
+    /** A threshold nobody has looked for is most often a twentieth of full command or less. */
+    private static final double UNSEEN_SHARE = 0.05;
 
     private interface Change {
         Setup apply(Setup setup, double value);
@@ -90,6 +114,22 @@ public enum Constant {
         return guessShare;
     }
 
+    /** How far off the value of a setup usually is when it is a guess, in the constant's own units. */
+    public double guessedWithin(Setup setup) {
+        double value = of(setup);
+        return switch (this) {
+            case SAG -> USUAL_SAG;
+            case DEAD_ZONE, BREAKAWAY, HOLDING ->
+                value == 0 ? UNSEEN_SHARE * setup.robot().drive().fullCommand() : guessShare * value;
+            default -> guessShare * value;
+        };
+    }
+
+    /** The least it can be. */
+    public double least() {
+        return this == SAG ? -SpeedCurve.MOST_SAG : 0;
+    }
+
     /** What changes it, or what it was told by: the wiggle clock tells the lag by the loop time. */
     public Set<Aspect> dependsOn() {
         return dependsOn;
@@ -102,6 +142,14 @@ public enum Constant {
     /** @throws fahrbahn.core.check.BadValueException when the setup cannot have this value */
     public Setup with(Setup setup, double newValue) {
         return change.apply(setup, newValue);
+    }
+
+    private static SpeedCurve curve(Setup setup) {
+        return setup.robot().drive().traits().curve();
+    }
+
+    private static Setup withCurve(Setup setup, SpeedCurve curve) {
+        return setup.withDrive(setup.robot().drive().withCurve(curve));
     }
 
     /** Every spot larger or smaller in the same proportion, so that their mean has the value. */

@@ -33,7 +33,7 @@ public record GuessCost(Constant constant, double uncertainty, double lowKp, dou
 
     private static double onset(Setup setup, Constant constant, double off, GainRay ray, double otherwise) {
         try {
-            return onset(constant.with(setup, Math.max(0, constant.of(setup) + off)), ray);
+            return onset(constant.with(setup, Math.max(constant.least(), constant.of(setup) + off)), ray);
         } catch (BadValueException impossible) {
             return otherwise; // the setup cannot be so, so the constant is not that far off
         }

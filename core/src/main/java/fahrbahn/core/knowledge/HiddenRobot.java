@@ -24,13 +24,24 @@ public final class HiddenRobot {
             Constant.LOOP_TIME,
             Constant.SPOT);
 
+    /** Drawn last: whoever is known by a seed stays who it was but for these. */
+    private static final List<Constant> OF_THE_CURVE = List.of(Constant.SAG, Constant.BREAKAWAY, Constant.HOLDING);
+
+    /** Where nobody has looked: a wheel starts, and stops, at so many times the command at which its speed would be nothing. */
+    private static final double USUAL_BREAKAWAY = 1.4;
+
+    private static final double USUAL_HOLDING = 1.15;
+
+    /** How much those differ from robot to robot, two standard deviations. */
+    private static final double THRESHOLDS_DIFFER = 0.1;
+
     private HiddenRobot() {}
 
     /** The setup with its constants moved. A guess's share is taken for two standard deviations, and no constant moves further. */
     public static Setup of(Setup guess, RandomGenerator random) {
         Setup hidden = guess;
         for (Constant constant : HIDDEN) {
-            double off = constant.guessShare() * Math.max(-1, Math.min(1, random.nextGaussian() / 2));
+            double off = constant.guessShare() * usual(random);
             double guessed = constant.of(guess);
             if (constant == Constant.DEAD_ZONE && guessed == 0) {
                 guessed = USUAL_DEAD_ZONE * guess.robot().drive().fullCommand();
@@ -38,9 +49,28 @@ public final class HiddenRobot {
             hidden = moved(hidden, constant, guessed * (1 + off));
         }
         double mismatch = USUAL_MISMATCH * Math.max(-2, Math.min(2, random.nextGaussian()));
-        return hidden.withDrive(hidden.robot()
+        hidden = hidden.withDrive(hidden.robot()
                 .drive()
                 .withTraits(hidden.robot().drive().traits().withMismatchShare(mismatch)));
+        for (Constant constant : OF_THE_CURVE) {
+            hidden = moved(hidden, constant, curved(guess, hidden, constant, usual(random)));
+        }
+        return hidden;
+    }
+
+    private static double usual(RandomGenerator random) {
+        return Math.max(-1, Math.min(1, random.nextGaussian() / 2));
+    }
+
+    /** @param off from -1 to 1 */
+    private static double curved(Setup guess, Setup hidden, Constant constant, double off) {
+        double guessed = constant.of(guess);
+        double deadZone = Constant.DEAD_ZONE.of(hidden);
+        return switch (constant) {
+            case BREAKAWAY -> (guessed > 0 ? guessed : USUAL_BREAKAWAY * deadZone) * (1 + THRESHOLDS_DIFFER * off);
+            case HOLDING -> (guessed > 0 ? guessed : USUAL_HOLDING * deadZone) * (1 + THRESHOLDS_DIFFER * off);
+            default -> guessed + constant.guessedWithin(guess) * off;
+        };
     }
 
     /** A setup whose drive and loop are another's, its program and its sensors its own. */
@@ -50,6 +80,9 @@ public final class HiddenRobot {
             if (constant != Constant.SPOT) {
                 told = moved(told, constant, constant.of(hidden));
             }
+        }
+        for (Constant constant : OF_THE_CURVE) {
+            told = moved(told, constant, constant.of(hidden));
         }
         return told;
     }

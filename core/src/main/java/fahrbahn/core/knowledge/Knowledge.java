@@ -26,9 +26,6 @@ public record Knowledge(
     /** What was read off a drawing or copied is better than a guess, by our reckoning three times. */
     private static final double TYPED_SHARE = 1 / 3.0;
 
-    /** A dead zone nobody has looked for is most often a twentieth of full command or less. */
-    private static final double DEAD_ZONE_SHARE = 0.05;
-
     /** A measurement and the robot are one when this near: the season file keeps every digit. */
     private static final double SAME = 1e-9;
 
@@ -79,10 +76,7 @@ public record Knowledge(
         if (holds.isPresent()) {
             return holds.get().measured().plusMinus();
         }
-        double value = constant.of(setup);
-        double guessed = constant == Constant.DEAD_ZONE && value == 0
-                ? DEAD_ZONE_SHARE * setup.robot().drive().fullCommand()
-                : constant.guessShare() * value;
+        double guessed = constant.guessedWithin(setup);
         return origin == Origin.GUESS ? guessed : TYPED_SHARE * guessed;
     }
 

@@ -56,12 +56,12 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
 
     /**
      * @param kdPerKp 0 or more
-     * @param points speeds looked at, evenly spread from the dead zone up to full command; 2 or more
+     * @param points speeds looked at, evenly spread from where it starts up to full command; 2 or more
      */
     public static Lane of(Setup setup, double kdPerKp, int points) {
         Check.require(points >= 2, "points", points, "2 or more");
         double full = setup.robot().drive().fullCommand();
-        double still = setup.robot().drive().traits().deadZoneCommand();
+        double still = setup.robot().drive().traits().curve().startsAboveCommand();
         Slicer slicer = new Slicer(setup, GainRay.ratio(kdPerKp));
         List<Slice> slices = new ArrayList<>(points);
         for (int i = 1; i <= points; i++) {

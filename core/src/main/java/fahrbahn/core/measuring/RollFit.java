@@ -3,23 +3,27 @@ package fahrbahn.core.measuring;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.SpeedCurve;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
- * Rolled distances at several commands: how fast the robot goes at full command, below which command it stands still, and how
- * straight it rolls. Speed is taken as a straight line above the dead zone, as {@link Drive} has it; weighted least squares.
+ * Rolled distances at several commands: how fast the robot goes at full command, below which command it stands still, how its speed bends
+ * with the command, and how straight it rolls. Speed is as {@link SpeedCurve} has it: from three commands on its bend is fitted too.
  *
  * @param freeSpeedMmPerS at full command
  * @param deadZoneCommand 0 when all entries share one command, or where the fit puts it below 0
- * @param deadZoneLow where its 95 % interval begins: that of a ratio of two means (Fieller, J. R. Stat. Soc. B 16 (1954), 175-185), held
- *     between 0 and the least command that moved it, which is all that few entries can say when they say nothing
+ * @param deadZoneLow where its 95 % interval begins: the commands at which the fitted speed may be nothing (for a straight line that is
+ *     Fieller's interval of a ratio, J. R. Stat. Soc. B 16 (1954), 175-185), held between 0 and the least command that moved it
  * @param deadZoneHigh where it ends
+ * @param sagShare how the speed bends; empty with two commands or fewer, and where they lie too near each other to tell
  * @param mismatchShare how much faster the right wheel is than the left
- * @param crookedShare largest distance of a command's mean speed from the line, share of the speed there; 0 with two commands or
- *     fewer
+ * @param crookedShare largest distance of a command's mean speed from the curve, share of the speed there; 0 where the commands are no more
+ *     than the curve has numbers
  * @param perCommand mean speed at each command, mm/s
  */
 public record RollFit(
@@ -27,9 +31,15 @@ public record RollFit(
         Measured deadZoneCommand,
         double deadZoneLow,
         double deadZoneHigh,
+        Optional<Measured> sagShare,
         Measured mismatchShare,
         double crookedShare,
         Map<Double, Measured> perCommand) {
+    /** A bend known no better than this, one standard error, is not told from none: half of what a curve can have. */
+    private static final double UNTOLD = SpeedCurve.MOST_SAG / 2;
+
+    private static final int STEPS = 4000;
+
     /** A thumb on a stopwatch, start and stop together. */
     public static final double WATCH_ERROR_S = 0.1;
 
@@ -73,7 +83,7 @@ public record RollFit(
         }
         Map<Double, List<Roll>> byCommand =
                 rolls.stream().collect(Collectors.groupingBy(Roll::command, TreeMap::new, Collectors.toList()));
-        Map<Double, Measured> speeds = new TreeMap<>();
+        SortedMap<Double, Measured> speeds = new TreeMap<>();
         byCommand.forEach((command, same) -> speeds.put(
                 command,
                 Measured.mean(
@@ -90,83 +100,91 @@ public record RollFit(
                 Measured.mean(mismatches, 2 * RULER_ERROR_MM * drive.effectiveTrackWidthMm() / (length * length));
         return speeds.size() == 1
                 ? proportional(speeds, mismatch, drive, rolls.size())
-                : straight(speeds, mismatch, drive, rolls.size());
+                : curved(speeds, mismatch, drive, rolls.size());
     }
 
-    private static RollFit proportional(Map<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
-        double command = speeds.keySet().iterator().next();
+    private static RollFit proportional(
+            SortedMap<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
+        double command = speeds.firstKey();
         Measured speed = speeds.get(command);
-        double deadZone = drive.traits().deadZoneCommand();
+        SpeedCurve curve = drive.traits().curve();
+        double full = drive.fullCommand();
+        double deadZone = curve.deadZoneCommand();
         Check.require(command > deadZone, "command", command, "above the dead zone, " + deadZone);
-        double factor = (drive.fullCommand() - deadZone) / (command - deadZone);
+        double factor = (full - deadZone) / curve.driving(command, full);
         return new RollFit(
                 new Measured(factor * speed.value(), factor * speed.standardError(), entries),
                 new Measured(deadZone, 0, 1),
                 0,
                 command,
+                Optional.empty(),
                 mismatch,
                 0,
                 Map.copyOf(speeds));
     }
 
-    private static RollFit straight(Map<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
-        double weights = 0;
-        double u = 0;
-        double v = 0;
-        for (Map.Entry<Double, Measured> at : speeds.entrySet()) {
-            double weight = 1 / square(at.getValue().standardError());
-            weights += weight;
-            u += weight * at.getKey();
-            v += weight * at.getValue().value();
-        }
-        u /= weights;
-        v /= weights;
-        double uu = 0;
-        double uv = 0;
-        for (Map.Entry<Double, Measured> at : speeds.entrySet()) {
-            double weight = 1 / square(at.getValue().standardError());
-            uu += weight * square(at.getKey() - u);
-            uv += weight * (at.getKey() - u) * (at.getValue().value() - v);
-        }
-        double slope = uv / uu;
-        Check.require(slope > 0, "speed per command", slope, "above 0: the robot must roll faster at higher commands");
-        double slopeError = Math.sqrt(1 / uu);
-        double middleError = Math.sqrt(1 / weights);
+    private static RollFit curved(SortedMap<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
         double full = drive.fullCommand();
-        double deadZone = Math.max(0, u - v / slope);
-        double crooked = 0;
-        for (Map.Entry<Double, Measured> at : speeds.entrySet()) {
-            double line = v + slope * (at.getKey() - u);
-            crooked = Math.max(crooked, Math.abs(at.getValue().value() / line - 1));
-        }
-        double fullSpeed = v + slope * (full - u);
-        Measured zone =
-                new Measured(deadZone, Math.hypot(middleError / slope, v * slopeError / square(slope)), entries);
-        double[] interval = zeroOfLine(u, v, slope, middleError, slopeError, zone.plusMinus() / zone.standardError());
-        double least = speeds.keySet().iterator().next();
+        double least = speeds.firstKey();
+        SpeedPolynomial line = SpeedPolynomial.of(speeds, full, 0, 1);
+        double slope = line.slopeAt(least);
+        Check.require(slope > 0, "speed per command", slope, "above 0: the robot must roll faster at higher commands");
+        Optional<SpeedPolynomial> bent = bent(speeds, full);
+        // What dead zone and bend may be is asked of a curve that is free to meet zero anywhere.
+        SpeedPolynomial free = speeds.size() > 2 ? SpeedPolynomial.of(speeds, full, 0, 2) : line;
+        SpeedPolynomial curve = bent.orElse(line);
+        double deadZone = Math.max(0, curve.zeroBelow(least));
+        Measured zone = new Measured(deadZone, free.errorAt(deadZone) * (least - deadZone) / curve.at(least), entries);
+        double[] interval = mayBeNothing(free, deadZone, least, zone.plusMinus() / zone.standardError());
+        Optional<Measured> sag =
+                bent.map(b -> new Measured(sag(b, full, least), free.errorOf(p -> sag(p, full, least)), entries));
         return new RollFit(
-                new Measured(fullSpeed, Math.hypot(middleError, slopeError * (full - u)), entries),
+                new Measured(curve.at(full), (bent.isPresent() ? curve : free).errorAt(full), entries),
                 zone,
-                Math.max(0, Math.min(least, interval[0])),
-                Math.max(0, Math.min(least, interval[1])),
+                interval[0],
+                interval[1],
+                sag,
                 mismatch,
-                speeds.size() > 2 ? crooked : 0,
+                speeds.size() > (bent.isPresent() ? 3 : 2) ? crooked(speeds, curve) : 0,
                 Map.copyOf(speeds));
     }
 
-    /** Where a line through (u, v) meets zero, from and to. @param t how many standard errors the interval is wide to each side */
-    private static double[] zeroOfLine(double u, double v, double slope, double vError, double slopeError, double t) {
-        double ratio = v / slope;
-        double g = square(t * slopeError / slope);
-        if (g >= 1) {
-            return new double[] {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY}; // the slope itself may be none
+    /** The bent curve; empty with fewer than three commands, or where they do not tell the bend. */
+    private static Optional<SpeedPolynomial> bent(SortedMap<Double, Measured> speeds, double full) {
+        if (speeds.size() < 3) {
+            return Optional.empty();
         }
-        double middle = ratio / (1 - g);
-        double half = t / slope * Math.sqrt(square(vError) * (1 - g) + square(ratio * slopeError)) / (1 - g);
-        return new double[] {u - middle - half, u - middle + half};
+        double least = speeds.firstKey();
+        SpeedPolynomial free = SpeedPolynomial.of(speeds, full, 0, 2);
+        SpeedPolynomial curve = free.zeroBelow(least) < 0 ? SpeedPolynomial.of(speeds, full, 1, 2) : free;
+        boolean told = curve.at(least) > 0
+                && Math.abs(sag(curve, full, least)) < SpeedCurve.MOST_SAG
+                && free.errorOf(p -> sag(p, full, least)) < UNTOLD;
+        return told ? Optional.of(curve) : Optional.empty();
     }
 
-    private static double square(double x) {
-        return x * x;
+    private static double sag(SpeedPolynomial curve, double full, double least) {
+        return 1 - curve.slopeAt(full) * (full - curve.zeroBelow(least)) / curve.at(full);
+    }
+
+    private static double crooked(SortedMap<Double, Measured> speeds, SpeedPolynomial curve) {
+        double most = 0;
+        for (Map.Entry<Double, Measured> at : speeds.entrySet()) {
+            most = Math.max(most, Math.abs(at.getValue().value() / curve.at(at.getKey()) - 1));
+        }
+        return most;
+    }
+
+    /** From and to which command, between 0 and the least that moved it, the speed may be nothing. @param t standard errors to each side */
+    private static double[] mayBeNothing(SpeedPolynomial curve, double zero, double least, double t) {
+        double low = zero;
+        while (low > 0 && curve.at(low) >= -t * curve.errorAt(low)) {
+            low = Math.max(0, low - least / STEPS);
+        }
+        double high = zero;
+        while (high < least && curve.at(high) <= t * curve.errorAt(high)) {
+            high = Math.min(least, high + least / STEPS);
+        }
+        return new double[] {low, high};
     }
 }

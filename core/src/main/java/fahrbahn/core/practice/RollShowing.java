@@ -30,12 +30,12 @@ public final class RollShowing implements Showing {
         Check.positive("distanceMm", distanceMm);
         drive = real.robot().drive();
         this.distanceMm = distanceMm;
-        speedMmPerS = drive.speedMmPerS(Math.min(command, drive.fullCommand()));
+        speedMmPerS = drive.speedFromRestMmPerS(Math.min(command, drive.fullCommand()));
         runUpMm = RUN_UP_LAGS * drive.lagS() * speedMmPerS;
         endS = moves() ? timeS(distanceMm + BEHIND_MM) : 2;
     }
 
-    /** Whether the command is above the dead zone. */
+    /** Whether the command starts it. */
     public boolean moves() {
         return speedMmPerS > 0;
     }
@@ -71,7 +71,7 @@ public final class RollShowing implements Showing {
     @Override
     public String reading(double tS) {
         if (!moves()) {
-            return "It hums and stands: the command is below its dead zone.";
+            return "It hums and stands: the command is too small to start it.";
         }
         long aside = Math.round(asideMm());
         return tS < endS

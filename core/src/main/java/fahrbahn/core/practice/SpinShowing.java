@@ -19,7 +19,8 @@ public final class SpinShowing implements Showing {
         Check.positive("command", command);
         Check.positive("turns", turns);
         drive = real.robot().drive();
-        turnRadPerS = 2 * drive.speedMmPerS(Math.min(command, drive.fullCommand())) / drive.effectiveTrackWidthMm();
+        turnRadPerS =
+                2 * drive.speedFromRestMmPerS(Math.min(command, drive.fullCommand())) / drive.effectiveTrackWidthMm();
         endS = turnRadPerS > 0 ? (turns + 2) * 2 * Math.PI / turnRadPerS : 2;
     }
 

@@ -20,9 +20,9 @@ public record Drive(
         Check.notNegative("lagS", lagS, Bounds.LAG_S);
         Check.positive("fullCommand", fullCommand, Bounds.NUMBER);
         Check.require(
-                traits.deadZoneCommand() < fullCommand,
-                "deadZoneCommand",
-                traits.deadZoneCommand(),
+                traits.curve().startsAboveCommand() < fullCommand,
+                traits.curve().sticks() ? "breakawayCommand" : "deadZoneCommand",
+                traits.curve().startsAboveCommand(),
                 "below the full command, " + fullCommand);
     }
 
@@ -31,18 +31,30 @@ public record Drive(
         this(trackWidthMm, freeSpeedMmPerS, lagS, mixing, fullCommand, Traits.IDEAL);
     }
 
-    /** Settled speed over the ground at a command, mm/s; nothing inside the dead zone, linear beyond it. */
+    /** Settled speed over the ground of a robot that rolls, at a command, mm/s; nothing below what holds it. */
     public double speedMmPerS(double command) {
-        double driving = Math.max(0, Math.abs(command) - traits.deadZoneCommand());
-        return Math.copySign(driving * speedPerCommand(), command);
+        SpeedCurve curve = traits.curve();
+        return Math.abs(command) < curve.holdsDownToCommand()
+                ? 0
+                : curve.driving(command, fullCommand) * speedPerCommand();
     }
 
-    /** Speed over the ground gained per unit of command beyond the dead zone, mm/s. */
+    /** The same of a robot that stands: nothing up to the breakaway command. */
+    public double speedFromRestMmPerS(double command) {
+        return Math.abs(command) > traits.curve().startsAboveCommand() ? speedMmPerS(command) : 0;
+    }
+
+    /** Slope of the speed at a command, mm/s per unit of command: what a little more of it gains there. */
+    public double slopePerCommand(double command) {
+        return traits.curve().steepness(command, fullCommand) * speedPerCommand();
+    }
+
+    /** Speed over the ground gained per unit of command, mm/s, in the mean from the dead zone to full command. */
     public double speedPerCommand() {
         return freeSpeedMmPerS
                 * traits.batteryShare()
                 * (1 - traits.slipShare())
-                / (fullCommand - traits.deadZoneCommand());
+                / (fullCommand - traits.curve().deadZoneCommand());
     }
 
     /** The track width that turning shows: larger than measured where tracks scrub. */
@@ -57,6 +69,10 @@ public record Drive(
 
     public Drive withTraits(Traits newTraits) {
         return new Drive(trackWidthMm, freeSpeedMmPerS, lagS, mixing, fullCommand, newTraits);
+    }
+
+    public Drive withCurve(SpeedCurve newCurve) {
+        return withTraits(traits.withCurve(newCurve));
     }
 
     public Drive withLagS(double newLagS) {

@@ -11,7 +11,7 @@ public enum Mixing {
 
         @Override
         double turnRatePerCommand(Drive drive, double base) {
-            return 2 * drive.speedPerCommand() / drive.effectiveTrackWidthMm();
+            return 2 * drive.slopePerCommand(base) / drive.effectiveTrackWidthMm();
         }
 
         @Override
@@ -28,7 +28,7 @@ public enum Mixing {
 
         @Override
         double turnRatePerCommand(Drive drive, double base) {
-            return base * drive.speedPerCommand() / (50 * drive.effectiveTrackWidthMm());
+            return base * drive.slopePerCommand(base) / (50 * drive.effectiveTrackWidthMm());
         }
 
         @Override

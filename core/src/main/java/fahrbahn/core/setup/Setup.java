@@ -23,14 +23,15 @@ public record Setup(Robot robot, Line line, Law law) {
         }
         checkOptions(law, following.size());
         checkTurns("line.tightestRadiusMm", line.tightestRadiusMm(), robot.drive());
-        double deadZone = robot.drive().traits().deadZoneCommand();
+        SpeedCurve curve = robot.drive().traits().curve();
+        double starts = curve.startsAboveCommand();
         double full = robot.drive().fullCommand();
         Check.require(
-                law.baseCommand() > deadZone && law.baseCommand() <= full,
+                law.baseCommand() > starts && law.baseCommand() <= full,
                 "law.baseCommand",
                 law.baseCommand(),
-                (deadZone > 0 ? "above the dead zone, " + deadZone + ", and " : "") + "at most the full command, "
-                        + full);
+                (starts > 0 ? "above the " + (curve.sticks() ? "breakaway, " : "dead zone, ") + starts + ", and " : "")
+                        + "at most the full command, " + full);
     }
 
     private static void checkOrder(List<Sensor> following) {

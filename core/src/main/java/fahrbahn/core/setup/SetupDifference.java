@@ -101,7 +101,30 @@ public final class SetupDifference {
     private static void addTraits(List<Cause> found, Traits a, Traits b) {
         add(found, Aspect.DRIVE, "reversing", a.mayReverse() ? "yes" : "no", b.mayReverse() ? "yes" : "no");
         add(found, Aspect.DRIVE, "battery (share)", a.batteryShare(), b.batteryShare());
-        add(found, Aspect.DRIVE, "dead zone", a.deadZoneCommand(), b.deadZoneCommand());
+        add(
+                found,
+                Aspect.DRIVE,
+                "dead zone",
+                a.curve().deadZoneCommand(),
+                b.curve().deadZoneCommand());
+        add(
+                found,
+                Aspect.DRIVE,
+                "sag of the speed (share)",
+                a.curve().sagShare(),
+                b.curve().sagShare());
+        add(
+                found,
+                Aspect.DRIVE,
+                "breakaway",
+                a.curve().breakawayCommand(),
+                b.curve().breakawayCommand());
+        add(
+                found,
+                Aspect.DRIVE,
+                "holding",
+                a.curve().holdingCommand(),
+                b.curve().holdingCommand());
         add(found, Aspect.DRIVE, "wheel mismatch (share)", a.mismatchShare(), b.mismatchShare());
         add(found, Aspect.DRIVE, "slip (share)", a.slipShare(), b.slipShare());
         add(found, Aspect.DRIVE, "scrub", a.scrub(), b.scrub());

@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Pose;
 
@@ -9,11 +10,18 @@ final class Body {
     /** Share of the speed a slope takes: all of it on a slope straight up, by our own reckoning; its sine on others. */
     private static final double SLOPE_SHARE = 1;
 
+    /** Slower than this a wheel is at rest. */
+    private static final double REST_MM_PER_S = 1;
+
     /** Turns up to this, rad, are made by series: they err by less than a^7/5040 = 2e-11. */
     private static final double SMALL_TURN = 0.1;
 
     private final double perWidth;
-    private final double deadZone;
+    private final SpeedCurve curve;
+    private final boolean plain;
+    private final boolean sticks;
+    private final double fullCommand;
+    private final double halfWidthMm;
     private final double leftPerCommand;
     private final double rightPerCommand;
     private final double lagS;
@@ -30,7 +38,11 @@ final class Body {
     Body(Drive drive, Variation variation) {
         Traits traits = drive.traits();
         perWidth = 1 / drive.effectiveTrackWidthMm();
-        deadZone = traits.deadZoneCommand();
+        curve = traits.curve();
+        plain = curve.isStraight();
+        sticks = curve.sticks();
+        fullCommand = drive.fullCommand();
+        halfWidthMm = drive.effectiveTrackWidthMm() / 2;
         lagS = drive.lagS() * variation.lagShare();
         double both = drive.speedPerCommand() * variation.batteryShare() * (1 - variation.slipShare());
         double mismatch = traits.mismatchShare() + variation.mismatchShare();
@@ -47,8 +59,9 @@ final class Body {
         yMm = pose.yMm();
         headingRad = pose.headingRad();
         aim();
-        double left = leftPerCommand * driving(commandBoth);
-        double right = rightPerCommand * driving(commandBoth);
+        double driving = plain ? commandBoth : curve.driving(commandBoth, fullCommand);
+        double left = leftPerCommand * driving;
+        double right = rightPerCommand * driving;
         speedMmPerS = (left + right) / 2;
         turnRadPerS = (right - left) * perWidth;
     }
@@ -58,12 +71,17 @@ final class Body {
         gradeShare = 1 - SLOPE_SHARE * slope;
     }
 
-    /** What of a command drives: that beyond the dead zone. */
-    private double driving(double command) {
-        if (deadZone == 0) {
-            return command;
-        }
-        return command > deadZone ? command - deadZone : command < -deadZone ? command + deadZone : 0;
+    /** What of a command drives a wheel that turns at this speed. */
+    private double driving(double command, double wheelMmPerS) {
+        return sticks && !turns(command, wheelMmPerS) ? 0 : curve.driving(command, fullCommand);
+    }
+
+    /** A wheel that rolls the way of its command goes on while the command holds it; any other has to break away. */
+    private boolean turns(double command, double wheelMmPerS) {
+        double rolling = command < 0 ? -wheelMmPerS : wheelMmPerS;
+        return rolling > REST_MM_PER_S
+                ? Math.abs(command) >= curve.holdsDownToCommand()
+                : Math.abs(command) > curve.startsAboveCommand();
     }
 
     /**
@@ -72,8 +90,15 @@ final class Body {
      * mean speed is exact as well, shortened from arc to chord.
      */
     void drive(Span span, double leftCommand, double rightCommand) {
-        double leftGoal = leftPerCommand * gradeShare * driving(leftCommand);
-        double rightGoal = rightPerCommand * gradeShare * driving(rightCommand);
+        double leftDriving = leftCommand;
+        double rightDriving = rightCommand;
+        if (!plain) {
+            double outward = turnRadPerS * halfWidthMm;
+            leftDriving = driving(leftCommand, speedMmPerS - outward);
+            rightDriving = driving(rightCommand, speedMmPerS + outward);
+        }
+        double leftGoal = leftPerCommand * gradeShare * leftDriving;
+        double rightGoal = rightPerCommand * gradeShare * rightDriving;
         double speedGoal = (leftGoal + rightGoal) * 0.5;
         double turnGoal = (rightGoal - leftGoal) * perWidth;
         double speedMissing = speedMmPerS - speedGoal;

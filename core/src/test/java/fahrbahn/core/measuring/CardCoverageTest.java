@@ -8,6 +8,7 @@ import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.loop.WiggleClock;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.SpeedCurve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -31,6 +32,13 @@ class CardCoverageTest {
         assertThat(held).as("of " + SESSIONS).isBetween(930, 970);
     }
 
+    /** The same of more sessions, where the share is nearer to the bar than a thousand can tell. */
+    private static final int MORE_SESSIONS = 4000;
+
+    private static void coversMore(int held) {
+        assertThat(held).as("of " + MORE_SESSIONS).isBetween(3720, 3880);
+    }
+
     /** Another coach: log-normal about what we take for usual. */
     private void anotherCoach() {
         thumb = Math.exp(0.25 * random.nextGaussian());
@@ -45,8 +53,12 @@ class CardCoverageTest {
     }
 
     private int sessions(IntFunction<Boolean> holds) {
+        return sessions(SESSIONS, holds);
+    }
+
+    private int sessions(int of, IntFunction<Boolean> holds) {
         int held = 0;
-        for (int i = 0; i < SESSIONS; i++) {
+        for (int i = 0; i < of; i++) {
             anotherCoach();
             held += holds.apply(i) ? 1 : 0;
         }
@@ -86,13 +98,78 @@ class CardCoverageTest {
         covers(speed[0]);
     }
 
+    private static final SpeedCurve SAGGING = new SpeedCurve(15, 0.25, 0, 0);
+
+    private List<RollFit.Roll> sagging(int each, double... commands) {
+        Drive drive = DRIVE.withCurve(SAGGING);
+        List<RollFit.Roll> rolls = new ArrayList<>();
+        for (double command : commands) {
+            for (int i = 0; i < each; i++) {
+                rolls.add(new RollFit.Roll(command, ruled(1000), watched(1000 / drive.speedMmPerS(command)), 0));
+            }
+        }
+        return rolls;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 5})
+    void rollsAtThreeCommandsAndMoreTellHowSpeedBends(int each) {
+        for (double[] commands : new double[][] {{60, 130, 200}, {50, 100, 150, 200}}) {
+            int[] held = new int[4];
+            sessions(i -> {
+                RollFit fit = RollFit.of(sagging(each, commands), DRIVE);
+                held[0] += holds(fit.freeSpeedMmPerS(), 600) ? 1 : 0;
+                held[1] += fit.deadZoneLow() <= 15 && 15 <= fit.deadZoneHigh() ? 1 : 0;
+                held[2] += fit.sagShare().isPresent() && holds(fit.sagShare().get(), 0.25) ? 1 : 0;
+                held[3] += fit.sagShare().isPresent() ? 1 : 0;
+                return true;
+            });
+            covers(held[0]);
+            covers(held[1]);
+            // One roll at each of three commands tells no bend in one session of fifteen; in the others its interval is
+            // a little wide,
+            // for it is that of a curve that may meet zero anywhere.
+            assertThat(held[3]).as("tells the bend").isGreaterThan(each == 1 ? 920 : 990);
+            assertThat(held[2] / (double) held[3]).isBetween(0.93, 0.975);
+        }
+    }
+
+    /** Each time the wheels start and stop at a place of their own, 4 % of the command about the mean. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 5})
+    void creeps(int entries) {
+        for (double step : new double[] {0.5, 2}) {
+            int[] held = new int[2];
+            sessions(MORE_SESSIONS, i -> {
+                List<CreepFit.Creep> creeps = new ArrayList<>();
+                double up = 22 + random.nextDouble() * step;
+                double down = 16 + random.nextDouble() * step;
+                for (int k = 0; k < entries; k++) {
+                    double from = random.nextDouble() * step; // the coach begins anywhere
+                    double starts = up + thumb * 0.04 * up * random.nextGaussian();
+                    double stops = Math.min(starts, down + thumb * 0.04 * up * random.nextGaussian());
+                    creeps.add(new CreepFit.Creep(
+                            step,
+                            from + step * Math.ceil((starts - from) / step),
+                            from + step * (Math.ceil((stops - from) / step) - 1)));
+                }
+                CreepFit fit = CreepFit.of(creeps);
+                held[0] += holds(fit.holdingCommand(), down) ? 1 : 0;
+                held[1] += holds(fit.breakawayCommand(), up) ? 1 : 0;
+                return true;
+            });
+            coversMore(held[0]);
+            coversMore(held[1]);
+        }
+    }
+
     @Test
     void twoCommandsThatTellNothingLeaveWhatPhysicsLeaves() {
         anotherCoach();
         RollFit near =
                 RollFit.of(List.of(new RollFit.Roll(100, 1000, 3.00, 0), new RollFit.Roll(104, 1000, 2.95, 0)), DRIVE);
         assertThat(near.deadZoneLow()).isZero();
-        assertThat(near.deadZoneHigh()).isEqualTo(100);
+        assertThat(near.deadZoneHigh()).isBetween(60.0, 100.0);
         RollFit apart = RollFit.of(rolls(15, 3, 60, 150), DRIVE);
         assertThat(apart.deadZoneHigh() - apart.deadZoneLow()).isLessThan(20);
     }

@@ -16,6 +16,7 @@ import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SpeedCurve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -73,6 +74,37 @@ class MeasuringTest {
         assertThat(fit.crookedShare()).isLessThan(1e-9);
         assertThat(fit.mismatchShare().value()).isZero();
         assertThat(fit.perCommand()).hasSize(4);
+    }
+
+    @Test
+    void threeCommandsGiveTheBendBackAndTwoSayTheyCannot() {
+        Drive bent = DRIVE.withCurve(new SpeedCurve(20, 0.3, 0, 0));
+        List<RollFit.Roll> rolls = new ArrayList<>();
+        for (double command : new double[] {60, 130, 200}) {
+            rolls.add(new RollFit.Roll(command, 1000, 1000 / bent.speedMmPerS(command), 0));
+        }
+        RollFit fit = RollFit.of(rolls, DRIVE);
+        assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(600, within(1e-6));
+        assertThat(fit.deadZoneCommand().value()).isCloseTo(20, within(1e-6));
+        assertThat(fit.sagShare().orElseThrow().value()).isCloseTo(0.3, within(1e-6));
+        assertThat(RollFit.of(rolls.subList(0, 2), DRIVE).sagShare()).isEmpty();
+        List<RollFit.Roll> near = new ArrayList<>();
+        for (double command : new double[] {100, 104, 108}) {
+            near.add(new RollFit.Roll(command, 1000, 1000 / bent.speedMmPerS(command), 0));
+        }
+        assertThat(RollFit.of(near, DRIVE).sagShare()).as("too near each other").isEmpty();
+        // One command is scaled by the curve that is known.
+        assertThat(RollFit.of(rolls.subList(1, 2), bent).freeSpeedMmPerS().value())
+                .isCloseTo(600, within(1e-6));
+    }
+
+    @Test
+    void creepingTellsWhatStartsAndWhatHolds() {
+        CreepFit fit = CreepFit.of(List.of(new CreepFit.Creep(2, 24, 16), new CreepFit.Creep(2, 22, 14)));
+        assertThat(fit.breakawayCommand().value()).isCloseTo(22, within(1e-12));
+        assertThat(fit.holdingCommand().value()).isCloseTo(16, within(1e-12));
+        assertThatThrownBy(() -> new CreepFit.Creep(1, 10, 12)).hasMessageContaining("less holds a rolling wheel");
+        assertThatThrownBy(() -> CreepFit.of(List.of())).isInstanceOf(BadValueException.class);
     }
 
     @Test
@@ -147,7 +179,7 @@ class MeasuringTest {
         Setup setup = Setups.pair();
         double changed = constant.of(setup) * 1.1 + 0.0011;
         assertThat(constant.of(constant.with(setup, changed))).isCloseTo(changed, within(1e-9 * changed));
-        assertThat(constant.guessShare()).isBetween(0.01, 1.0);
+        assertThat(constant.guessedWithin(setup)).isPositive();
     }
 
     @Test

@@ -17,6 +17,7 @@ import fahrbahn.core.measuring.SpinTurns;
 import fahrbahn.core.measuring.WiggleTiming;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.table.Pose;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,17 +63,48 @@ class ShowingTest {
         RollFit fit = RollFit.of(rolls, drive);
         // Two looks of a millisecond on the shortest roll.
         assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(drive.freeSpeedMmPerS(), within(3.0));
-        assertThat(fit.deadZoneCommand().value()).isCloseTo(drive.traits().deadZoneCommand(), within(0.3));
+        assertThat(fit.deadZoneCommand().value())
+                .isCloseTo(drive.traits().curve().deadZoneCommand(), within(0.3));
         assertThat(fit.mismatchShare().value()).isCloseTo(drive.traits().mismatchShare(), within(1e-4));
+        assertThat(drive.traits().curve().sagShare()).isNotZero();
+        assertThat(fit.sagShare().orElseThrow().value())
+                .isCloseTo(drive.traits().curve().sagShare(), within(0.02));
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void creepingTellsWhatStartsAndHoldsIt(long seed) {
+        Setup real = hidden(seed);
+        SpeedCurve curve = real.robot().drive().traits().curve();
+        assertThat(curve.sticks()).isTrue();
+        double step = 0.1;
+        CreepShowing creep = new CreepShowing(real, step);
+        double t = 0;
+        while (creep.at(t + 0.05).xMm() == 0) {
+            t += 0.05;
+        }
+        double starts = shown(creep, t + 0.05);
+        while (creep.at(t + 0.75).xMm() - creep.at(t).xMm() > 1) {
+            t += 0.05;
+        }
+        double stops = shown(creep, t + 0.75);
+        assertThat(starts).isCloseTo(curve.startsAboveCommand(), within(2 * step));
+        assertThat(stops).isCloseTo(curve.holdsDownToCommand(), within(2 * step));
+        assertThat(creep.rolls(creep.endS())).isFalse();
+    }
+
+    private static double shown(CreepShowing creep, double tS) {
+        return Double.parseDouble(creep.reading(tS).replace("command ", ""));
     }
 
     @Test
     void belowItsDeadZoneItStandsAndSaysSo() {
         Setup real = hidden(3);
-        RollShowing roll = new RollShowing(real, real.robot().drive().traits().deadZoneCommand() / 2, 1000);
+        RollShowing roll =
+                new RollShowing(real, real.robot().drive().traits().curve().deadZoneCommand() / 2, 1000);
         assertThat(roll.moves()).isFalse();
         assertThat(roll.at(1)).isEqualTo(roll.at(0));
-        assertThat(roll.reading(0.1)).contains("dead zone");
+        assertThat(roll.reading(0.1)).contains("too small to start it");
     }
 
     @ParameterizedTest

