@@ -1,7 +1,9 @@
 package fahrbahn.headless;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.StableSpan;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
@@ -35,6 +37,12 @@ final class LaneCommand implements Callable<Integer> {
         json.put("bendKp", Double.isInfinite(report.bendKp()) ? null : report.bendKp())
                 .put("leastLeadMm", report.leastLeadMm())
                 .put("spectralRadius", report.spectralRadius());
+        ArrayNode calm = json.putArray("stable");
+        for (StableSpan span : report.calm()) {
+            calm.addObject()
+                    .put("fromKp", span.fromKp())
+                    .put("toKp", Double.isInfinite(span.toKp()) ? null : span.toKp());
+        }
         Json.print(spec, json);
         return 0;
     }

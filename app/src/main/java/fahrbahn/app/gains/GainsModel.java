@@ -74,10 +74,18 @@ public final class GainsModel extends StationModel {
 
         /** Onset along the ratio of the gains as set. */
         public Optional<Double> wiggleKp() {
+            return here().flatMap(Lane.Slice::wiggleKp);
+        }
+
+        /** Gain below which it wiggles too, along the same ratio; 0 where small gains are calm. */
+        double calmFromKp() {
+            return here().map(Lane.Slice::calmFromKp).orElse(0.0);
+        }
+
+        private Optional<Lane.Slice> here() {
             double base = setup.law().baseCommand();
             return lane.slices().stream()
-                    .min((a, b) -> Double.compare(Math.abs(a.baseCommand() - base), Math.abs(b.baseCommand() - base)))
-                    .flatMap(Lane.Slice::wiggleKp);
+                    .min((a, b) -> Double.compare(Math.abs(a.baseCommand() - base), Math.abs(b.baseCommand() - base)));
         }
     }
 

@@ -23,9 +23,7 @@ final class GainsWords {
         String next = next(picture);
         if (!(report.spectralRadius() < 1)) {
             return Verdict.stop(gains + " wiggles at " + Words.number(report.speedMmPerS()) + " mm/s"
-                    + picture.wiggleKp()
-                            .map(kp -> ": this Kd-to-Kp ratio holds up to Kp " + Words.number(kp))
-                            .orElse("")
+                    + picture.wiggleKp().map(kp -> calm(picture, kp)).orElse("")
                     + "." + next);
         }
         String bend = Words.millimetres(picture.setup().line().tightestRadiusMm()) + " bend";
@@ -38,9 +36,20 @@ final class GainsWords {
                     + Words.number(report.bendKp()) + " or more." + next);
         }
         double room = picture.wiggleKp().map(kp -> kp / law.kp()).orElse(1.0);
+        double above = picture.calmFromKp() > 0 ? law.kp() / picture.calmFromKp() : Double.POSITIVE_INFINITY;
+        if (above < LITTLE_ROOM) {
+            return Verdict.care(gains + " is calm, but " + Words.number(above, 2)
+                    + " times less of both wiggles: its sensors sit too near its axle for small gains." + next);
+        }
         String where = gains + " holds the bends " + Words.number(law.kp() / report.bendKp(), 2)
                 + " times over and wiggles at " + Words.number(room, 2) + " times its gain.";
         return room < LITTLE_ROOM ? Verdict.care(where + next) : Verdict.good(where + next);
+    }
+
+    private static String calm(GainsPicture picture, double wiggleKp) {
+        double from = picture.calmFromKp();
+        return ": this Kd-to-Kp ratio is calm " + (from > 0 ? "from Kp " + Words.number(from) + " to " : "up to Kp ")
+                + Words.number(wiggleKp);
     }
 
     private static String next(GainsPicture picture) {

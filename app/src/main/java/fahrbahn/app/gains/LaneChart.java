@@ -9,6 +9,7 @@ import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.Lane;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -18,6 +19,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
     private static final double DOT_PX = 6;
     private static final double DIAMOND_PX = 11;
     private static final Stroke MIDDLE = new Stroke("ink-middle", 2.5, 14, 12);
+    private static final Stroke WINDOW = new Stroke("ink-middle", 3, 4, 5);
     private static final Stroke CEILING = new Stroke("ink-text", 1.2, 3, 4);
     private static final Stroke ADVICE = new Stroke("ink-advice", 2.5);
 
@@ -41,7 +43,10 @@ public record LaneChart(GainsPicture picture) implements Chart {
         String set = "At " + Words.number(picture.report().speedMmPerS()) + " mm/s Kp "
                 + Words.number(picture.setup().law().kp()) + " is set";
         String wiggles = picture.wiggleKp()
-                .map(kp -> "; it wiggles from " + Words.number(kp) + " on")
+                .map(kp -> "; it wiggles from " + Words.number(kp) + " on"
+                        + (picture.calmFromKp() > 0
+                                ? ", and below " + Words.number(picture.calmFromKp()) + " too"
+                                : ""))
                 .orElse("");
         String advice =
                 picture.gains().map(a -> "; try " + Words.number(a.kp())).orElse("");
@@ -66,8 +71,15 @@ public record LaneChart(GainsPicture picture) implements Chart {
     public Range y() {
         double tallest = Math.max(
                 picture.setup().law().kp() * 1.6,
-                slices().get(slices().size() - 1).bendKp() * 1.4);
+                Math.max(
+                                picture.calmFromKp(),
+                                finite(slices().get(slices().size() - 1).bendKp()))
+                        * 1.4);
         return new Range(0, Math.max(tallest, picture.wiggleKp().orElse(0.0) * 1.35));
+    }
+
+    private static double finite(double kp) {
+        return Double.isFinite(kp) ? kp : 0;
     }
 
     @Override
@@ -91,8 +103,8 @@ public record LaneChart(GainsPicture picture) implements Chart {
     private static void drawRoad(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {
         int n = open.size();
         double[] x = along(open, s -> scale.px(s.speedMmPerS()));
-        double[] onset = along(open, s -> Math.max(-20, scale.py(s.wiggleKp().orElseThrow())));
-        double[] floor = along(open, s -> scale.py(s.bendKp()));
+        double[] onset = along(open, s -> Math.max(0, scale.py(s.wiggleKp().orElseThrow())));
+        double[] floor = along(open, s -> scale.py(s.lowKp()));
         double[] roundX = new double[2 * n];
         double[] roundY = new double[2 * n];
         for (int i = 0; i < n; i++) {
@@ -102,11 +114,39 @@ public record LaneChart(GainsPicture picture) implements Chart {
             roundY[2 * n - 1 - i] = floor[i];
         }
         pen.area("ink-road", roundX, roundY);
-        pen.line(EDGE, x, onset);
+        drawOnset(pen, x, onset);
         pen.line(EDGE, x, floor);
         double[] middle = along(open, s -> scale.py(s.middleKp()));
         pen.line(MIDDLE, x, middle);
         labels.free(x, onset).free(x, floor).free(x, middle);
+        drawWindow(pen, scale, labels, open);
+    }
+
+    /** As far as it lies in the picture: where the onset is higher, the road goes on beyond its upper edge. */
+    private static void drawOnset(Pen pen, double[] x, double[] onset) {
+        int first = 0;
+        while (first < x.length - 1 && onset[first] <= 0 && onset[first + 1] <= 0) {
+            first++;
+        }
+        pen.line(EDGE, Arrays.copyOfRange(x, first, x.length), Arrays.copyOfRange(onset, first, x.length));
+    }
+
+    /** Where small gains wiggle: the border below which they do, dashed over the road's own. */
+    private static void drawWindow(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {
+        int first = 0;
+        while (first < open.size()
+                && !(open.get(first).calmFromKp() > open.get(first).bendKp())) {
+            first++;
+        }
+        if (first == open.size()) {
+            return;
+        }
+        List<Lane.Slice> windows = open.subList(Math.max(0, first - 1), open.size());
+        double[] x = along(windows, s -> scale.px(s.speedMmPerS()));
+        double[] low = along(windows, s -> scale.py(s.lowKp()));
+        pen.line(WINDOW, x, low);
+        int last = windows.size() - 1;
+        labels.put("ink-text", "less wiggles too", x[last] + DIAMOND_PX, low[last]);
     }
 
     private static double[] along(List<Lane.Slice> slices, ToDoubleFunction<Lane.Slice> place) {

@@ -8,6 +8,7 @@ import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.gains.LaneChart;
 import fahrbahn.core.loop.Lane;
+import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.store.BadFileException;
 import java.nio.file.Files;
@@ -61,6 +62,37 @@ class ChartTest {
                 .orElseThrow();
         assertThat(floor[0]).isCloseTo(scale.py(first.bendKp()), within(1e-9));
         assertThat(pen.words()).contains("set", "wiggles", "leaves the bends");
+    }
+
+    /** Sensors so near to the axle that Kp alone wiggles, and Kd looks ahead by almost enough. */
+    private static Setup near() {
+        Setup near = PAIR.withRobot(PAIR.robot()
+                .withSensors(PAIR.robot().sensors().stream()
+                        .map(s -> s.withPlace(5, s.leftMm()))
+                        .toList()));
+        LoopModel model = LoopModel.of(near);
+        double lackingS = (model.leastLeadMm() - 5) / model.speedMmPerS();
+        double kp = 3 * PAIR.law().kp();
+        return near.withLaw(
+                near.law().withGains(kp, 0, 0.98 * lackingS / model.loop().periodS() * kp));
+    }
+
+    @Test
+    void aWindowAboveGainsThatWiggleIsDrawnWithItsLowerBorder() {
+        GainsPicture picture = GainsPicture.of(near());
+        List<Lane.Slice> windows = picture.lane().slices().stream()
+                .filter(s -> s.open() && s.calmFromKp() > s.bendKp())
+                .toList();
+        assertThat(windows).isNotEmpty();
+        LaneChart chart = new LaneChart(picture);
+        Scale scale = Scale.of(chart, 700, 400);
+        RecordingPen pen = new RecordingPen();
+        chart.draw(pen, scale);
+        double[] border = pen.of("line", "ink-middle").get(1).y();
+        assertThat(border).as("from the slice before on").hasSize(windows.size() + 1);
+        assertThat(border[1]).isCloseTo(scale.py(windows.get(0).calmFromKp()), within(1e-9));
+        assertThat(pen.words()).contains("less wiggles too");
+        assertThat(chart.says()).contains("and below");
     }
 
     @Test

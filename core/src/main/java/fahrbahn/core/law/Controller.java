@@ -1,5 +1,6 @@
 package fahrbahn.core.law;
 
+import fahrbahn.core.check.Check;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
@@ -33,8 +34,9 @@ public final class Controller {
     private double lastSeenError;
     private double blankLeftS;
 
-    /** @param steerSign +1 or -1: which way to steer for a positive error; minus the sign of the error curve's slope, any for patterns */
+    /** @param steerSign 1 or -1: which way to steer for a positive error, as {@code ErrorCurve.steerSign} says; any for patterns */
     public Controller(Setup setup, double steerSign) {
+        Check.require(Math.abs(steerSign) == 1, "steerSign", steerSign, "1 or -1");
         Law law = setup.law();
         Options options = law.options();
         boolean pattern = law.kind() == Law.Kind.PATTERN;

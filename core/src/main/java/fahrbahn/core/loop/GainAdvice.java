@@ -5,7 +5,7 @@ package fahrbahn.core.loop;
  *
  * @param kp per loop
  * @param kd per loop
- * @param gainMargin times Kp and Kd together may be raised before the robot wiggles; below 1 when it wiggles as it is
+ * @param gainMargin factor by which Kp and Kd together may change, up or down, before the robot wiggles; below 1 when it wiggles as it is
  * @param bendMargin times Kp exceeds the bend floor
  * @param settlingS time constant of the slowest motion: a disturbance falls to 37 % in this time; infinite when it wiggles
  * @param shake standard deviation of the steering from sensor noise, as a share of the full command

@@ -58,16 +58,17 @@ public final class GainAdvisor {
         GainAdvisor advisor = new GainAdvisor(setup);
         List<GainAdvice> proposals = new ArrayList<>();
         for (double ratio : KD_PER_KP) {
-            Optional<WiggleOnset> onset = WiggleOnset.along(advisor.loop, GainRay.ratio(ratio));
-            double highest = Math.min(
-                    onset.map(WiggleOnset::kp).orElse(0.0) / LEAST_GAIN_MARGIN,
-                    MOST_SHAKE * setup.robot().drive().fullCommand() / (advisor.noise * Math.hypot(1 + ratio, ratio)));
-            double lowest = LEAST_BEND_MARGIN * advisor.bendKp;
-            for (int i = 0; i < steps && lowest <= highest; i++) {
-                double kp = lowest * Math.pow(highest / lowest, i / (steps - 1.0));
-                GainAdvice pair = advisor.judge(kp, ratio * kp);
-                if (pair.keepsMargins()) {
-                    proposals.add(pair);
+            double shaking =
+                    MOST_SHAKE * setup.robot().drive().fullCommand() / (advisor.noise * Math.hypot(1 + ratio, ratio));
+            for (StableSpan calm : StableSpan.along(advisor.loop, GainRay.ratio(ratio))) {
+                double highest = Math.min(calm.toKp() / LEAST_GAIN_MARGIN, shaking);
+                double lowest = Math.max(LEAST_BEND_MARGIN * advisor.bendKp, LEAST_GAIN_MARGIN * calm.fromKp());
+                for (int i = 0; i < steps && lowest <= highest; i++) {
+                    double kp = lowest * Math.pow(highest / lowest, i / (steps - 1.0));
+                    GainAdvice pair = advisor.judge(kp, ratio * kp);
+                    if (pair.keepsMargins()) {
+                        proposals.add(pair);
+                    }
                 }
             }
         }
@@ -83,10 +84,7 @@ public final class GainAdvisor {
         double kp = twoDigits(exactKp);
         double kd = twoDigits(exactKd);
         double radius = loop.spectralRadius(kp, 0, kd);
-        // A stable window above unstable small gains has no onset: how far it reaches upwards is not known here.
-        double gainMargin = WiggleOnset.along(loop, GainRay.ratio(kd / kp))
-                .map(onset -> onset.kp() / kp)
-                .orElse(radius < 1 ? 1.0 : 0.0);
+        double gainMargin = margin(kp, kd);
         return new GainAdvice(
                 kp,
                 kd,
@@ -96,20 +94,28 @@ public final class GainAdvisor {
                 noise * Math.hypot(kp + kd, kd) / setup.robot().drive().fullCommand());
     }
 
+    /** Factor by which both gains may change together, up or down, before it wiggles; 0 when it does as it is. */
+    private double margin(double kp, double kd) {
+        return StableSpan.along(loop, GainRay.ratio(kd / kp)).stream()
+                .filter(calm -> calm.holds(kp))
+                .findFirst()
+                .map(calm -> calm.margin(kp))
+                .orElse(0.0);
+    }
+
     private Optional<GainAdvice> best() {
         GainAdvice best = null;
         for (double ratio : KD_PER_KP) {
-            Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(ratio));
-            if (onset.isEmpty()) {
-                continue;
-            }
-            double highest = onset.get().kp() / LEAST_GAIN_MARGIN;
-            double lowest = Math.max(LEAST_BEND_MARGIN * bendKp, highest / KP_SPAN);
-            for (int i = 0; i <= KP_STEPS && lowest <= highest; i++) {
-                double kp = highest * Math.pow(lowest / highest, (double) i / KP_STEPS);
-                GainAdvice candidate =
-                        rounded(kp, ratio * kp, best == null ? Double.POSITIVE_INFINITY : best.settlingS());
-                best = candidate == null ? best : candidate;
+            for (StableSpan calm : StableSpan.along(loop, GainRay.ratio(ratio))) {
+                double highest = calm.toKp() / LEAST_GAIN_MARGIN;
+                double lowest = Math.max(
+                        Math.max(LEAST_BEND_MARGIN * bendKp, LEAST_GAIN_MARGIN * calm.fromKp()), highest / KP_SPAN);
+                for (int i = 0; i <= KP_STEPS && lowest <= highest; i++) {
+                    double kp = highest * Math.pow(lowest / highest, (double) i / KP_STEPS);
+                    GainAdvice candidate =
+                            rounded(kp, ratio * kp, best == null ? Double.POSITIVE_INFINITY : best.settlingS());
+                    best = candidate == null ? best : candidate;
+                }
             }
         }
         return Optional.ofNullable(best);
@@ -131,11 +137,8 @@ public final class GainAdvisor {
         if (!(radius < 1 && settlingS < soonerThanS)) {
             return null;
         }
-        Optional<WiggleOnset> onset = WiggleOnset.along(loop, GainRay.ratio(kd / kp));
-        if (onset.isEmpty() || onset.get().kp() < LEAST_GAIN_MARGIN * kp) {
-            return null;
-        }
-        return new GainAdvice(kp, kd, onset.get().kp() / kp, kp / bendKp, settlingS, shake);
+        double margin = margin(kp, kd);
+        return margin < LEAST_GAIN_MARGIN ? null : new GainAdvice(kp, kd, margin, kp / bendKp, settlingS, shake);
     }
 
     static double twoDigits(double value) {

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The lane: for each speed the Kp between the bend floor and the wiggle onset. It narrows with speed; where it closes is the
+ * The lane: for each speed the Kp between the bend floor and the wiggle onset, or, where small gains wiggle, within the window above them. It narrows with speed; where it closes is the
  * speed ceiling of this robot on this table.
  *
  * @param kdPerKp ratio of the per-loop gains all along the lane
@@ -22,16 +22,23 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
      * One speed.
      *
      * @param bendKp floor; infinite when no gain holds the bend
-     * @param wiggleKp onset; empty when no gain is stable
+     * @param calmFromKp least gain that does not wiggle: 0, but where small gains wiggle and a window opens above them
+     * @param wiggleKp gain from which on it wiggles; empty when no gain is stable
      */
-    public record Slice(double baseCommand, double speedMmPerS, double bendKp, Optional<Double> wiggleKp) {
+    public record Slice(
+            double baseCommand, double speedMmPerS, double bendKp, double calmFromKp, Optional<Double> wiggleKp) {
         public boolean open() {
-            return wiggleKp.isPresent() && wiggleKp.get() > bendKp;
+            return wiggleKp.isPresent() && wiggleKp.get() > lowKp();
+        }
+
+        /** Lower border of the lane: the bend floor, or what is needed not to wiggle. */
+        public double lowKp() {
+            return Math.max(bendKp, calmFromKp);
         }
 
         /** As far from one border as from the other, counted in factors; NaN where the lane is not open. */
         public double middleKp() {
-            return open() ? Math.sqrt(wiggleKp.get() * bendKp) : Double.NaN;
+            return open() ? Math.sqrt(wiggleKp.get() * lowKp()) : Double.NaN;
         }
     }
 
@@ -45,8 +52,8 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
     }
 
     /** Lower border of the lane at each speed. */
-    public double[] bendKps() {
-        return slices.stream().mapToDouble(Slice::bendKp).toArray();
+    public double[] lowKps() {
+        return slices.stream().mapToDouble(Slice::lowKp).toArray();
     }
 
     /** Upper border of the lane at each speed; NaN where no gain is stable. */
@@ -113,10 +120,13 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
 
         Slice at(double baseCommand) {
             LoopModel there = model.at(setup.robot().drive(), baseCommand);
-            Optional<Double> wiggleKp =
-                    WiggleOnset.along(new SampledLoop(there), ray).map(WiggleOnset::kp);
+            Optional<StableSpan> calm = StableSpan.main(new SampledLoop(there), ray);
             return new Slice(
-                    baseCommand, there.speedMmPerS(), floor.kp(setup.robot().drive(), baseCommand), wiggleKp);
+                    baseCommand,
+                    there.speedMmPerS(),
+                    floor.kp(setup.robot().drive(), baseCommand),
+                    calm.map(StableSpan::fromKp).orElse(0.0),
+                    calm.map(StableSpan::toKp));
         }
     }
 }

@@ -3,6 +3,7 @@ package fahrbahn.core.loop;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param wiggleWithKdTwiceKp onset with Kd, per loop, kept at twice Kp
  * @param bendKp least Kp for the tightest bend; infinite when none holds it
  * @param spectralRadius of the loop with the gains as set
+ * @param calm gains with which it does not wiggle, Kd in the ratio to Kp that is set; by rising gain
  */
 public record LaneReport(
         double speedMmPerS,
@@ -25,7 +27,12 @@ public record LaneReport(
         Optional<WiggleOnset> wiggleWithKdTwiceKp,
         double bendKp,
         double leastLeadMm,
-        double spectralRadius) {
+        double spectralRadius,
+        List<StableSpan> calm) {
+    public LaneReport {
+        calm = List.copyOf(calm);
+    }
+
     public static LaneReport of(Setup setup) {
         ErrorCurve curve = ErrorCurve.of(setup);
         Law law = setup.law();
@@ -40,6 +47,7 @@ public record LaneReport(
                 WiggleOnset.along(loop, GainRay.ratio(2)),
                 BendFloor.of(setup, curve).kp(setup.robot().drive(), law.baseCommand()),
                 model.leastLeadMm(),
-                loop.spectralRadius(law.kp(), law.ki(), law.kd()));
+                loop.spectralRadius(law.kp(), law.ki(), law.kd()),
+                StableSpan.along(loop, law.kp() > 0 ? GainRay.ratio(law.kd() / law.kp()) : GainRay.PROPORTIONAL));
     }
 }

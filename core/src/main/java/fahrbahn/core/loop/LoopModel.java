@@ -1,6 +1,8 @@
 package fahrbahn.core.loop;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Loop;
@@ -32,6 +34,17 @@ public record LoopModel(
 
     /** @param curve of the same setup */
     public static LoopModel of(Setup setup, ErrorCurve curve) {
+        if (curve.flat()) {
+            double span = setup.lawSensors().get(0).leftMm()
+                    - setup.lawSensors().get(setup.lawSensors().size() - 1).leftMm();
+            throw new BadValueException(
+                    "robot.sensors.spanMm",
+                    span,
+                    Text.of(
+                            "less over a line of %.4g mm: none of them sees an edge in the middle, so the loop has no slope there and no"
+                                    + " gain can be reckoned. The twin drives it all the same",
+                            setup.line().widthMm()));
+        }
         Drive drive = setup.robot().drive();
         return new LoopModel(
                 setup.speedMmPerS(),

@@ -2,11 +2,12 @@ package fahrbahn.core.practice;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
-import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.table.Pose;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -22,6 +23,8 @@ public final class CreepShowing implements Showing {
     private static final int BEYOND = 2;
 
     private static final int MOST_STEPS = 400;
+
+    private static final MathContext SIX_DIGITS = new MathContext(6);
 
     private final double lagS;
     private final List<Stage> stages = new ArrayList<>();
@@ -85,6 +88,8 @@ public final class CreepShowing implements Showing {
 
     @Override
     public String reading(double tS) {
-        return Text.of("command %.6g", stage(tS).command());
+        double command = stage(tS).command();
+        return "command "
+                + new BigDecimal(command).round(SIX_DIGITS).stripTrailingZeros().toPlainString();
     }
 }

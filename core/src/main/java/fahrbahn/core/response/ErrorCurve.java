@@ -33,6 +33,11 @@ public final class ErrorCurve {
     /** Half-width of a central difference, mm: the curve's length scale is the spot, so it errs by less than one part in 1e7. */
     private static final double DIFFERENCE_MM = 1e-3;
 
+    /** A slope this small a share of the usual one steers nothing: by then the pitch is some 1.2 line widths. */
+    private static final double FLAT_SHARE = 0.002;
+
+    private static final int PITCH_BISECTIONS = 20;
+
     private final List<Sensor> sensors;
     private final Line line;
     private final Law law;
@@ -40,19 +45,64 @@ public final class ErrorCurve {
     private final double[] besideMm;
     private final double rideOffsetMm;
 
-    private ErrorCurve(Setup setup) {
+    private ErrorCurve(Setup setup, double pitchFactor) {
         sensors = setup.lawSensors();
         line = setup.line();
         law = setup.law();
         rule = ErrorRule.of(setup);
         double middle = sensors.stream().mapToDouble(Sensor::leftMm).average().orElseThrow();
-        besideMm = sensors.stream().mapToDouble(s -> s.leftMm() - middle).toArray();
+        besideMm = sensors.stream()
+                .mapToDouble(s -> pitchFactor * (s.leftMm() - middle))
+                .toArray();
         rideOffsetMm = law.kind() == Law.Kind.EDGE ? edgeRide() : levelRide();
     }
 
-    /** @throws BadValueException when the robot would ride nowhere, or for the pattern law, which makes no error */
+    /**
+     * @throws BadValueException when the robot would ride nowhere, for the pattern law, which makes no error, and for a weighted mean whose
+     *     sensors lie so far apart that it does not change where the robot rides
+     */
     public static ErrorCurve of(Setup setup) {
-        return new ErrorCurve(setup);
+        ErrorCurve curve = new ErrorCurve(setup, 1);
+        if (setup.law().kind() == Law.Kind.ARRAY_MEAN && curve.flat()) {
+            refuse(setup, curve);
+        }
+        return curve;
+    }
+
+    private static void refuse(Setup setup, ErrorCurve flat) {
+        double pitch = (flat.besideMm[0] - flat.besideMm[flat.besideMm.length - 1]) / (flat.besideMm.length - 1);
+        double low = 0;
+        double high = 1;
+        for (int i = 0; i < PITCH_BISECTIONS; i++) {
+            double middle = (low + high) / 2;
+            if (new ErrorCurve(setup, middle).flat()) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        throw new BadValueException(
+                "robot.sensors.pitchMm",
+                pitch,
+                Text.of(
+                        "at most %.1f mm from sensor to sensor for a weighted mean over a line of %.4g mm: further apart the mean does not"
+                                + " change in the middle, and nothing steers. Sensors closer together, a wider line or a law of patterns",
+                        Math.floor(10 * low * pitch) / 10, setup.line().widthMm()));
+    }
+
+    /** Whether the error all but stands still where the robot rides, beside how it rises further out. */
+    public boolean flat() {
+        Reach left = reach(1);
+        Reach right = reach(-1);
+        double usual = (left.error() + right.error()) / (left.awayMm() + right.awayMm());
+        return !(Math.abs(slopePerMm()) >= FLAT_SHARE * usual);
+    }
+
+    /** Which way to steer for a positive error, 1 or -1: told by what both sides show, so that a blind band in the middle does not hide it. */
+    public double steerSign() {
+        double rise = errorAt(rideOffsetMm + reach(1).awayMm())
+                - errorAt(rideOffsetMm - reach(-1).awayMm());
+        return rise > 0 ? -1 : 1;
     }
 
     /** Error with the law's point, the middle between its sensors, this far left of the line's centre. */

@@ -9,7 +9,7 @@ final class Painter {
     private Painter() {}
 
     /** More cells than this would not fit a small laptop's memory beside their blurred copies. */
-    private static final long MOST_CELLS = 24_000_000L;
+    static final long MOST_CELLS = 27_000_000L;
 
     /**
      * The course, sharp, in units of contrast: 0 the ground, 1 the line, other surfaces where their reflectance puts them.

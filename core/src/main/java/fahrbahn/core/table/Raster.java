@@ -126,6 +126,9 @@ public final class Raster {
     /** At this the bilinear look-up errs by up to h*h*max|coverage''|/8 = 0.03*(h/sigma)^2 = 0.3 % of the contrast per axis. */
     static final double LEAST_SIGMA_CELLS = 3;
 
+    /** And at this by 0.48 %: as coarse as a narrow spot on a large table may have it. */
+    static final double COARSEST_SIGMA_CELLS = 2.5;
+
     /** Below this, sampling the kernel would change its width by more than a thousandth. */
     private static final double LEAST_BLUR_CELLS = 1;
 

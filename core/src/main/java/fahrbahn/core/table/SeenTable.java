@@ -1,6 +1,7 @@
 package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
@@ -16,6 +17,9 @@ public final class SeenTable {
     /** Memory for the rasters kept, in cells of four bytes: 160 MB. One larger than that is kept alone. */
     private static final long MOST_CELLS = 40_000_000L;
 
+    /** A row and a column more than its area says are painted. */
+    private static final double FITTING_CELLS = 0.999 * Painter.MOST_CELLS;
+
     /** In the order of their last use. */
     private static final Map<Key, Raster> KEPT = new LinkedHashMap<>(16, 0.75f, true);
 
@@ -30,7 +34,7 @@ public final class SeenTable {
      */
     public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
         Check.positive("spotSigmaMm", sigmaMm);
-        double cellMm = Math.min(1, cellsForSigmaMm / Raster.LEAST_SIGMA_CELLS);
+        double cellMm = cellMm(table, cellsForSigmaMm);
         Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
         // One at a time: two threads that ask for the same table would only paint it twice.
         synchronized (KEPT) {
@@ -42,6 +46,20 @@ public final class SeenTable {
             }
             return raster;
         }
+    }
+
+    /** Fine enough for the spot, where so many cells fit; on a large table and for a narrow spot as fine as fit, which has to do. */
+    private static double cellMm(TableTop table, double sigmaMm) {
+        double fine = Math.min(1, sigmaMm / Raster.LEAST_SIGMA_CELLS);
+        double finest = Math.sqrt(table.widthMm() * table.heightMm() / FITTING_CELLS);
+        double cellMm = Math.max(fine, finest);
+        double least = finest * Raster.COARSEST_SIGMA_CELLS;
+        Check.require(
+                cellMm == fine || sigmaMm >= least,
+                "spotSigmaMm",
+                sigmaMm,
+                Text.of("at least %.2f mm on a table as large as this, or a smaller table", least));
+        return cellMm;
     }
 
     /** The same with cells for this one spot. */

@@ -62,7 +62,7 @@ public final class Track {
             CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
             rideOffsetMm = curve.rideOffsetMm();
             usableBandMm = Math.min(rideOffsetMm - guided.lowMm(), guided.highMm() - rideOffsetMm);
-            steerSign = steerSign(curve);
+            steerSign = curve.steerSign();
         }
     }
 
@@ -172,13 +172,11 @@ public final class Track {
         return usableBandMm;
     }
 
-    private static double steerSign(ErrorCurve curve) {
-        return -Math.signum(curve.slopePerMm());
-    }
-
     /** Which way a program steers for a positive error, for sensors as it has them. */
     static double steerSign(Setup program) {
-        return program.law().kind() == Law.Kind.PATTERN ? 1 : steerSign(ErrorCurve.of(program));
+        return program.law().kind() == Law.Kind.PATTERN
+                ? 1
+                : ErrorCurve.of(program).steerSign();
     }
 
     /** Which way to steer for a positive error. */

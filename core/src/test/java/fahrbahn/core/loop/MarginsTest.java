@@ -78,10 +78,10 @@ class MarginsTest {
         SampledLoop loop = new SampledLoop(LoopModel.of(Setups.pair()));
         StabilityRegion region = StabilityRegion.of(loop, 24);
         int seen = 0;
-        for (int i = 0; i < region.kps().length; i++) {
-            double kp = region.kps()[i];
-            double kd = region.kds()[i];
-            if (!Double.isNaN(kp)) {
+        for (StabilityRegion.Ray ray : region.rays()) {
+            for (StableSpan span : ray.spans()) {
+                double kp = span.toKp();
+                double kd = ray.kdPerKp() * kp;
                 assertThat(loop.spectralRadius(0.99 * kp, 0, 0.99 * kd)).isLessThan(1);
                 assertThat(loop.spectralRadius(1.01 * kp, 0, 1.01 * kd)).isGreaterThan(1);
                 seen++;
@@ -160,11 +160,11 @@ class MarginsTest {
     @Test
     void theLaneIsReadyToDrawAndClosesAtItsCeiling() {
         Lane lane = Lane.of(Setups.pair(), 1, 30);
-        List<double[]> arrays = List.of(lane.speedsMmPerS(), lane.bendKps(), lane.wiggleKps());
+        List<double[]> arrays = List.of(lane.speedsMmPerS(), lane.lowKps(), lane.wiggleKps());
         assertThat(arrays).allSatisfy(a -> assertThat(a).hasSize(30));
         double ceiling = lane.ceilingSpeedMmPerS().orElse(Double.POSITIVE_INFINITY);
         for (int i = 0; i < 30; i++) {
-            boolean open = lane.wiggleKps()[i] > lane.bendKps()[i];
+            boolean open = lane.wiggleKps()[i] > lane.lowKps()[i];
             assertThat(open).isEqualTo(lane.speedsMmPerS()[i] <= ceiling);
         }
     }

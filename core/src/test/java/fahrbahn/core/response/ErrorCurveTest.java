@@ -6,10 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Setup;
+import java.util.List;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ErrorCurveTest {
     private static final double SIGMA = Setups.sensor("eye", 0, 0).spotSigmaMm();
@@ -64,5 +69,36 @@ class ErrorCurveTest {
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("law.target is 130")
                 .hasMessageContaining("and 100");
+    }
+
+    /** At about 1.2 line widths the middle sensor alone sees the line, and the mean stands still: refused, with the pitch that would do. */
+    @ParameterizedTest
+    @ValueSource(ints = {3, 5, 7})
+    void aMeanWithoutASlopeIsRefusedWithThePitchThatWouldDo(int sensors) {
+        double width = Setups.edge().line().widthMm();
+        Setup wide = Setups.row(Law.Kind.ARRAY_MEAN, sensors, 1.25 * width);
+        String refusal = Assertions.catchThrowableOfType(BadValueException.class, () -> ErrorCurve.of(wide))
+                .getMessage();
+        assertThat(refusal).contains("pitchMm is 30", "at most ", "from sensor to sensor", "law of patterns");
+        double most = Double.parseDouble(refusal.replaceAll(".*at most ([0-9.]+) mm.*", "$1"));
+        assertThat(most).isBetween(width, 1.2 * width);
+        ErrorCurve closer = ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, sensors, most));
+        assertThat(closer.slopePerMm()).isNotZero();
+        assertThat(closer.flat()).isFalse();
+        assertThatThrownBy(() -> ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, sensors, most + 0.2)))
+                .isInstanceOf(BadValueException.class);
+    }
+
+    /** A pair far wider than its line has a slope of nothing in the middle; which way it steers its sides tell. */
+    @ParameterizedTest
+    @ValueSource(doubles = {24, 60, 140})
+    void whichWayToSteerIsToldByTheSides(double spacingMm) {
+        Setup pair = Setups.pair();
+        Setup wide = pair.withRobot(pair.robot()
+                .withSensors(
+                        List.of(Setups.sensor("left", 55, spacingMm / 2), Setups.sensor("right", 55, -spacingMm / 2))));
+        assertThat(ErrorCurve.of(wide).steerSign())
+                .isEqualTo(ErrorCurve.of(pair).steerSign());
+        assertThat(Math.abs(ErrorCurve.of(Setups.edge()).steerSign())).isEqualTo(1);
     }
 }

@@ -29,6 +29,23 @@ class TableTest {
         }
     }
 
+    /** A spot of a millimetre on the largest built-in course, whose cells are as large as they may be beside their spot. */
+    @Test
+    void aNarrowSpotOnALargeTableReadsAsWell() {
+        Course rescue = DemoCourses.rescue();
+        Raster seen = SeenTable.of(rescue, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 1);
+        Pose start = rescue.path().at(80);
+        for (double offset = -14; offset <= 14; offset += 0.137) {
+            Pose at = start.offset(0, offset);
+            assertThat(seen.at(at.xMm(), at.yMm()))
+                    .as("offset %.2f mm", offset)
+                    .isCloseTo(Spot.coverage(offset, 19, 1), within(0.005));
+        }
+        assertThatThrownBy(() -> SeenTable.of(rescue, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 0.9))
+                .hasMessageContaining("spotSigmaMm")
+                .hasMessageContaining("smaller table");
+    }
+
     @Test
     void jointsLeaveNoSeamInTheLine() {
         Path path = DemoCourses.workshopLoop().path();
