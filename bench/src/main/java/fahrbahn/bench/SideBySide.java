@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 final class SideBySide {
     private static final int LAPS = 2000;
     private static final int WARM_UP_ROUNDS = 4;
-    private static final int ROUNDS = 21;
+    private static final int ROUNDS = 31;
     private static final Pattern NS_PER_TICK = Pattern.compile("([0-9.]+) ns/tick");
 
     private final Track track = Track.of(Yardstick.twelveSeconds(), Yardstick.setup());
@@ -56,13 +56,19 @@ final class SideBySide {
         print("plain C, two at once", twoPlain);
         print("twin, one thread", one);
         print("twin, two threads", two);
-        System.out.printf(
-                "twin over plain C           %6.2f  %6.2f%n", best(one) / best(plain), median(one) / median(plain));
-        System.out.printf(
-                "two threads over one        %6.2f  %6.2f%n", best(one) / best(two), median(one) / median(two));
-        System.out.printf(
-                "the same of plain C         %6.2f  %6.2f%n",
-                best(plain) / best(twoPlain), median(plain) / median(twoPlain));
+        System.out.println("ratios                        best  median of the rounds' own");
+        ratio("twin over plain C", one, plain);
+        ratio("two threads over one", one, two);
+        ratio("the same of plain C", plain, twoPlain);
+    }
+
+    /** Of the bests; and of each round, whose two were measured within a second of each other, the median. */
+    private static void ratio(String what, List<Double> over, List<Double> under) {
+        List<Double> rounds = new ArrayList<>();
+        for (int i = 0; i < over.size(); i++) {
+            rounds.add(over.get(i) / under.get(i));
+        }
+        System.out.printf("%-25s   %6.2f  %6.2f%n", what, best(over) / best(under), median(rounds));
     }
 
     private static void print(String what, List<Double> values) {
@@ -77,7 +83,7 @@ final class SideBySide {
     private static double plain(String kernel, int copies) throws IOException, InterruptedException {
         List<Process> running = new ArrayList<>();
         for (int i = 0; i < copies; i++) {
-            running.add(new ProcessBuilder(kernel, "bench", "5000").start());
+            running.add(new ProcessBuilder(kernel, "bench", "2000").start());
         }
         double ticksPerNs = 0;
         for (Process process : running) {

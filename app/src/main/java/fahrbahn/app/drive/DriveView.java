@@ -106,7 +106,7 @@ public final class DriveView {
     private void layCourse() {
         model.laidProperty().get().ifPresent(laid -> {
             course.lay(laid.ground());
-            size.setText(Words.number(laid.ground().path().lengthMm() / 1000) + " m, "
+            size.setText("The twin on " + Words.number(laid.ground().path().lengthMm() / 1000) + " m, "
                     + (Double.isInfinite(laid.ground().tightestRadiusMm())
                             ? "without a bend"
                             : "bends down to " + Words.millimetres(laid.ground().tightestRadiusMm())));

@@ -76,12 +76,15 @@ public final class GainsView {
         why.setWrapText(true);
         why.setMinHeight(Region.USE_PREF_SIZE);
         why.setId("gainReason");
+        Label theory = Nodes.label(GainsWords.THEORY, "caption");
+        theory.setWrapText(true);
+        theory.setMinHeight(Region.USE_PREF_SIZE);
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
         VBox side = Nodes.column(
-                Nodes.panel("Limits at this speed", limits()),
+                Nodes.panel("Limits at this speed, by loop theory", limits(), theory),
                 Nodes.panel("Gains as set", gains),
-                Nodes.panel("To try next", why, progress, Nodes.flow(use.button(), stop.button())));
+                Nodes.panel("To try next, by the twin", why, progress, Nodes.flow(use.button(), stop.button())));
         progress.setId("adviceProgress");
         progress.visibleProperty().bind(model.tryingProperty());
         progress.managedProperty().bind(progress.visibleProperty());
@@ -93,7 +96,9 @@ public final class GainsView {
         refresh();
         return new StationView(
                 Nodes.row(
-                        Nodes.grow(Nodes.panel("The lane: gain against speed", Nodes.grow(plot), save.button())), side),
+                        Nodes.grow(Nodes.panel(
+                                "The lane, by loop theory: gain against speed", Nodes.grow(plot), save.button())),
+                        side),
                 List.of(use, save, stop),
                 nowNs -> {
                     model.look();

@@ -14,6 +14,9 @@ import java.util.Optional;
 final class GainsWords {
     private static final double LITTLE_ROOM = 1.5;
 
+    /** Where the two models differ, and by how much (OnsetGridTest). */
+    static final String THEORY = "Small swings only. Wide ones take up to a tenth less or more, and slow the robot.";
+
     private GainsWords() {}
 
     static Verdict verdict(GainsPicture picture) {
@@ -87,8 +90,8 @@ final class GainsWords {
         GainAdvice a = advice.gains();
         Completion chance = advice.chance();
         String margins = a.gainMargin() < 1
-                ? "It wiggles as it is"
-                : "It wiggles at " + Words.number(a.gainMargin(), 2) + " times these gains";
+                ? "By loop theory it wiggles as it is"
+                : "By loop theory it wiggles at " + Words.number(a.gainMargin(), 2) + " times these gains";
         return "Kp " + Words.number(a.kp()) + " and Kd " + Words.number(a.kd()) + ": nearest to its path, "
                 + Words.number(advice.rmsMm(), 2) + " mm RMS, and round the tightest bend in " + chance.completed()
                 + " of " + chance.runs() + " runs of the twin, battery, lag, grip, light and start varied (chance "

@@ -148,7 +148,8 @@ public enum BenchCard {
     WIGGLES(
             "Wiggle clock",
             "On a straight line, raise Kp until it wiggles steadily, Kd and Ki at zero. Count whole wiggles, there and back, over as"
-                    + " long a stretch as there is, and time them.",
+                    + " long a stretch as there is, and time them. The lag is told by loop theory: just above the onset it is right, at three times"
+                    + " its gain the wiggle itself is up to a tenth shorter or longer.",
             "A wiggling robot leaves its line: keep a hand ready at the table's edge.",
             Stopwatch.Counting.WIGGLES,
             List.of(new Field("wiggles", 20, Filled.BY_COUNT), new Field("time, s", 0, Filled.BY_TIME))) {

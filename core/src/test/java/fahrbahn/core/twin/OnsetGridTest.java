@@ -13,6 +13,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SpeedCurve;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -77,6 +78,32 @@ class OnsetGridTest {
     private static double lastSwings(Setup setup, double kp) {
         return Twin.run(Track.straight(STRAIGHT_MM, at(setup, kp)), Start.calm(SMALL_MM), TickSink.NONE)
                 .rmsMm();
+    }
+
+    /**
+     * Far above the onset the edge saturates: at three times its gain the period is some percent off that of the onset, either way, and with
+     * inner-wheel mixing, which slows the robot, more. Screens say which of the two a figure comes from; these are the bounds they name.
+     */
+    @Test
+    void atThreeTimesTheOnsetTheTwinsPeriodIsItsOwn() {
+        double least = 1;
+        double most = 1;
+        double leastSlowed = 1;
+        for (Setup setup : Setups.drawn(31, SETUPS)) {
+            WiggleOnset onset = onset(setup);
+            RunResult result =
+                    Twin.run(Track.straight(STRAIGHT_MM, at(setup, 3 * onset.kp())), Start.calm(2), TickSink.NONE);
+            double ratio = result.wigglePeriodS().orElse(onset.periodS()) / onset.periodS();
+            if (setup.robot().drive().mixing() == Mixing.DIFFERENCE) {
+                least = Math.min(least, ratio);
+                most = Math.max(most, ratio);
+            } else {
+                leastSlowed = Math.min(leastSlowed, ratio);
+            }
+        }
+        assertThat(least).isBetween(0.88, 0.98);
+        assertThat(most).isBetween(1.02, 1.06);
+        assertThat(leastSlowed).isBetween(0.88, 0.98);
     }
 
     static Stream<Setup> innerWheelSetups() {
