@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
             LevelsCommand.class,
             DriveCommand.class,
             TrialsCommand.class,
+            MarksCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class
         })

@@ -58,6 +58,42 @@ class ReferenceTest {
         return cases("levels.json");
     }
 
+    static Stream<JsonNode> marks() throws Exception {
+        return cases("marks.json");
+    }
+
+    @ParameterizedTest
+    @MethodSource("marks")
+    void marksAreConfusedExactlyAsWorkedOut(JsonNode worked) throws Exception {
+        StringBuilder csv = new StringBuilder("surface,red,green,blue\n");
+        worked.get("samples")
+                .forEach(s -> csv.append(s.get("surface").textValue())
+                        .append(',')
+                        .append(s.get("red"))
+                        .append(',')
+                        .append(s.get("green"))
+                        .append(',')
+                        .append(s.get("blue"))
+                        .append('\n'));
+        JsonNode answer = run("marks", Files.writeString(folder.resolve("marks.csv"), csv))
+                .json();
+        for (Map.Entry<String, JsonNode> expected : worked.get("expect").properties()) {
+            JsonNode actual = answer.get("classifiers").get(expected.getKey());
+            assertThat(actual.get("misreads").intValue())
+                    .as(expected.getKey())
+                    .isEqualTo(expected.getValue().get("misreads").intValue());
+            assertThat((Object) actual.get("taken"))
+                    .as(expected.getKey())
+                    .isEqualTo(expected.getValue().get("taken"));
+            assertThat(actual.get("of").intValue())
+                    .isEqualTo(worked.get("samples").size());
+        }
+        assertThat(answer.get("classifiers").properties())
+                .extracting(Map.Entry::getKey)
+                .contains("scaled-centres", "cylinder-centres", "cone-centres", "covariance", "box", "one-channel");
+        assertThat(answer.get("recommended").get("constants").size()).isPositive();
+    }
+
     private Path setup(JsonNode setup) throws Exception {
         return Files.writeString(folder.resolve("a.setup.json"), setup.toString());
     }

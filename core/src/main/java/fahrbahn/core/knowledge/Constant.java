@@ -125,6 +125,11 @@ public enum Constant {
         };
     }
 
+    /** Whether small swings depend on it; what starts and holds a wheel matters to wide ones only. */
+    public boolean ofTheLoop() {
+        return this != BREAKAWAY && this != HOLDING;
+    }
+
     /** The least it can be. */
     public double least() {
         return this == SAG ? -SpeedCurve.MOST_SAG : 0;

@@ -104,12 +104,15 @@ public record Since(List<Cause> causes, List<Constant> better) {
                 differing.add(constant);
             }
         }
-        if (differing.isEmpty() || sameOnset(before, adopted(before, after, differing))) {
+        if (differing.isEmpty()) {
             return differing;
         }
+        List<Constant> ofTheLoop =
+                differing.stream().filter(Constant::ofTheLoop).toList();
+        boolean same = sameOnset(before, adopted(before, after, ofTheLoop));
         return differing.stream()
-                .filter(c ->
-                        Math.abs(c.of(after) - c.of(before)) <= then.known().getOrDefault(c, 0.0))
+                .filter(c -> same && c.ofTheLoop()
+                        || Math.abs(c.of(after) - c.of(before)) <= then.known().getOrDefault(c, 0.0))
                 .toList();
     }
 

@@ -38,6 +38,9 @@ public final class ErrorCurve {
 
     private static final int PITCH_BISECTIONS = 20;
 
+    /** Enough to see how steep a curve is anywhere. */
+    private static final int COARSE_POINTS = 32;
+
     private final List<Sensor> sensors;
     private final Line line;
     private final Law law;
@@ -92,9 +95,13 @@ public final class ErrorCurve {
 
     /** Whether the error all but stands still where the robot rides, beside how it rises further out. */
     public boolean flat() {
-        Reach left = reach(1);
-        Reach right = reach(-1);
-        double usual = (left.error() + right.error()) / (left.awayMm() + right.awayMm());
+        double out = outMm() + Math.abs(rideOffsetMm);
+        double usual = 0;
+        for (int i = 1; i <= COARSE_POINTS; i++) {
+            double away = out * i / COARSE_POINTS;
+            usual = Math.max(usual, Math.abs(errorAt(rideOffsetMm + away)) / away);
+            usual = Math.max(usual, Math.abs(errorAt(rideOffsetMm - away)) / away);
+        }
         return !(Math.abs(slopePerMm()) >= FLAT_SHARE * usual);
     }
 

@@ -64,9 +64,12 @@ class SinceTest {
     @ParameterizedTest
     @EnumSource(Constant.class)
     void everyConstantChangedALotIsFound(Constant constant) {
-        Setup changed = constant == Constant.DEAD_ZONE
-                ? constant.with(PAIR, 0.3 * PAIR.law().baseCommand())
-                : constant.with(PAIR, 2.2 * constant.of(PAIR));
+        double base = PAIR.law().baseCommand();
+        Setup changed = switch (constant) {
+            case DEAD_ZONE, BREAKAWAY, HOLDING -> constant.with(PAIR, 0.3 * base);
+            case SAG -> constant.with(PAIR, 0.6);
+            default -> constant.with(PAIR, 2.2 * constant.of(PAIR));
+        };
         Since since = Since.of(basis(PAIR, THEN), basis(changed, THEN));
         Aspect expected = switch (constant) {
             case LOOP_TIME, DELAY -> Aspect.LOOP;

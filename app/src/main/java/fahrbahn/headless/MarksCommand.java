@@ -1,0 +1,76 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.marks.Confusions;
+import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSample;
+import fahrbahn.core.marks.MarkSchool;
+import fahrbahn.core.marks.MarksFile;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.TextFile;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+        name = "marks",
+        description = "Coloured marks told apart by every school, each judged by readings it has not seen.")
+final class MarksCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "SAMPLES.csv")
+    private Path file;
+
+    @Override
+    public Integer call() throws BadFileException {
+        MarkComparison comparison = TextFile.table(file, "table of colour readings", text -> {
+            try {
+                List<MarkSample> samples = MarksFile.read(text);
+                return MarkComparison.of(samples);
+            } catch (BadValueException broken) {
+                throw new BadFileException(file + ": " + broken.getMessage(), broken);
+            }
+        });
+        ObjectNode answer = Json.object();
+        ObjectNode classifiers = answer.putObject("classifiers");
+        for (MarkSchool school : MarkSchool.values()) {
+            ObjectNode json = confusions(comparison.byReading(school));
+            comparison.byCapture(school).ifPresent(c -> json.set("capturesLeftOut", confusions(c)));
+            classifiers.set(school.word(), json);
+        }
+        answer.set("recommended", recommended(comparison));
+        Json.print(spec, answer);
+        return 0;
+    }
+
+    private static ObjectNode confusions(Confusions confusions) {
+        ObjectNode json = Json.object()
+                .put("misreads", confusions.misreads())
+                .put("of", confusions.of())
+                .put("harmful", confusions.harmful());
+        ObjectNode taken = json.putObject("taken");
+        confusions.taken().forEach((pair, count) -> taken.put(pair.was() + ">" + pair.takenAs(), count));
+        return json;
+    }
+
+    private static ObjectNode recommended(MarkComparison comparison) {
+        MarkSchool school = comparison.recommended();
+        ObjectNode json = Json.object().put("school", school.word());
+        ObjectNode scale = json.putObject("scale");
+        scale.set("dark", channels(comparison.scale().dark()));
+        scale.set("light", channels(comparison.scale().light()));
+        ObjectNode constants = json.putObject("constants");
+        comparison.reader(school).constants().forEach(constants::put);
+        return json;
+    }
+
+    private static ObjectNode channels(double[] rgb) {
+        return Json.object().put("red", rgb[0]).put("green", rgb[1]).put("blue", rgb[2]);
+    }
+}

@@ -1,0 +1,181 @@
+package fahrbahn.core.marks;
+
+import fahrbahn.core.check.Check;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Every school judged by what it has not learnt from: each reading with itself left out, and, where some surface has several captures, each
+ * with its whole capture left out, for readings of one capture are alike. Scaling is kept.
+ */
+public final class MarkComparison {
+    private final List<MarkSample> samples;
+    private final MarkScale scale;
+    private final Map<MarkSchool, Confusions> byReading = new EnumMap<>(MarkSchool.class);
+    private final Map<MarkSchool, Confusions> byCapture = new EnumMap<>(MarkSchool.class);
+
+    private MarkComparison(List<MarkSample> samples) {
+        this.samples = List.copyOf(samples);
+        this.scale = MarkScale.of(samples);
+        boolean captures = severalCaptures();
+        for (MarkSchool school : MarkSchool.values()) {
+            Learnt learnt = new Learnt(school);
+            byReading.put(school, learnt.leavingOutReadings());
+            if (captures) {
+                byCapture.put(school, learnt.leavingOutCaptures());
+            }
+        }
+    }
+
+    /**
+     * @param samples with some named dark and some named light among them, of two surfaces or more
+     * @throws fahrbahn.core.check.BadValueException naming what is missing
+     */
+    public static MarkComparison of(List<MarkSample> samples) {
+        MarkComparison comparison = new MarkComparison(samples);
+        Check.require(samples.size() >= 4, "readings", samples.size(), "4 or more, two of each surface at least");
+        return comparison;
+    }
+
+    private boolean severalCaptures() {
+        Map<String, Set<String>> captures = new LinkedHashMap<>();
+        samples.forEach(s -> captures.computeIfAbsent(s.surface(), k -> new LinkedHashSet<>())
+                .add(s.capture()));
+        return captures.values().stream().anyMatch(c -> c.size() > 1);
+    }
+
+    public MarkScale scale() {
+        return scale;
+    }
+
+    /** With each reading left out. */
+    public Confusions byReading(MarkSchool school) {
+        return byReading.get(school);
+    }
+
+    /** With each capture left out; empty where no surface has several. */
+    public Optional<Confusions> byCapture(MarkSchool school) {
+        return Optional.ofNullable(byCapture.get(school));
+    }
+
+    /** The figure that leads: by captures where there are several. */
+    public Confusions of(MarkSchool school) {
+        return byCapture(school).orElse(byReading(school));
+    }
+
+    /** The school with the fewest misreads that matter; of equal ones that with the fewest in all, then the simplest program. */
+    public MarkSchool recommended() {
+        List<MarkSchool> simplestFirst = List.of(
+                MarkSchool.ONE_CHANNEL,
+                MarkSchool.ONE_SHARE,
+                MarkSchool.BOX,
+                MarkSchool.SCALED_CENTRES,
+                MarkSchool.CONE_CENTRES,
+                MarkSchool.CYLINDER_CENTRES,
+                MarkSchool.COVARIANCE);
+        return simplestFirst.stream()
+                .min(Comparator.comparingInt((MarkSchool s) -> of(s).harmful()).thenComparingInt(s -> of(s).misreads()))
+                .orElseThrow();
+    }
+
+    /** A school that has learnt from all readings, ready to be asked. */
+    public Reader reader(MarkSchool school) {
+        return new Reader(school, new Learnt(school).whole());
+    }
+
+    /** Takes readings for surfaces. */
+    public final class Reader {
+        private final MarkSchool school;
+        private final MarkClassifier classifier;
+
+        private Reader(MarkSchool school, MarkClassifier classifier) {
+            this.school = school;
+            this.classifier = classifier;
+        }
+
+        /** @param rgb in the sensor's own numbers @return a surface, or "none" */
+        public String take(double[] rgb) {
+            return classifier.take(school.space().features(scale.scaled(rgb)));
+        }
+
+        /** By name, in the order of the samples. */
+        public Map<String, Double> constants() {
+            Map<String, Double> constants = new LinkedHashMap<>();
+            classifier.constants().forEach(c -> constants.put(c.name(), c.value()));
+            return constants;
+        }
+    }
+
+    /** One school on these samples. */
+    private final class Learnt {
+        private final MarkSchool school;
+        private final List<double[]> features = new ArrayList<>();
+        private final Map<String, Moments> all = new LinkedHashMap<>();
+
+        Learnt(MarkSchool school) {
+            this.school = school;
+            for (MarkSample sample : samples) {
+                double[] point = school.space().features(scale.scaled(sample.rgb()));
+                features.add(point);
+                all.merge(sample.surface(), Moments.none().with(point), (before, one) -> before.with(point));
+            }
+        }
+
+        MarkClassifier whole() {
+            return school.learn(all);
+        }
+
+        Confusions leavingOutReadings() {
+            Map<Confusions.Pair, Integer> taken = new LinkedHashMap<>();
+            for (int i = 0; i < samples.size(); i++) {
+                String surface = samples.get(i).surface();
+                double[] point = features.get(i);
+                count(
+                        taken,
+                        surface,
+                        without(surface, all.get(surface).without(point)).take(point));
+            }
+            return new Confusions(samples.size(), taken);
+        }
+
+        Confusions leavingOutCaptures() {
+            record Key(String surface, String capture) {}
+            Map<Key, Moments> captures = new LinkedHashMap<>();
+            for (int i = 0; i < samples.size(); i++) {
+                Key key = new Key(samples.get(i).surface(), samples.get(i).capture());
+                captures.put(key, captures.getOrDefault(key, Moments.none()).with(features.get(i)));
+            }
+            Map<Key, MarkClassifier> classifiers = new LinkedHashMap<>();
+            captures.forEach((key, part) -> classifiers.put(
+                    key, without(key.surface(), all.get(key.surface()).without(part))));
+            Map<Confusions.Pair, Integer> taken = new LinkedHashMap<>();
+            for (int i = 0; i < samples.size(); i++) {
+                MarkSample sample = samples.get(i);
+                Key key = new Key(sample.surface(), sample.capture());
+                count(taken, sample.surface(), classifiers.get(key).take(features.get(i)));
+            }
+            return new Confusions(samples.size(), taken);
+        }
+
+        private MarkClassifier without(String surface, Moments left) {
+            Map<String, Moments> others = new LinkedHashMap<>(all);
+            others.put(surface, left);
+            return school.learn(others);
+        }
+
+        /** Ground that a school of boxes leaves alone was taken right. */
+        private void count(Map<Confusions.Pair, Integer> taken, String was, String as) {
+            boolean left = as.equals(MarkClassifier.NONE) && MarkSample.ground(was);
+            if (!was.equals(as) && !left) {
+                taken.merge(new Confusions.Pair(was, as), 1, Integer::sum);
+            }
+        }
+    }
+}
