@@ -16,6 +16,7 @@ import picocli.CommandLine.Command;
             DriveCommand.class,
             TrialsCommand.class,
             MarksCommand.class,
+            StepsCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class
         })

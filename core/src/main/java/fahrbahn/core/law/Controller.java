@@ -12,6 +12,9 @@ import fahrbahn.core.setup.Setup;
  * what such a program keeps (previous error, sum, side last seen). Not thread-safe; allocates nothing after it is made.
  */
 public final class Controller {
+    /** What an emergency sensor met, or a pattern steered to, was lost on its side and over no gap, whatever counts as one. */
+    private static final double FAR = Double.MAX_VALUE;
+
     private final ErrorRule rule;
     private final PatternTable patterns;
     private final LineWatch watch;
@@ -115,11 +118,11 @@ public final class Controller {
         }
         int side = watch.outerSide();
         if (side != 0) {
-            lastSeenError = side * sign; // and the line lies on that side, should it be lost now
+            lastSeenError = side * sign * FAR; // and the line lies on that side, should it be lost now
             return side * outerSteering;
         }
         if (watch.seen() || lost.action() == Options.LostLine.Action.NONE) {
-            lastSeenError = patterns == null ? error : Math.signum(wanted) * sign;
+            lastSeenError = patterns == null ? error : wanted == 0 ? 0 : Math.signum(wanted) * sign * FAR;
             return wanted;
         }
         return switch (lost.action()) {

@@ -172,13 +172,6 @@ public final class Track {
         return usableBandMm;
     }
 
-    /** Which way a program steers for a positive error, for sensors as it has them. */
-    static double steerSign(Setup program) {
-        return program.law().kind() == Law.Kind.PATTERN
-                ? 1
-                : ErrorCurve.of(program).steerSign();
-    }
-
     /** Which way to steer for a positive error. */
     double steerSign() {
         return steerSign;

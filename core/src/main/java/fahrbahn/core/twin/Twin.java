@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.law.Controller;
+import fahrbahn.core.law.Program;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Robot;
@@ -104,7 +105,7 @@ public final class Twin {
         Workload.check(track, 1);
         Robot real = track.setup().robot();
         Setup programmed = program.withDrive(real.drive()).withLoop(real.loop());
-        return new Twin(track, programmed, Track.steerSign(programmed), start).run(sink);
+        return new Twin(track, programmed, Program.steerSign(programmed), start).run(sink);
     }
 
     private RunResult run(TickSink sink) {

@@ -1,0 +1,94 @@
+package fahrbahn.core.law;
+
+import fahrbahn.core.check.Check;
+import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The whole program of a team: raw readings in, wheel commands out, tick by tick. It scales, decides by the {@link Controller} and mixes
+ * as the twin does, and is what is exported. Not thread-safe.
+ */
+public final class Program {
+    private final List<Sensor> sensors;
+    private final Scale scale;
+    private final Drive drive;
+    private final Mixing mixing;
+    private final Controller controller;
+    private final double[] scaled;
+    private double left;
+    private double right;
+
+    /** @throws fahrbahn.core.check.BadValueException when the setup's robot would ride nowhere */
+    public Program(Setup setup) {
+        sensors = new ArrayList<>(setup.lawSensors());
+        sensors.addAll(setup.outerSensors());
+        scale = setup.law().scale();
+        drive = setup.robot().drive();
+        mixing = drive.mixing();
+        controller = new Controller(setup, steerSign(setup));
+        scaled = new double[sensors.size()];
+    }
+
+    /** Which way the program steers for a positive error: 1 or -1. */
+    public static double steerSign(Setup setup) {
+        return setup.law().kind() == Law.Kind.PATTERN ? 1 : ErrorCurve.of(setup).steerSign();
+    }
+
+    /** Those it reads: the law's from left to right, then the emergency sensors. */
+    public List<String> sensors() {
+        return sensors.stream().map(Sensor::name).toList();
+    }
+
+    /** As before the first tick. */
+    public void reset() {
+        controller.reset();
+        left = 0;
+        right = 0;
+    }
+
+    /**
+     * One tick.
+     *
+     * @param readings raw, of {@link #sensors()}
+     * @param seconds since the tick before; 0 or more
+     */
+    public void tick(double[] readings, double seconds) {
+        Check.require(readings.length == scaled.length, "readings", readings.length, "one for each of " + sensors());
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = scale.scaled(sensors.get(i), readings[i]);
+        }
+        controller.decide(scaled, seconds);
+        left = clamped(mixing.leftCommand(controller.baseCommand(), controller.steering()));
+        right = clamped(mixing.leftCommand(controller.baseCommand(), -controller.steering()));
+    }
+
+    private double clamped(double command) {
+        return Math.max(drive.leastCommand(), Math.min(drive.fullCommand(), command));
+    }
+
+    /** Of the latest tick, scale units; 0 for patterns. */
+    public double error() {
+        return controller.error();
+    }
+
+    /** Of the latest tick, left positive, within its limit. */
+    public double steering() {
+        return controller.steering();
+    }
+
+    /** Command of the left wheel. */
+    public double left() {
+        return left;
+    }
+
+    public double right() {
+        return right;
+    }
+}

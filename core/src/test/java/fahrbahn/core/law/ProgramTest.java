@@ -1,0 +1,179 @@
+package fahrbahn.core.law;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Options.Limits;
+import fahrbahn.core.setup.Options.LostLine;
+import fahrbahn.core.setup.Options.Outer;
+import fahrbahn.core.setup.Options.Pattern;
+import fahrbahn.core.setup.Options.Step;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.Traits;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The program against a second one written from the description alone, for every law, scale, mixing, limit and reflex, drawn at random. */
+class ProgramTest {
+    private static final int SETUPS = 120;
+    private static final int TICKS = 120;
+
+    private static Options options(Random random, Law.Kind kind, int sensors, double full, double top) {
+        Options options = Options.PLAIN;
+        if (kind.array() && kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
+            List<Double> weights = new ArrayList<>();
+            for (int i = 0; i < sensors; i++) {
+                weights.add((sensors - 1 - 2 * i) * (1 + random.nextDouble()));
+            }
+            options = options.withWeights(weights);
+        }
+        if (kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
+            List<Step> steps = new ArrayList<>();
+            double above = random.nextBoolean() ? 0 : 0.1 * top * random.nextDouble();
+            for (int i = 0; i < 1 + random.nextInt(3); i++) {
+                steps.add(new Step(above, full * 0.2 * (i + random.nextDouble())));
+                above += 0.01 * top + 0.15 * top * random.nextDouble();
+            }
+            options = options.withSteps(steps, random.nextBoolean() ? 0 : 0.05 * top);
+        }
+        if (kind == Law.Kind.PATTERN) {
+            List<Pattern> patterns = new ArrayList<>();
+            for (int number = 0; number < 1 << sensors; number++) {
+                if (random.nextInt(4) > 0) {
+                    String bits =
+                            Integer.toBinaryString((1 << sensors) + number).substring(1);
+                    patterns.add(new Pattern(bits, random.nextInt(3) == 0 ? 0 : full * (random.nextDouble() - 0.5)));
+                }
+            }
+            options =
+                    options.withPatterns(patterns.isEmpty() ? List.of(new Pattern("1".repeat(sensors), 0)) : patterns);
+        }
+        LostLine.Action action = LostLine.Action.values()[random.nextInt(4)];
+        options = options.withLost(new LostLine(
+                action,
+                0.1 + 0.6 * random.nextDouble(),
+                0.4 * full * random.nextDouble(),
+                0.4 * top * random.nextDouble()));
+        double limit = random.nextBoolean() ? Double.POSITIVE_INFINITY : full * (0.2 + random.nextDouble());
+        double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
+        options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0));
+        return random.nextInt(3) == 0 ? options.withOuter(new Outer("far left", "far right", 0.5 * full)) : options;
+    }
+
+    private static Setup drawn(Random random, Law.Kind kind) {
+        int sensors = kind == Law.Kind.EDGE ? 1 : kind == Law.Kind.PAIR ? 2 : 3 + random.nextInt(4);
+        Scale scale = Scale.values()[random.nextInt(4)];
+        double dark = 10 + 100 * random.nextDouble();
+        double light = dark + 100 + 500 * random.nextDouble();
+        boolean darkReadsHigh = random.nextInt(4) == 0;
+        double top = scale == Scale.PERCENT ? 100 : scale == Scale.UNIT ? 1 : scale == Scale.PERMILLE ? 1000 : light;
+        double full = new double[] {1, 100, 255}[random.nextInt(3)];
+        Options options = options(random, kind, sensors, full, top);
+        List<Sensor> row = new ArrayList<>();
+        for (int i = 0; i < sensors; i++) {
+            double off = scale == Scale.RAW ? 0 : 1; // raw numbers of unlike sensors would ride nowhere
+            row.add(sensor(
+                    "s" + i, 14.0 * ((sensors - 1) / 2.0 - i), dark + off * i, light + 3 * off * i, darkReadsHigh));
+        }
+        if (options.outer().isPresent()) {
+            row.add(0, sensor("far left", 70, dark, light, darkReadsHigh));
+            row.add(sensor("far right", -70, dark, light, darkReadsHigh));
+        }
+        Mixing mixing = Mixing.values()[random.nextInt(2)];
+        Drive drive = new Drive(120, 500, 0.04, mixing, full, Traits.IDEAL.withMayReverse(random.nextBoolean()));
+        double target = scale == Scale.RAW ? (dark + light) / 2 : top / 2;
+        double kp = full / top * random.nextDouble();
+        Law law = new Law(
+                kind,
+                Side.values()[random.nextInt(2)],
+                scale,
+                target,
+                kp,
+                random.nextBoolean() ? 0 : 0.02 * kp,
+                kp * 2 * random.nextDouble(),
+                full * (0.2 + 0.5 * random.nextDouble()),
+                options);
+        Robot robot = new Robot("drawn", drive, new Loop(0.01, 0.005), row);
+        return new Setup(robot, new Line(20, Polarity.values()[random.nextInt(2)], 160), law);
+    }
+
+    private static Sensor sensor(String name, double leftMm, double dark, double light, boolean darkReadsHigh) {
+        return new Sensor(name, 55, leftMm, 4, darkReadsHigh ? light : dark, darkReadsHigh ? dark : light, 0, 0);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Law.Kind.class)
+    void doesWhatTheSecondProgramDoes(Law.Kind kind) {
+        Random random = new Random(kind.ordinal() + 70);
+        double steered = 0;
+        for (int i = 0; i < SETUPS; i++) {
+            Setup setup = drawn(random, kind);
+            Program program = new Program(setup);
+            PlainLaw plain = new PlainLaw(setup);
+            for (int tick = 0; tick < TICKS; tick++) {
+                double[] readings = new double[program.sensors().size()];
+                Map<String, Double> byName = new HashMap<>();
+                int what = random.nextInt(6);
+                for (int k = 0; k < readings.length; k++) {
+                    String name = program.sensors().get(k);
+                    Sensor sensor = setup.robot().sensors().stream()
+                            .filter(s -> s.name().equals(name))
+                            .findFirst()
+                            .orElseThrow();
+                    double share = what == 0
+                            ? 0.05 - 0.1 * random.nextDouble()
+                            : what == 1 ? 0.95 + 0.1 * random.nextDouble() : random.nextDouble() * 1.2 - 0.1;
+                    readings[k] = sensor.dark() + share * (sensor.light() - sensor.dark());
+                    byName.put(name, readings[k]);
+                }
+                double seconds = 0.005 + 0.01 * random.nextDouble();
+                program.tick(readings, seconds);
+                plain.tick(byName, seconds);
+                double scale = setup.robot().drive().fullCommand();
+                assertThat(program.steering())
+                        .as("tick %d of %s", tick, setup)
+                        .isCloseTo(plain.steering, within(1e-9 * scale));
+                assertThat(program.left()).as("left").isCloseTo(plain.left, within(1e-9 * scale));
+                assertThat(program.right()).as("right").isCloseTo(plain.right, within(1e-9 * scale));
+                assertThat(program.error())
+                        .as("error")
+                        .isCloseTo(plain.error, within(1e-9 * (1 + Math.abs(plain.error))));
+                steered += Math.abs(program.steering()) > 0 ? 1 : 0;
+            }
+        }
+        assertThat(steered / SETUPS / TICKS).as("share of ticks that steer").isGreaterThan(0.3);
+    }
+
+    @Test
+    void readingsMustBeOfItsSensors() {
+        Program program = new Program(Setups.pair());
+        assertThat(program.sensors()).containsExactly("left", "right");
+        assertThatThrownBy(() -> program.tick(new double[3], 0.01)).isInstanceOf(BadValueException.class);
+        program.tick(new double[] {12, 78}, 0.01);
+        double first = program.steering();
+        program.tick(new double[] {40, 50}, 0.01);
+        program.reset();
+        program.tick(new double[] {12, 78}, 0.01);
+        assertThat(program.steering()).isEqualTo(first);
+    }
+}
