@@ -58,6 +58,10 @@ public final class Kinds {
     /** Which captures the robot's levels were computed from, and under what. */
     public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
 
+    /** What stands in the program as level, by sensor, in the sensor's own numbers. */
+    public static final Kind<Double> TYPED_LEVEL =
+            new Kind<>("typed-level", Scope.ROBOT, Codec.plain(NumberJson::write, NumberJson::parse));
+
     public static final Kind<Capture> CAPTURE = new Kind<>("capture", Scope.ROBOT, new CaptureCodec());
     public static final Kind<Run> RUN = new Kind<>("run", Scope.ROBOT, new RunCodec());
     public static final Kind<Draft> COURSE =
@@ -89,6 +93,7 @@ public final class Kinds {
             FACT,
             CHOSEN,
             LEVELS,
+            TYPED_LEVEL,
             CAPTURE,
             RUN,
             COURSE,

@@ -118,10 +118,12 @@ class KillTest {
         }
 
         void kill() throws Exception {
-            Process program = start();
+            long before = said().size();
+            Process program = programs.start(folder);
             try {
-                // Any moment: not a multiple of anything the program does.
-                LockSupport.parkNanos((long) (random.nextDouble() * 120e6));
+                // After some steps, however slow the machine, and then at any moment: not a multiple of anything the program does.
+                untilSaid(program, before + 1 + random.nextInt(11));
+                LockSupport.parkNanos((long) (random.nextDouble() * 30e6));
             } finally {
                 program.destroyForcibly();
             }
@@ -134,14 +136,12 @@ class KillTest {
             }
         }
 
-        private Process start() throws Exception {
-            long before = said().size();
-            Process program = programs.start(folder);
-            while (said().size() == before) { // limited by the time-out of the class
+        /** Limited by the time-out of the class. */
+        private void untilSaid(Process program, long lines) throws Exception {
+            while (said().size() < lines) {
                 assertThat(program.isAlive()).as("the program goes on").isTrue();
                 LockSupport.parkNanos(2_000_000);
             }
-            return program;
         }
 
         List<String> said() throws Exception {

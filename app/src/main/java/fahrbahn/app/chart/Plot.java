@@ -1,5 +1,6 @@
 package fahrbahn.app.chart;
 
+import java.util.function.DoubleConsumer;
 import javafx.collections.FXCollections;
 import javafx.css.PseudoClass;
 import javafx.scene.canvas.Canvas;
@@ -58,6 +59,18 @@ public final class Plot extends XYChart<Number, Number> {
         axis.setLowerBound(whole.low());
         axis.setUpperBound(whole.high());
         axis.setTickUnit(Scale.tick(range));
+    }
+
+    /** Lets the mouse pull something along the x axis. @param pulled takes each value on the way @param done takes the last one */
+    public void pulled(DoubleConsumer pulled, DoubleConsumer done) {
+        canvas.setOnMousePressed(e -> pulled.accept(valueAt(e.getX())));
+        canvas.setOnMouseDragged(e -> pulled.accept(valueAt(e.getX())));
+        canvas.setOnMouseReleased(e -> done.accept(valueAt(e.getX())));
+    }
+
+    private double valueAt(double x) {
+        double within = Math.max(0, Math.min(canvas.getWidth(), x));
+        return getXAxis().getValueForDisplay(within).doubleValue();
     }
 
     /** An upright line at a value of the x axis; NaN for none. */

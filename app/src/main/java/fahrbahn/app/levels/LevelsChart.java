@@ -8,22 +8,32 @@ import fahrbahn.app.chart.Scale;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.levels.Levels;
+import java.util.stream.Collectors;
+import fahrbahn.core.levels.LevelTable;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.SensorLevels;
 
 /** How often each reading came up on dark and on light, and the levels between. */
-record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) implements Chart {
+record LevelsChart(LevelTable table, LevelSchool school, Histogram dark, Histogram light) implements Chart {
     private static final Stroke OUTLINE = new Stroke("ink-light", 1.5);
-    private static final Stroke MIDPOINT = new Stroke("ink-text", 1.5, 5, 5);
-    private static final Stroke BEST = new Stroke("ink-best", 3);
+    private static final Stroke OTHER = new Stroke("ink-text", 1.5, 5, 5);
+    private static final Stroke USED = new Stroke("ink-best", 3);
 
-    static LevelsChart of(SensorLevels sensor) {
-        Histogram.Bins bins = sensor.bins();
-        return new LevelsChart(sensor, sensor.onDark(bins), sensor.onLight(bins));
+    /** @param school whose level is used */
+    static LevelsChart of(LevelTable table, LevelSchool school) {
+        Histogram.Bins bins = table.sensor().bins();
+        return new LevelsChart(
+                table, school, table.sensor().onDark(bins), table.sensor().onLight(bins));
+    }
+
+    private SensorLevels sensor() {
+        return table.sensor();
     }
 
     @Override
     public String xLabel() {
-        return "reading of sensor " + sensor.sensor();
+        return "reading of sensor " + sensor().sensor();
     }
 
     @Override
@@ -33,15 +43,18 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
 
     @Override
     public String title() {
-        return "Readings of sensor " + sensor.sensor() + " on dark and light";
+        return "Readings of sensor " + sensor().sensor() + " on dark and light";
     }
 
     @Override
     public String says() {
-        Levels levels = sensor.levels();
+        Levels levels = sensor().levels();
         return "Dark around " + Words.number(levels.dark().mean()) + ", light around "
-                + Words.number(levels.light().mean()) + "; level " + Words.exact(sensor.roundedLevel())
-                + ", midpoint " + Words.number(levels.midpoint(), 4) + ".";
+                + Words.number(levels.light().mean()) + "; "
+                + table.choices().stream()
+                        .map(c -> c.school().word() + " " + Words.exact(c.level()))
+                        .collect(Collectors.joining(", "))
+                + ".";
     }
 
     @Override
@@ -56,7 +69,7 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
 
     @Override
     public void draw(Pen pen, Scale scale) {
-        Levels levels = sensor.levels();
+        Levels levels = sensor().levels();
         if (levels.bandHolds()) {
             double from = scale.px(Math.min(levels.bandDark(), levels.bandLight()));
             double to = scale.px(Math.max(levels.bandDark(), levels.bandLight()));
@@ -64,17 +77,31 @@ record LevelsChart(SensorLevels sensor, Histogram dark, Histogram light) impleme
         }
         bars(pen, scale, dark, true);
         bars(pen, scale, light, false);
-        double best = scale.px(sensor.roundedLevel());
-        double middle = scale.px(levels.midpoint());
-        pen.line(MIDPOINT, middle, 0, middle, scale.height());
-        pen.line(BEST, best, 0, best, scale.height());
-        Labels labels = new Labels(pen, scale.width(), scale.height())
-                .free(middle, 0, middle, scale.height())
-                .free(best, 0, best, scale.height());
+        Labels labels = new Labels(pen, scale.width(), scale.height());
+        LevelSchool used = LevelWords.in(table, school).school();
+        for (LevelChoice choice : table.choices()) {
+            double x = scale.px(choice.level());
+            if (choice.school() != used && x >= 0 && x <= scale.width()) {
+                pen.line(OTHER, x, 0, x, scale.height());
+                labels.free(x, 0, x, scale.height());
+            }
+        }
+        double at = scale.px(LevelWords.in(table, school).level());
+        if (at >= 0 && at <= scale.width()) {
+            pen.line(USED, at, 0, at, scale.height());
+            labels.free(at, 0, at, scale.height());
+        }
         free(labels, scale, dark);
         free(labels, scale, light);
-        labels.put("ink-best", "level " + Words.exact(sensor.roundedLevel()), best, scale.height() / 3);
-        labels.put("ink-text", "midpoint " + Words.number(levels.midpoint(), 4), middle, scale.height() / 2);
+        double y = scale.height() / 4;
+        for (LevelChoice choice : table.choices()) {
+            double x = scale.px(choice.level());
+            if (x >= 0 && x <= scale.width()) {
+                String ink = choice.school() == used ? "ink-best" : "ink-text";
+                labels.put(ink, choice.school().word() + " " + Words.exact(choice.level()), x, y);
+                y += scale.height() / 7;
+            }
+        }
         labels.put("ink-text", "dark", scale.px(levels.dark().mean()), scale.py(dark.tallest()));
         labels.put("ink-text", "light", scale.px(levels.light().mean()), scale.py(light.tallest()));
     }

@@ -21,6 +21,16 @@ import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.InvalidationListener;
+import java.util.OptionalDouble;
+import java.util.Arrays;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.levels.LevelTable;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.check.Rounding;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.collections.FXCollections;
@@ -33,15 +43,86 @@ public final class LevelsModel extends StationModel {
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
 
+    private final ObservableList<LevelTable> tables = FXCollections.observableArrayList();
+    private final ObservableList<LevelTable> shownTables = FXCollections.unmodifiableObservableList(tables);
+    private final ReadOnlyObjectWrapper<Optional<LevelSchool>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Integer> inHand = new ReadOnlyObjectWrapper<>(0);
+
     /** The captures the levels come from. */
     private List<Capture> from = List.of();
+
+    private Optional<Finding> forbids = Optional.empty();
+
+    /** As many as a program's target is worth. */
+    private static final int TARGET_DIGITS = 4;
 
     public LevelsModel(Season season, MeasureModel measure) {
         super(season);
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
+        season.choices().typedLevels().addListener((InvalidationListener) o -> update());
         update();
+    }
+
+    /** Every level of each sensor of {@link #sensors()}, school by school. */
+    public ObservableList<LevelTable> tables() {
+        return shownTables;
+    }
+
+    /** The school whose levels are used; the one for the law until one is chosen. */
+    public LevelSchool school() {
+        return chosen.get().orElseGet(() -> LevelSchool.pick(season.setupOrGuess().law()));
+    }
+
+    public ReadOnlyObjectProperty<Optional<LevelSchool>> chosenProperty() {
+        return chosen.getReadOnlyProperty();
+    }
+
+    /** The sensor whose level the arrows move, by its place in {@link #tables()}. */
+    public ReadOnlyObjectProperty<Integer> inHandProperty() {
+        return inHand.getReadOnlyProperty();
+    }
+
+    public void choose(LevelSchool school) {
+        chosen.set(Optional.of(school));
+        tell();
+    }
+
+    /** The next school that some sensor has. @param way 1 or -1 */
+    void chooseNext(int way) {
+        List<LevelSchool> there = Arrays.stream(LevelSchool.values())
+                .filter(s -> tables.stream().anyMatch(t -> t.choice(s).isPresent()))
+                .toList();
+        if (!there.isEmpty()) {
+            choose(there.get(Math.floorMod(there.indexOf(school()) + way, there.size())));
+        }
+    }
+
+    void nextSensor() {
+        if (!tables.isEmpty()) {
+            inHand.set((inHand.get() + 1) % tables.size());
+        }
+    }
+
+    /** Types a level for a sensor; it becomes the school that is used. */
+    void type(String sensor, double level) {
+        chosen.set(Optional.of(LevelSchool.TYPED));
+        season.choices().typeLevel(sensor, level);
+        tell();
+    }
+
+    /** Moves the level of the sensor in hand by steps of its own, from where the chosen school has it. */
+    void nudge(int steps) {
+        if (tables.isEmpty()) {
+            return;
+        }
+        LevelTable table = tables.get(Math.min(inHand.get(), tables.size() - 1));
+        LevelChoice at = table.choice(school()).orElseGet(() -> table.choices().get(0));
+        double step = table.sensor().step() > 0
+                ? table.sensor().step()
+                : table.sensor().levels().contrast() / 100;
+        type(table.sensor().sensor(), Rounding.significant(at.level() + steps * step, 6));
     }
 
     public ObservableList<SensorLevels> sensors() {
@@ -67,42 +148,36 @@ public final class LevelsModel extends StationModel {
             }
         }
         from = all;
+        tables.setAll(found.stream().map(this::table).toList());
         sensors.setAll(found);
-        if (!forbidden.isEmpty()) {
-            say(Verdict.stop(
-                    FindingWords.of(forbidden.get(0)) + " Until then it has no level: Measure (3) captures it again."));
-        } else if (found.isEmpty()) {
-            say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
-        } else {
-            say(verdict(found));
-        }
+        forbids = forbidden.isEmpty() ? Optional.empty() : Optional.of(forbidden.get(0));
+        tell();
     }
 
-    private Verdict verdict(List<SensorLevels> found) {
-        SensorLevels worst = found.get(0);
-        StringBuilder all = new StringBuilder();
-        for (SensorLevels sensor : found) {
-            all.append(all.isEmpty() ? "" : ", ")
-                    .append(sensor.sensor())
-                    .append(' ')
-                    .append(Words.exact(sensor.roundedLevel()));
-            worst = sensor.misread() > worst.misread() ? sensor : worst;
+    private LevelTable table(SensorLevels levels) {
+        Setup setup = season.setupOrGuess();
+        Sensor sensor = setup.robot().sensors().stream()
+                .filter(s -> s.name().equals(levels.sensor()))
+                .findFirst()
+                .orElseThrow();
+        double[] edge = measure.latest(Capture.EDGE)
+                .filter(c -> c.sensors().contains(levels.sensor()))
+                .map(c -> c.values(levels.sensor()))
+                .orElse(new double[0]);
+        Double typed = season.choices().typedLevels().get(levels.sensor());
+        return LevelTable.of(
+                levels, sensor, setup.line(), edge, typed == null ? OptionalDouble.empty() : OptionalDouble.of(typed));
+    }
+
+    private void tell() {
+        if (forbids.isPresent()) {
+            say(Verdict.stop(
+                    FindingWords.of(forbids.get()) + " Until then it has no level: Measure (3) captures it again."));
+        } else if (tables.isEmpty()) {
+            say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
+        } else {
+            say(LevelWords.verdict(tables, season.setupOrGuess().law(), school(), used()));
         }
-        String misreads = MisreadWords.of(worst.misreads(worst.roundedLevel()));
-        String known = found.stream()
-                .filter(f -> f.plusMinus() > f.step())
-                .max(Comparator.comparingDouble(SensorLevels::plusMinus))
-                .map(f -> " " + f.sensor() + " is known to \u00b1 " + Words.number(f.plusMinus(), 2)
-                        + " only: capture more readings.")
-                .orElse("");
-        double midpoint = worst.levels().midpoint();
-        boolean midpointDoes = worst.levels().misread(midpoint) <= Math.max(1e-6, 10 * worst.misread());
-        return Verdict.good("Level " + all + ": misreads " + misreads + ". The midpoint "
-                + (midpointDoes
-                        ? "does as well here."
-                        : "would misread " + MisreadWords.by(worst.levels(), midpoint) + ".")
-                + known
-                + (used() ? " N goes on to Gains." : " U puts them on the robot."));
     }
 
     private boolean used() {
@@ -158,10 +233,21 @@ public final class LevelsModel extends StationModel {
                 robot = robot.withSensor(i, measured.get().on(sensor));
             }
         }
-        Setup changed = setup.withRobot(robot);
-        Optional<SensorLevels> first = measured(robot.sensors().get(0));
-        return setup.law().scale() == Scale.RAW && first.isPresent()
-                ? changed.withLaw(setup.law().withTarget(first.get().roundedLevel()))
-                : changed;
+        return withTarget(setup.withRobot(robot));
+    }
+
+    /** A lone sensor rides where its level is; in raw numbers every law compares with one. */
+    private Setup withTarget(Setup setup) {
+        Sensor first = setup.lawSensors().get(0);
+        Optional<LevelChoice> choice = tables.stream()
+                .filter(t -> t.sensor().sensor().equals(first.name()))
+                .findFirst()
+                .flatMap(t -> t.choice(school()).or(() -> t.choice(LevelSchool.BEST)));
+        boolean chosenHere = chosen.get().isPresent() && setup.law().kind() == Law.Kind.EDGE;
+        if (choice.isEmpty() || !(setup.law().scale() == Scale.RAW || chosenHere)) {
+            return setup;
+        }
+        double target = setup.law().scale().scaled(first, choice.get().level());
+        return setup.withLaw(setup.law().withTarget(Rounding.significant(target, TARGET_DIGITS)));
     }
 }

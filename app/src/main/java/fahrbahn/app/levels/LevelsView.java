@@ -3,13 +3,18 @@ package fahrbahn.app.levels;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
-import fahrbahn.core.levels.SensorLevels;
 import java.util.List;
 import javafx.beans.InvalidationListener;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
@@ -17,10 +22,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** One histogram a sensor with its levels, and the numbers beside it. */
+/** Each sensor's readings with its levels on them, and every school's level beside each other. */
 public final class LevelsView {
-    /** Misreads this rare are the usual limit for a margin: one reading in a thousand. */
-    private static final double MARGIN_CHANCE = 1e-3;
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final List<String> HEADS = List.of("", "level", "misreads, 95 % sure", "rides", "slope", "light may");
 
     private final LevelsModel model;
     private final VBox sensors = Nodes.column();
@@ -35,59 +40,96 @@ public final class LevelsView {
 
     private StationView build() {
         Action use = new Action("useLevels", "Use these on the robot", KeyCode.U, model::useOnRobot);
-        model.sensors().addListener((InvalidationListener) o -> refresh(use));
-        refresh(use);
-        VBox content = Nodes.column(Nodes.row(use.button()), Nodes.grow(sensors));
-        return new StationView(content, List.of(use), nowNs -> {});
+        Action next = new Action("nextSensor", "Next sensor", KeyCode.H, model::nextSensor);
+        Action lower = new Action("lowerLevel", "Lower", KeyCode.LEFT, () -> model.nudge(-1));
+        Action higher = new Action("higherLevel", "Higher", KeyCode.RIGHT, () -> model.nudge(1));
+        Action before = new Action("schoolBefore", "School before", KeyCode.UP, () -> model.chooseNext(-1));
+        Action after = new Action("schoolAfter", "School after", KeyCode.DOWN, () -> model.chooseNext(1));
+        List<Action> actions = List.of(use, next, lower, higher, before, after);
+        model.tables().addListener((InvalidationListener) o -> refresh(actions));
+        model.chosenProperty().addListener(o -> refresh(actions));
+        model.inHandProperty().addListener(o -> refresh(actions));
+        refresh(actions);
+        HBox head = Nodes.row();
+        actions.forEach(a -> head.getChildren().add(a.button()));
+        return new StationView(Nodes.column(head, Nodes.grow(sensors)), actions, nowNs -> {});
     }
 
-    private void refresh(Action use) {
-        use.button().setDisable(!model.canUse());
-        sensors.getChildren()
-                .setAll(model.sensors().stream().map(LevelsView::sensor).toList());
-        if (model.sensors().isEmpty()) {
+    private void refresh(List<Action> actions) {
+        actions.forEach(a -> a.button().setDisable(!model.canUse()));
+        sensors.getChildren().clear();
+        for (int i = 0; i < model.tables().size(); i++) {
+            boolean inHand = model.tables().size() > 1 && i == model.inHandProperty().get();
+            sensors.getChildren().add(sensor(model.tables().get(i), inHand));
+        }
+        if (model.tables().isEmpty()) {
             sensors.getChildren().add(Nodes.label("No dark and light captures yet.", "caption"));
         }
     }
 
-    private static HBox sensor(SensorLevels sensor) {
+    private HBox sensor(LevelTable table, boolean inHand) {
         Plot plot = new Plot("reading", "times seen", "Readings on dark and on light, and the levels between them");
         plot.setMinHeight(175);
-        plot.show(LevelsChart.of(sensor));
-        Levels levels = sensor.levels();
-        Label level = new Label(Words.exact(sensor.roundedLevel()));
-        level.setId("level-" + sensor.sensor());
-        GridPane numbers = new GridPane();
-        numbers.getStyleClass().add("figures");
-        numbers.add(Nodes.figure(level, "best level, rounded", "Threshold where the two densities cross"), 0, 0);
-        numbers.add(
-                Nodes.figure(new Label(Words.number(levels.midpoint(), 4)), "midpoint", "Mean of the two means"), 1, 0);
-        numbers.add(
-                Nodes.figure(
-                        new Label(MisreadWords.of(sensor.misreads(sensor.roundedLevel()))),
-                        "misread at the level, 95 % sure",
-                        "Misclassification probability with its Clopper-Pearson interval"),
-                0,
-                1,
-                2,
-                1);
-        numbers.add(
-                Nodes.figure(
-                        new Label(Words.number(levels.bandDark(), 4) + " to " + Words.number(levels.bandLight(), 4)),
-                        levels.bandHolds() ? "band of two levels" : "band: the surfaces overlap",
-                        "Hysteresis thresholds"),
-                0,
-                2);
-        numbers.add(
-                Nodes.figure(
-                        new Label(Words.number(levels.shiftMargin(sensor.roundedLevel(), MARGIN_CHANCE), 2)),
-                        "all may shift by",
-                        "Shift of all readings that raises misreads to 1 in 1000"),
-                1,
-                2);
-        numbers.setMinWidth(Region.USE_PREF_SIZE);
-        VBox panel = Nodes.panel("Sensor " + sensor.sensor(), Nodes.grow(plot));
-        HBox row = Nodes.row(Nodes.grow(panel), numbers);
+        plot.show(LevelsChart.of(table, model.school()));
+        String name = table.sensor().sensor();
+        plot.pulled(plot::cursor, level -> model.type(name, LevelTable.rounded(level, table.sensor().step())));
+        VBox panel = Nodes.panel("Sensor " + name + (inHand ? ", in hand: the arrows move its level" : ""), Nodes.grow(plot));
+        HBox row = Nodes.row(Nodes.grow(panel), side(table));
         return Nodes.grow(row);
+    }
+
+    private VBox side(LevelTable table) {
+        LevelChoice used = LevelWords.in(table, model.school());
+        Label level = new Label(Words.exact(used.level()));
+        level.setId("level-" + table.sensor().sensor());
+        level.getStyleClass().add("far-number");
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("schools");
+        for (int column = 0; column < HEADS.size(); column++) {
+            grid.add(Nodes.label(HEADS.get(column), "caption"), column, 0);
+        }
+        for (int i = 0; i < table.choices().size(); i++) {
+            row(grid, i + 1, table, table.choices().get(i));
+        }
+        Levels levels = table.sensor().levels();
+        Label band = Nodes.label(
+                levels.bandHolds()
+                        ? "Band of two levels: " + Words.number(levels.bandDark(), 4) + " and "
+                                + Words.number(levels.bandLight(), 4) + "."
+                        : "No band: the surfaces overlap.",
+                "caption");
+        NumberField typed = new NumberField(
+                "typed-" + table.sensor().sensor(),
+                "in the program now",
+                "Threshold that stands in the program, in this sensor's own numbers: it is judged beside the others.",
+                v -> model.type(table.sensor().sensor(), v));
+        typed.show(table.choice(LevelSchool.TYPED).map(LevelChoice::level).orElse(Double.NaN));
+        VBox side = Nodes.column(Nodes.row(level, Nodes.spring(), typed), grid, band);
+        side.setMinWidth(Region.USE_PREF_SIZE);
+        return side;
+    }
+
+    private void row(GridPane grid, int row, LevelTable table, LevelChoice choice) {
+        LevelSchool school = choice.school();
+        Button name = new Button(school.word());
+        name.setId("school-" + school.name().toLowerCase(java.util.Locale.ROOT) + "-" + table.sensor().sensor());
+        name.getStyleClass().add("chip");
+        name.pseudoClassStateChanged(CHOSEN, school == model.school());
+        name.setOnAction(e -> model.choose(school));
+        String rides = Double.isNaN(choice.rideOffsetMm())
+                ? "nowhere"
+                : Math.abs(choice.rideOffsetMm()) < 0.05
+                        ? "on the edge"
+                        : Words.number(Math.abs(choice.rideOffsetMm()), 2) + " mm "
+                                + (choice.rideOffsetMm() > 0 ? "off the line" : "onto it");
+        String slope = Double.isNaN(choice.slopeShare()) ? "none" : Words.percent(choice.slopeShare());
+        grid.addRow(
+                row,
+                name,
+                new Label(Words.exact(choice.level())),
+                new Label(MisreadWords.of(choice.misreads())),
+                new Label(rides),
+                new Label(slope),
+                new Label("\u00b1 " + Words.number(choice.shiftMargin(), 2) + ", \u00b1 " + Words.percent(choice.factorMargin())));
     }
 }

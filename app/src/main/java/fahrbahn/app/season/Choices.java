@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.check.Check;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.readings.Capture;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.collections.ObservableMap;
 
 /** What was decided for the robot in hand: gains chosen and levels used, each with what it rests on. */
 public final class Choices {
@@ -55,6 +57,19 @@ public final class Choices {
                 List.of(
                         Put.of(Kinds.SETUP, season.hand().robot(), chosen),
                         Put.of(Kinds.CHOSEN, season.hand().robot(), basis)));
+    }
+
+    /** What stands in the program as level, by sensor, in the sensor's own numbers. */
+    public ObservableMap<String, Double> typedLevels() {
+        return in.shownTypedLevels;
+    }
+
+    /** Notes what stands in the program, or is to be tried there, as one step. */
+    public void typeLevel(String sensor, double level) {
+        Check.finite("level", level);
+        ledger.change(
+                "level of " + sensor + " typed on " + season.robotName(),
+                List.of(Put.of(Kinds.TYPED_LEVEL, season.hand().robot(), sensor, level)));
     }
 
     /** Puts levels on the robot and remembers which captures they come from, and what was true when those were made, as one step. */

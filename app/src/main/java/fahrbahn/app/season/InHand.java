@@ -59,11 +59,13 @@ final class InHand {
     final ReadOnlyObjectWrapper<Optional<MatSheet>> mat = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ObservableMap<Constant, Fact> facts = FXCollections.observableMap(new EnumMap<>(Constant.class));
     final ObservableMap<String, List<List<Double>>> entries = FXCollections.observableHashMap();
+    final ObservableMap<String, Double> typedLevels = FXCollections.observableHashMap();
     final ObservableList<Capture> captures = FXCollections.observableArrayList();
     final ObservableList<Run> runs = FXCollections.observableArrayList();
     // Made once: a listener on a wrapper that nobody keeps would be lost with it.
     final ObservableMap<Constant, Fact> shownFacts = FXCollections.unmodifiableObservableMap(facts);
     final ObservableMap<String, List<List<Double>>> shownEntries = FXCollections.unmodifiableObservableMap(entries);
+    final ObservableMap<String, Double> shownTypedLevels = FXCollections.unmodifiableObservableMap(typedLevels);
     final ObservableList<Capture> shownCaptures = FXCollections.unmodifiableObservableList(captures);
     final ObservableList<Run> shownRuns = FXCollections.unmodifiableObservableList(runs);
 
@@ -83,6 +85,7 @@ final class InHand {
         ledger.all(Kinds.FACT, robot).values().forEach(f -> known.put(f.constant(), f));
         set(facts, known);
         set(entries, ledger.all(Kinds.ENTRIES, robot));
+        set(typedLevels, ledger.all(Kinds.TYPED_LEVEL, robot));
         set(captures, asSeen(ledger.all(Kinds.CAPTURE, robot).values()), Capture::at);
         set(runs, ledger.all(Kinds.RUN, robot).values(), Run::at);
     }

@@ -93,6 +93,35 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
         return (darkMisread + lightMisread) / 2;
     }
 
+    /** With every reading, and its scatter, multiplied. */
+    private double misreadTimes(double level, double factor) {
+        double darkMisread = Spot.upperTail(sign() * (level - factor * dark.mean()) / (factor * dark.sd()));
+        double lightMisread = Spot.upperTail(sign() * (factor * light.mean() - level) / (factor * light.sd()));
+        return (darkMisread + lightMisread) / 2;
+    }
+
+    /**
+     * Largest share by which all readings may grow or shrink that keeps misreads at this level below a chance: what a brighter or dimmer lamp
+     * may do before the level fails. 0 when it fails already, 1 when nothing up to twice or none of the light makes it fail.
+     */
+    public double factorMargin(double level, double chance) {
+        double margin = 1;
+        for (int way : new int[] {1, -1}) {
+            double holds = 0;
+            double fails = 1;
+            while (fails - holds > 1e-6) {
+                double middle = (holds + fails) / 2;
+                if (misreadTimes(level, 1 + way * middle) < chance) {
+                    holds = middle;
+                } else {
+                    fails = middle;
+                }
+            }
+            margin = Math.min(margin, holds);
+        }
+        return margin;
+    }
+
     /** End of the band next to dark: almost no reading on dark lies beyond it towards light. */
     public double bandDark() {
         return dark.mean() + sign() * BAND_SIGMAS * dark.sd();

@@ -107,8 +107,7 @@ public final class SensorLevels {
 
     /** The best level as a program takes it: a whole step of the sensor, or four digits when it has none. */
     public double roundedLevel() {
-        double best = levels.bestLevel();
-        return step > 0 ? Math.rint(best / step) * step : Rounding.significant(best, DIGITS);
+        return LevelTable.rounded(levels.bestLevel(), step);
     }
 
     /** Chance of a misread at the rounded level by the normal tails: what is typed is what is judged. For ranking, no claim. */

@@ -1,0 +1,96 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.MisreadWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelSlip;
+import fahrbahn.core.levels.LevelTable;
+import fahrbahn.core.levels.SensorLevels;
+import fahrbahn.core.setup.Law;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Levels in sentences. */
+final class LevelWords {
+    private LevelWords() {}
+
+    /** @param used whether they are on the robot as they are */
+    static Verdict verdict(List<LevelTable> tables, Law law, LevelSchool school, boolean used) {
+        Optional<String> slip = school == LevelSchool.TYPED ? slip(tables) : Optional.empty();
+        if (slip.isPresent()) {
+            return Verdict.stop(slip.get());
+        }
+        String levels = tables.stream()
+                .map(t -> t.sensor().sensor() + " "
+                        + Words.exact(in(t, school).level()))
+                .collect(Collectors.joining(", "));
+        LevelChoice worst = tables.stream()
+                .map(t -> in(t, school))
+                .max(Comparator.comparingDouble(c -> c.misreads().high()))
+                .orElseThrow();
+        String known = tables.stream()
+                .map(LevelTable::sensor)
+                .filter(s -> s.plusMinus() > s.step())
+                .max(Comparator.comparingDouble(SensorLevels::plusMinus))
+                .map(s -> " " + s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2)
+                        + " only: capture more readings.")
+                .orElse("");
+        return Verdict.good("Level " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads())
+                + ". " + why(law, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
+    }
+
+    /** A sensor without this school's level keeps the one of best odds. */
+    static LevelChoice in(LevelTable table, LevelSchool school) {
+        return table.choice(school).orElseGet(() -> table.choice(LevelSchool.BEST).orElseThrow());
+    }
+
+    private static String why(Law law, LevelSchool school) {
+        if (school != LevelSchool.pick(law)) {
+            return "For this law the pick is " + LevelSchool.pick(law).word() + ".";
+        }
+        return school == LevelSchool.MIDPOINT
+                ? "Riding there it has most slope and equal room."
+                : "This law asks on which side a reading lies.";
+    }
+
+    /** What seems to have gone wrong with what was typed. */
+    private static Optional<String> slip(List<LevelTable> tables) {
+        for (int i = 0; i < tables.size(); i++) {
+            for (int j = i + 1; j < tables.size(); j++) {
+                if (LevelTable.swapped(tables.get(i), tables.get(j))) {
+                    return Optional.of("The levels of " + tables.get(i).sensor().sensor() + " and "
+                            + tables.get(j).sensor().sensor()
+                            + " look changed over: each fits the other's surfaces. Left and right are the robot's own.");
+                }
+            }
+        }
+        return tables.stream()
+                .filter(t -> t.slip().isPresent())
+                .findFirst()
+                .map(t -> slip(t, t.slip().get()));
+    }
+
+    private static String slip(LevelTable table, LevelSlip slip) {
+        String typed = "Level " + Words.exact(slip.typed()) + " of " + table.sensor().sensor();
+        String meant = Words.number(slip.meant(), 4);
+        String surfaces = Words.number(table.sensor().levels().dark().mean()) + " on dark and "
+                + Words.number(table.sensor().levels().light().mean()) + " on light";
+        return switch (slip.cause()) {
+            case PERCENT_FOR_RAW ->
+                typed + " looks like a percentage: in this sensor's own numbers that is " + meant + ", for it reads " + surfaces
+                        + ". Right and left arrows move it.";
+            case DECIMAL_SLIPPED ->
+                typed + " looks like a slipped decimal point: " + meant + " would lie between " + surfaces + ".";
+            case SENSORS_SWAPPED -> typed + " is another sensor's: " + meant + ".";
+            case POLARITY_REVERSED ->
+                typed + " has its sign reversed: this sensor reads " + surfaces + ", so " + meant + ".";
+            case OUTSIDE ->
+                typed + " lies outside both surfaces, " + surfaces + ": every reading falls on one side. Halfway is "
+                        + Words.number(table.sensor().levels().midpoint(), 4) + ".";
+        };
+    }
+}
