@@ -121,7 +121,8 @@ class KillTest {
             long before = said().size();
             Process program = programs.start(folder);
             try {
-                // After some steps, however slow the machine, and then at any moment: not a multiple of anything the program does.
+                // After some steps, however slow the machine, and then at any moment: not a multiple of anything the
+                // program does.
                 untilSaid(program, before + 1 + random.nextInt(11));
                 LockSupport.parkNanos((long) (random.nextDouble() * 30e6));
             } finally {

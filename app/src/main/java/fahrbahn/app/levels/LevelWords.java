@@ -25,8 +25,7 @@ final class LevelWords {
             return Verdict.stop(slip.get());
         }
         String levels = tables.stream()
-                .map(t -> t.sensor().sensor() + " "
-                        + Words.exact(in(t, school).level()))
+                .map(t -> t.sensor().sensor() + " " + Words.exact(in(t, school).level()))
                 .collect(Collectors.joining(", "));
         LevelChoice worst = tables.stream()
                 .map(t -> in(t, school))
@@ -45,16 +44,22 @@ final class LevelWords {
 
     /** A sensor without this school's level keeps the one of best odds. */
     static LevelChoice in(LevelTable table, LevelSchool school) {
-        return table.choice(school).orElseGet(() -> table.choice(LevelSchool.BEST).orElseThrow());
+        return table.choice(school)
+                .orElseGet(() -> table.choice(LevelSchool.BEST).orElseThrow());
     }
 
     private static String why(Law law, LevelSchool school) {
         if (school != LevelSchool.pick(law)) {
             return "For this law the pick is " + LevelSchool.pick(law).word() + ".";
         }
-        return school == LevelSchool.MIDPOINT
-                ? "Riding there it has most slope and equal room."
-                : "This law asks on which side a reading lies.";
+        if (school == LevelSchool.MIDPOINT) {
+            return "Riding there it has most slope and equal room.";
+        }
+        return switch (law.kind()) {
+            case PAIR -> "A pair steers by the difference; levels tell a crossing and a lost line.";
+            case ARRAY_MEAN, ARRAY_DIFFERENCE -> "A row steers by all of them; levels tell which see the line.";
+            case EDGE, PATTERN -> "This law asks on which side a reading lies.";
+        };
     }
 
     /** What seems to have gone wrong with what was typed. */
@@ -62,9 +67,10 @@ final class LevelWords {
         for (int i = 0; i < tables.size(); i++) {
             for (int j = i + 1; j < tables.size(); j++) {
                 if (LevelTable.swapped(tables.get(i), tables.get(j))) {
-                    return Optional.of("The levels of " + tables.get(i).sensor().sensor() + " and "
-                            + tables.get(j).sensor().sensor()
-                            + " look changed over: each fits the other's surfaces. Left and right are the robot's own.");
+                    return Optional.of(
+                            "The levels of " + tables.get(i).sensor().sensor() + " and "
+                                    + tables.get(j).sensor().sensor()
+                                    + " look changed over: each fits the other's surfaces. Left and right are the robot's own.");
                 }
             }
         }
@@ -75,14 +81,15 @@ final class LevelWords {
     }
 
     private static String slip(LevelTable table, LevelSlip slip) {
-        String typed = "Level " + Words.exact(slip.typed()) + " of " + table.sensor().sensor();
+        String typed =
+                "Level " + Words.exact(slip.typed()) + " of " + table.sensor().sensor();
         String meant = Words.number(slip.meant(), 4);
         String surfaces = Words.number(table.sensor().levels().dark().mean()) + " on dark and "
                 + Words.number(table.sensor().levels().light().mean()) + " on light";
         return switch (slip.cause()) {
             case PERCENT_FOR_RAW ->
-                typed + " looks like a percentage: in this sensor's own numbers that is " + meant + ", for it reads " + surfaces
-                        + ". Right and left arrows move it.";
+                typed + " looks like a percentage: in this sensor's own numbers that is " + meant + ", for it reads "
+                        + surfaces + ". Right and left arrows move it.";
             case DECIMAL_SLIPPED ->
                 typed + " looks like a slipped decimal point: " + meant + " would lie between " + surfaces + ".";
             case SENSORS_SWAPPED -> typed + " is another sensor's: " + meant + ".";

@@ -7,12 +7,12 @@ import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.chart.Scale;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
-import fahrbahn.core.levels.Levels;
-import java.util.stream.Collectors;
-import fahrbahn.core.levels.LevelTable;
-import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelTable;
+import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
+import java.util.stream.Collectors;
 
 /** How often each reading came up on dark and on light, and the levels between. */
 record LevelsChart(LevelTable table, LevelSchool school, Histogram dark, Histogram light) implements Chart {

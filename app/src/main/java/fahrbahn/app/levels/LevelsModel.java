@@ -5,8 +5,11 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.check.Rounding;
+import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.quality.Finding;
@@ -14,25 +17,20 @@ import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.InvalidationListener;
-import java.util.OptionalDouble;
 import java.util.Arrays;
-import fahrbahn.core.setup.Law;
-import fahrbahn.core.levels.LevelTable;
-import fahrbahn.core.levels.LevelSchool;
-import fahrbahn.core.levels.LevelChoice;
-import fahrbahn.core.check.Rounding;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 
@@ -72,7 +70,8 @@ public final class LevelsModel extends StationModel {
 
     /** The school whose levels are used; the one for the law until one is chosen. */
     public LevelSchool school() {
-        return chosen.get().orElseGet(() -> LevelSchool.pick(season.setupOrGuess().law()));
+        return chosen.get()
+                .orElseGet(() -> LevelSchool.pick(season.setupOrGuess().law()));
     }
 
     public ReadOnlyObjectProperty<Optional<LevelSchool>> chosenProperty() {
@@ -214,7 +213,7 @@ public final class LevelsModel extends StationModel {
 
     /** True when there is something to put on the robot. */
     public boolean canUse() {
-        return !sensors.isEmpty();
+        return !tables.isEmpty();
     }
 
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */

@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
@@ -12,20 +13,28 @@ import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Each sensor's readings with its levels on them, and every school's level beside each other. */
 public final class LevelsView {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
-    private static final List<String> HEADS = List.of("", "level", "misreads, 95 % sure", "rides", "slope", "light may");
+    private static final List<String> HEADS =
+            List.of("", "level", "misreads, 95 % sure", "rides", "slope", "bears a shift, a factor");
+
+    /** Of the width, for the plot. */
+    private static final double PLOT_SHARE = 0.4;
+
+    /** Narrower than this, in heights of letters, the table of the schools stands below its plot. */
+    private static final double LEAST_EM = 72;
 
     private final LevelsModel model;
     private final VBox sensors = Nodes.column();
@@ -50,7 +59,7 @@ public final class LevelsView {
         model.chosenProperty().addListener(o -> refresh(actions));
         model.inHandProperty().addListener(o -> refresh(actions));
         refresh(actions);
-        HBox head = Nodes.row();
+        FlowPane head = Nodes.flow();
         actions.forEach(a -> head.getChildren().add(a.button()));
         return new StationView(Nodes.column(head, Nodes.grow(sensors)), actions, nowNs -> {});
     }
@@ -59,7 +68,8 @@ public final class LevelsView {
         actions.forEach(a -> a.button().setDisable(!model.canUse()));
         sensors.getChildren().clear();
         for (int i = 0; i < model.tables().size(); i++) {
-            boolean inHand = model.tables().size() > 1 && i == model.inHandProperty().get();
+            boolean inHand =
+                    model.tables().size() > 1 && i == model.inHandProperty().get();
             sensors.getChildren().add(sensor(model.tables().get(i), inHand));
         }
         if (model.tables().isEmpty()) {
@@ -67,15 +77,18 @@ public final class LevelsView {
         }
     }
 
-    private HBox sensor(LevelTable table, boolean inHand) {
+    private Region sensor(LevelTable table, boolean inHand) {
         Plot plot = new Plot("reading", "times seen", "Readings on dark and on light, and the levels between them");
         plot.setMinHeight(175);
         plot.show(LevelsChart.of(table, model.school()));
         String name = table.sensor().sensor();
-        plot.pulled(plot::cursor, level -> model.type(name, LevelTable.rounded(level, table.sensor().step())));
-        VBox panel = Nodes.panel("Sensor " + name + (inHand ? ", in hand: the arrows move its level" : ""), Nodes.grow(plot));
-        HBox row = Nodes.row(Nodes.grow(panel), side(table));
-        return Nodes.grow(row);
+        plot.pulled(
+                plot::cursor,
+                level -> model.type(
+                        name, LevelTable.rounded(level, table.sensor().step())));
+        VBox panel = Nodes.panel(
+                "Sensor " + name + (inHand ? ", in hand: the arrows move its level" : ""), Nodes.grow(plot));
+        return Nodes.grow(new SideBySide(panel, side(table), PLOT_SHARE, LEAST_EM));
     }
 
     private VBox side(LevelTable table) {
@@ -86,7 +99,7 @@ public final class LevelsView {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("schools");
         for (int column = 0; column < HEADS.size(); column++) {
-            grid.add(Nodes.label(HEADS.get(column), "caption"), column, 0);
+            grid.add(Nodes.cell(HEADS.get(column), "caption"), column, 0);
         }
         for (int i = 0; i < table.choices().size(); i++) {
             row(grid, i + 1, table, table.choices().get(i));
@@ -100,20 +113,25 @@ public final class LevelsView {
                 "caption");
         NumberField typed = new NumberField(
                 "typed-" + table.sensor().sensor(),
-                "in the program now",
+                "in the program",
                 "Threshold that stands in the program, in this sensor's own numbers: it is judged beside the others.",
                 v -> model.type(table.sensor().sensor(), v));
         typed.show(table.choice(LevelSchool.TYPED).map(LevelChoice::level).orElse(Double.NaN));
         VBox side = Nodes.column(Nodes.row(level, Nodes.spring(), typed), grid, band);
-        side.setMinWidth(Region.USE_PREF_SIZE);
         return side;
+    }
+
+    private static Label whole(String words) {
+        return Nodes.cell(words);
     }
 
     private void row(GridPane grid, int row, LevelTable table, LevelChoice choice) {
         LevelSchool school = choice.school();
         Button name = new Button(school.word());
-        name.setId("school-" + school.name().toLowerCase(java.util.Locale.ROOT) + "-" + table.sensor().sensor());
+        name.setId("school-" + school.name().toLowerCase(Locale.ROOT) + "-"
+                + table.sensor().sensor());
         name.getStyleClass().add("chip");
+        name.setMinWidth(Region.USE_PREF_SIZE);
         name.pseudoClassStateChanged(CHOSEN, school == model.school());
         name.setOnAction(e -> model.choose(school));
         String rides = Double.isNaN(choice.rideOffsetMm())
@@ -121,15 +139,16 @@ public final class LevelsView {
                 : Math.abs(choice.rideOffsetMm()) < 0.05
                         ? "on the edge"
                         : Words.number(Math.abs(choice.rideOffsetMm()), 2) + " mm "
-                                + (choice.rideOffsetMm() > 0 ? "off the line" : "onto it");
+                                + (choice.rideOffsetMm() > 0 ? "off it" : "on it");
         String slope = Double.isNaN(choice.slopeShare()) ? "none" : Words.percent(choice.slopeShare());
         grid.addRow(
                 row,
                 name,
-                new Label(Words.exact(choice.level())),
-                new Label(MisreadWords.of(choice.misreads())),
-                new Label(rides),
-                new Label(slope),
-                new Label("\u00b1 " + Words.number(choice.shiftMargin(), 2) + ", \u00b1 " + Words.percent(choice.factorMargin())));
+                whole(Words.exact(choice.level())),
+                whole(MisreadWords.of(choice.misreads())),
+                whole(rides),
+                whole(slope),
+                whole("\u00b1 " + Words.number(choice.shiftMargin(), 2) + ", \u00b1 "
+                        + Words.percent(choice.factorMargin())));
     }
 }

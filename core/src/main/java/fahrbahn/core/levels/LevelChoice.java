@@ -29,7 +29,12 @@ public record LevelChoice(
 
     /** @param level rounded as the program takes it @param lineWidthMm above 0 */
     static LevelChoice of(
-            LevelSchool school, double level, SensorLevels sensor, double spotSigmaMm, double lineWidthMm, boolean darkLine) {
+            LevelSchool school,
+            double level,
+            SensorLevels sensor,
+            double spotSigmaMm,
+            double lineWidthMm,
+            boolean darkLine) {
         Levels levels = sensor.levels();
         double offset = offsetMm(levels, level, spotSigmaMm, lineWidthMm, darkLine);
         double edge = lineWidthMm / 2;

@@ -36,8 +36,8 @@ public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optiona
             double shown = SurfaceStats.of(edge, levels.step()).mean();
             add(choices, LevelSchool.EDGE, shown, levels, sensor, line, darkLine);
         }
-        typed.ifPresent(level -> choices.add(LevelChoice.of(
-                LevelSchool.TYPED, level, levels, sensor.spotSigmaMm(), line.widthMm(), darkLine)));
+        typed.ifPresent(level -> choices.add(
+                LevelChoice.of(LevelSchool.TYPED, level, levels, sensor.spotSigmaMm(), line.widthMm(), darkLine)));
         Optional<LevelSlip> slip = typed.isPresent()
                 ? Optional.ofNullable(LevelSlip.of(typed.getAsDouble(), levels.levels()))
                 : Optional.empty();
@@ -72,6 +72,9 @@ public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optiona
         return typedA.isPresent()
                 && typedB.isPresent()
                 && LevelSlip.swapped(
-                        typedA.get().level(), a.sensor().levels(), typedB.get().level(), b.sensor().levels());
+                        typedA.get().level(),
+                        a.sensor().levels(),
+                        typedB.get().level(),
+                        b.sensor().levels());
     }
 }

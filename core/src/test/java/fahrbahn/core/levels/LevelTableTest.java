@@ -56,10 +56,12 @@ class LevelTableTest {
     @Test
     void schoolsStandBesideEachOtherRoundedAsTheProgramTakesThem() {
         LevelTable table = table(OptionalDouble.empty(), 470, 480, 475, 474);
-        assertThat(table.choices()).extracting(LevelChoice::school)
+        assertThat(table.choices())
+                .extracting(LevelChoice::school)
                 .containsExactly(LevelSchool.MIDPOINT, LevelSchool.BEST, LevelSchool.EDGE);
         Levels levels = table.sensor().levels();
-        assertThat(table.choice(LevelSchool.MIDPOINT).orElseThrow().level()).isCloseTo(levels.midpoint(), within(0.051));
+        assertThat(table.choice(LevelSchool.MIDPOINT).orElseThrow().level())
+                .isCloseTo(levels.midpoint(), within(0.051));
         assertThat(table.choice(LevelSchool.EDGE).orElseThrow().level()).isCloseTo(474.75, within(0.051));
         SensorLevels whole = SensorLevels.of("eye", new double[] {20, 21, 22, 21}, new double[] {70, 72, 71, 71}, 1);
         assertThat(LevelTable.of(whole, SENSOR, WIDE, new double[0], OptionalDouble.empty())
@@ -77,12 +79,16 @@ class LevelTableTest {
         double worst = 0;
         for (int way : new int[] {1, -1}) {
             double k = 1 + way * margin;
-            double dark = Spot.upperTail((level - k * levels.dark().mean()) / (k * levels.dark().sd()));
-            double light = Spot.upperTail((k * levels.light().mean() - level) / (k * levels.light().sd()));
+            double dark = Spot.upperTail(
+                    (level - k * levels.dark().mean()) / (k * levels.dark().sd()));
+            double light = Spot.upperTail(
+                    (k * levels.light().mean() - level) / (k * levels.light().sd()));
             worst = Math.max(worst, (dark + light) / 2);
         }
         assertThat(worst).isCloseTo(1e-3, within(2e-5));
-        assertThat(levels.factorMargin(levels.light().mean(), 1e-3)).as("fails already").isZero();
+        assertThat(levels.factorMargin(levels.light().mean(), 1e-3))
+                .as("fails already")
+                .isZero();
     }
 
     /** Twenty pairs of surfaces, twenty thousand readings each: the sum of squared departures is chi-squared with twenty degrees. */
