@@ -51,7 +51,10 @@ class LevelsStationTest extends InWindow {
         double y = there.getCenterY();
         robot.drag(there.getMinX() + 0.5 * there.getWidth(), y, MouseButton.PRIMARY)
                 .dropTo(there.getMinX() + 0.6 * there.getWidth(), y);
-        double to = onWindow(() -> ((Plot) plot).getXAxis().getValueForDisplay(0.6 * there.getWidth()).doubleValue());
+        double to = onWindow(() -> ((Plot) plot)
+                .getXAxis()
+                .getValueForDisplay(0.6 * there.getWidth())
+                .doubleValue());
         until("where it was let go", () -> Math.abs(shown("left") - to) < 3);
         robot.type(KeyCode.U);
         until("put on the robot", () -> text("verdict").contains("N goes on"));

@@ -9,6 +9,10 @@ import fahrbahn.core.levels.LevelSlip;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.Unscaled;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -60,6 +64,55 @@ final class LevelWords {
             case ARRAY_MEAN, ARRAY_DIFFERENCE -> "A row steers by all of them; levels tell which see the line.";
             case EDGE, PATTERN -> "This law asks on which side a reading lies.";
         };
+    }
+
+    static final String ONE_SENSOR =
+            "One sensor is compared with its own target only: scaling changes the numbers of its gains, not where it rides.";
+
+    /** A sensor's constants and what it makes of dark, halfway and light. */
+    static List<String> scaling(Sensor sensor, Scale scale) {
+        double half = (sensor.dark() + sensor.light()) / 2;
+        boolean raw = scale == Scale.RAW;
+        return List.of(
+                sensor.name(),
+                raw ? "nothing" : Words.exact(sensor.dark()),
+                raw ? "1" : Words.number(factor(sensor, scale), 4),
+                pair(sensor, scale, sensor.dark()),
+                pair(sensor, scale, half),
+                pair(sensor, scale, sensor.light()));
+    }
+
+    private static double factor(Sensor sensor, Scale scale) {
+        return (scale.light(sensor) - scale.dark(sensor)) / (sensor.light() - sensor.dark());
+    }
+
+    private static String pair(Sensor sensor, Scale scale, double reading) {
+        return Words.number(reading, 4) + " becomes " + Words.number(scale.scaled(sensor, reading), 4);
+    }
+
+    static String arithmetic(List<Sensor> sensors, Scale scale) {
+        if (scale == Scale.RAW) {
+            return "This law works in the sensors' own numbers: nothing is scaled.";
+        }
+        return sensors.stream()
+                .map(s -> s.name() + " = (reading - " + Words.exact(s.dark()) + ") x "
+                        + Words.number(factor(s, scale), 4))
+                .collect(Collectors.joining("\n"));
+    }
+
+    /** What the twin says of a program that takes all sensors for alike. */
+    static String unscaled(Unscaled u, Setup setup) {
+        double share = Math.abs(u.groundSteering()) / setup.robot().drive().fullCommand();
+        if (share < 0.001) {
+            return "Its sensors read alike: unscaled it steers " + Words.number(u.groundSteering(), 2)
+                    + " on plain ground and leaves a gap of " + Words.millimetres(u.gapMm()) + " by "
+                    + Words.millimetres(Math.abs(u.asideMm())) + ".";
+        }
+        return "Not scaled it steers " + Words.number(Math.abs(u.groundSteering()), 2) + " to the "
+                + (u.groundSteering() > 0 ? "left" : "right") + " on plain ground, and leaves a gap of "
+                + Words.millimetres(u.gapMm()) + " by " + Words.millimetres(Math.abs(u.asideMm())) + "; scaled by "
+                + Words.millimetres(Math.abs(u.scaledAsideMm())) + ". "
+                + (u.comesBack() ? "It finds its line again." : "It does not find its line again.");
     }
 
     /** What seems to have gone wrong with what was typed. */

@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.errand.Errands;
 import fahrbahn.app.measure.FindingWords;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
@@ -37,6 +38,7 @@ import javafx.collections.ObservableList;
 /** Levels from the newest dark and light captures, and putting them on the robot. */
 public final class LevelsModel extends StationModel {
     private final MeasureModel measure;
+    private final ScalingModel scaling;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
@@ -54,13 +56,18 @@ public final class LevelsModel extends StationModel {
     /** As many as a program's target is worth. */
     private static final int TARGET_DIGITS = 4;
 
-    public LevelsModel(Season season, MeasureModel measure) {
+    public LevelsModel(Season season, MeasureModel measure, Errands errands) {
         super(season);
+        this.scaling = new ScalingModel(season, errands);
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
         season.choices().typedLevels().addListener((InvalidationListener) o -> update());
         update();
+    }
+
+    ScalingModel scaling() {
+        return scaling;
     }
 
     /** Every level of each sensor of {@link #sensors()}, school by school. */

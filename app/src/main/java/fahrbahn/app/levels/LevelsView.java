@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.MisreadWords;
@@ -61,7 +62,8 @@ public final class LevelsView {
         refresh(actions);
         FlowPane head = Nodes.flow();
         actions.forEach(a -> head.getChildren().add(a.button()));
-        return new StationView(Nodes.column(head, Nodes.grow(sensors)), actions, nowNs -> {});
+        Pages.Page levels = new Pages.Page("Levels", Nodes.column(head, Nodes.grow(sensors)), actions);
+        return new Pages(List.of(levels, new ScalingPage(model.scaling()).page())).view();
     }
 
     private void refresh(List<Action> actions) {

@@ -1,0 +1,63 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The two constants of each sensor, the arithmetic in the program's own steps, and what leaving it out does. */
+final class ScalingPage {
+    private final ScalingModel model;
+    private final VBox body = Nodes.column();
+
+    ScalingPage(ScalingModel model) {
+        this.model = model;
+    }
+
+    Pages.Page page() {
+        model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
+        body.getChildren().setAll(Nodes.label("The twin drives across a gap.", "caption"));
+        return new Pages.Page("Scaling", body, List.of(), nowNs -> model.look());
+    }
+
+    private void show(ScalingModel.Picture picture) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("schools");
+        List<String> heads = List.of("sensor", "take away", "then times", "dark", "halfway", "light");
+        for (int i = 0; i < heads.size(); i++) {
+            grid.add(Nodes.cell(heads.get(i), "caption"), i, 0);
+        }
+        Scale scale = picture.setup().law().scale();
+        for (int i = 0; i < picture.sensors().size(); i++) {
+            Sensor sensor = picture.sensors().get(i);
+            List<String> cells = LevelWords.scaling(sensor, scale);
+            for (int column = 0; column < cells.size(); column++) {
+                grid.add(Nodes.cell(cells.get(column)), column, i + 1);
+            }
+        }
+        Label arithmetic = wrapped(LevelWords.arithmetic(picture.sensors(), scale), "bench-result");
+        Label without = wrapped(
+                picture.unscaled()
+                        .map(u -> LevelWords.unscaled(u, picture.setup()))
+                        .orElse(picture.problem().isEmpty() ? LevelWords.ONE_SENSOR : picture.problem()),
+                "bench-result");
+        without.setId("unscaled");
+        body.getChildren()
+                .setAll(
+                        Nodes.panel("Two constants a sensor", grid),
+                        Nodes.panel("In the program, each loop", arithmetic),
+                        Nodes.panel("Left out, by the twin", without));
+    }
+
+    private static Label wrapped(String words, String style) {
+        Label label = Nodes.label(words, style);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+}
