@@ -39,6 +39,7 @@ import javafx.collections.ObservableList;
 public final class LevelsModel extends StationModel {
     private final MeasureModel measure;
     private final ScalingModel scaling;
+    private final MarksModel marks;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
@@ -59,11 +60,16 @@ public final class LevelsModel extends StationModel {
     public LevelsModel(Season season, MeasureModel measure, Errands errands) {
         super(season);
         this.scaling = new ScalingModel(season, errands);
+        this.marks = new MarksModel(season, errands);
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
         season.choices().typedLevels().addListener((InvalidationListener) o -> update());
         update();
+    }
+
+    MarksModel marks() {
+        return marks;
     }
 
     ScalingModel scaling() {

@@ -19,6 +19,9 @@ import java.util.OptionalDouble;
 public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optional<LevelSlip> slip) {
     private static final int DIGITS = 4;
 
+    /** A whole number of steps of a third is 110.667 to a coach. */
+    private static final int STEP_DIGITS = 6;
+
     public LevelTable {
         choices = List.copyOf(choices);
     }
@@ -58,7 +61,9 @@ public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optiona
 
     /** A whole step of the sensor, or four digits when it has none. */
     public static double rounded(double level, double step) {
-        return step > 0 ? Math.rint(level / step) * step : Rounding.significant(level, DIGITS);
+        return step > 0
+                ? Rounding.significant(Math.rint(level / step) * step, STEP_DIGITS)
+                : Rounding.significant(level, DIGITS);
     }
 
     public Optional<LevelChoice> choice(LevelSchool school) {

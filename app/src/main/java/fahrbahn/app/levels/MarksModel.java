@@ -1,0 +1,116 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.check.Check;
+import fahrbahn.core.levels.ChannelChoice;
+import fahrbahn.core.marks.MarkCaptures;
+import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkTiming;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.response.Spacing;
+import fahrbahn.core.setup.Setup;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Coloured marks told apart from the captures of a colour sensor. */
+public final class MarksModel {
+    /** What most programs ask for. */
+    private static final int USUAL_READS = 3;
+
+    private static final int MOST_READS = 50;
+
+    private final Season season;
+    private final Errand<Picture> errand;
+    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private int reads = USUAL_READS;
+    private List<Capture> wantedOf;
+    private Setup wantedFor;
+    private int wantedReads;
+
+    /**
+     * All that was computed from the captures there are.
+     *
+     * @param sensor empty where no colour sensor was captured
+     * @param comparison empty where there is no sensor, or something is missing
+     * @param channels the sensor's channels, the one that tells line from ground best first
+     * @param markMm over which a reading shows a usual turn mark: its length less the spot
+     * @param problem what is missing, in words
+     */
+    public record Picture(
+            String sensor,
+            Optional<MarkComparison> comparison,
+            List<ChannelChoice> channels,
+            MarkTiming timing,
+            double markMm,
+            String problem) {}
+
+    MarksModel(Season season, Errands errands) {
+        this.season = season;
+        this.errand = errands.errand("The marks");
+    }
+
+    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
+        return picture.getReadOnlyProperty();
+    }
+
+    int reads() {
+        return reads;
+    }
+
+    /** Confirming reads that the program asks for. */
+    void ask(double newReads) {
+        Check.between("reads", newReads, 1, MOST_READS);
+        reads = (int) Math.round(newReads);
+        look();
+    }
+
+    /** Somebody looks: the schools are compared, unless they have been. */
+    void look() {
+        List<Capture> captures = List.copyOf(season.captures());
+        Setup setup = season.setupOrGuess();
+        if (captures.equals(wantedOf) && setup.equals(wantedFor) && reads == wantedReads) {
+            return;
+        }
+        wantedOf = captures;
+        wantedFor = setup;
+        wantedReads = reads;
+        MarkTiming timing = new MarkTiming(reads, setup.robot().loop().periodS(), setup.speedMmPerS());
+        double markMm = Spacing.MARK_WIDTHS * setup.line().widthMm()
+                - 2 * setup.lawSensors().get(0).spotSigmaMm();
+        errand.runToEnd(
+                job -> picture(captures, timing, Math.max(0, markMm)),
+                ending -> picture.set(Optional.of(
+                        ending instanceof Ending.Done<Picture> done
+                                ? done.result()
+                                : new Picture("", Optional.empty(), List.of(), timing, 0, Ending.words(ending)))));
+    }
+
+    private static Picture picture(List<Capture> captures, MarkTiming timing, double markMm) {
+        Optional<String> sensor = MarkCaptures.sensors(captures).stream().findFirst();
+        if (sensor.isEmpty()) {
+            return new Picture("", Optional.empty(), List.of(), timing, markMm, "");
+        }
+        return new Picture(
+                sensor.get(),
+                Optional.of(MarkComparison.of(MarkCaptures.of(captures, sensor.get()))),
+                channels(captures, sensor.get()),
+                timing,
+                markMm,
+                "");
+    }
+
+    private static List<ChannelChoice> channels(List<Capture> captures, String sensor) {
+        Optional<Capture> dark = newest(captures, Capture.DARK);
+        Optional<Capture> light = newest(captures, Capture.LIGHT);
+        return dark.isPresent() && light.isPresent() ? ChannelChoice.of(dark.get(), light.get(), sensor) : List.of();
+    }
+
+    private static Optional<Capture> newest(List<Capture> captures, String surface) {
+        return captures.stream().filter(c -> c.surface().equals(surface)).reduce((older, newer) -> newer);
+    }
+}

@@ -1,0 +1,130 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.marks.Confusions;
+import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSchool;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The schools for coloured marks beside each other, the one to take with its constants, and how long a mark must be. */
+final class MarksPage {
+    private static final double LEAST_EM = 60;
+
+    private final MarksModel model;
+    private final VBox body = Nodes.column();
+    private final NumberField reads;
+
+    MarksPage(MarksModel model) {
+        this.model = model;
+        this.reads = new NumberField(
+                "confirmingReads",
+                "reads in a row",
+                "Confirming reads: how many in a row must show a mark before the program believes it.",
+                model::ask);
+    }
+
+    Pages.Page page() {
+        model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
+        body.getChildren().setAll(Nodes.label(MarkWords.NOTHING, "caption"));
+        return new Pages.Page("Marks", body, List.of(), nowNs -> model.look());
+    }
+
+    private void show(MarksModel.Picture picture) {
+        if (picture.comparison().isEmpty()) {
+            body.getChildren()
+                    .setAll(wrapped(
+                            picture.problem().isEmpty() ? MarkWords.NOTHING : picture.problem(), "bench-result"));
+            return;
+        }
+        reads.show(model.reads());
+        MarkComparison comparison = picture.comparison().get();
+        Label verdict = wrapped(MarkWords.recommended(picture.sensor(), comparison), "bench-result");
+        verdict.setId("marksVerdict");
+        Label timing = wrapped(MarkWords.timing(picture.timing(), picture.markMm()), "reason");
+        timing.setId("marksTiming");
+        Label channel = wrapped(MarkWords.channel(picture.channels()), "reason");
+        channel.setId("marksChannel");
+        body.getChildren()
+                .setAll(
+                        Nodes.panel("Sensor " + picture.sensor(), verdict),
+                        new SideBySide(
+                                Nodes.panel("Schools, judged by what they have not seen", schools(comparison)),
+                                Nodes.panel("Taken for another", confusions(comparison.of(comparison.recommended()))),
+                                0.6,
+                                LEAST_EM),
+                        new SideBySide(
+                                Nodes.panel(
+                                        "Constants of " + MarkWords.of(comparison.recommended()),
+                                        constants(comparison)),
+                                Nodes.panel("A mark in time", reads, timing, channel),
+                                0.6,
+                                LEAST_EM));
+    }
+
+    private static GridPane schools(MarkComparison comparison) {
+        GridPane grid = table("school", "marks missed or mixed up", "all misreads", "readings left out alone");
+        int row = 1;
+        for (MarkSchool school : MarkSchool.values()) {
+            Confusions leads = comparison.of(school);
+            String mark = school == comparison.recommended() ? "\u25b6 " : "";
+            grid.addRow(
+                    row++,
+                    Nodes.cell(mark + MarkWords.of(school)),
+                    Nodes.cell(leads.harmful() + " of " + leads.of()),
+                    Nodes.cell(String.valueOf(leads.misreads())),
+                    Nodes.cell(String.valueOf(comparison.byReading(school).misreads())));
+        }
+        return grid;
+    }
+
+    private static GridPane confusions(Confusions confusions) {
+        GridPane grid = table("surface", "taken for", "times");
+        int row = 1;
+        for (Map.Entry<Confusions.Pair, Integer> each : confusions.taken().entrySet()) {
+            grid.addRow(
+                    row++,
+                    Nodes.cell(each.getKey().was()),
+                    Nodes.cell(MarkWords.taken(each.getKey().takenAs())),
+                    Nodes.cell(String.valueOf(each.getValue())));
+        }
+        if (confusions.taken().isEmpty()) {
+            grid.add(Nodes.cell("none"), 0, 1);
+        }
+        return grid;
+    }
+
+    private static GridPane constants(MarkComparison comparison) {
+        GridPane grid = table("name", "number");
+        int row = 1;
+        for (Map.Entry<String, Double> each :
+                comparison.reader(comparison.recommended()).constants().entrySet()) {
+            grid.addRow(row++, Nodes.cell(each.getKey()), Nodes.cell(Words.number(each.getValue(), 4)));
+        }
+        return grid;
+    }
+
+    private static GridPane table(String... heads) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("schools");
+        for (int i = 0; i < heads.length; i++) {
+            grid.add(Nodes.cell(heads[i], "caption"), i, 0);
+        }
+        return grid;
+    }
+
+    private static Label wrapped(String words, String style) {
+        Label label = Nodes.label(words, style);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+}
