@@ -29,10 +29,10 @@ final class LevelWords {
             return Verdict.stop(slip.get());
         }
         String levels = tables.stream()
-                .map(t -> t.sensor().sensor() + " " + Words.exact(in(t, school).level()))
+                .map(t -> t.sensor().sensor() + " " + Words.exact(t.used(school).level()))
                 .collect(Collectors.joining(", "));
         LevelChoice worst = tables.stream()
-                .map(t -> in(t, school))
+                .map(t -> t.used(school))
                 .max(Comparator.comparingDouble(c -> c.misreads().high()))
                 .orElseThrow();
         String known = tables.stream()
@@ -44,12 +44,6 @@ final class LevelWords {
                 .orElse("");
         return Verdict.good("Level " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads())
                 + ". " + why(law, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
-    }
-
-    /** A sensor without this school's level keeps the one of best odds. */
-    static LevelChoice in(LevelTable table, LevelSchool school) {
-        return table.choice(school)
-                .orElseGet(() -> table.choice(LevelSchool.BEST).orElseThrow());
     }
 
     private static String why(Law law, LevelSchool school) {

@@ -78,7 +78,7 @@ record LevelsChart(LevelTable table, LevelSchool school, Histogram dark, Histogr
         bars(pen, scale, dark, true);
         bars(pen, scale, light, false);
         Labels labels = new Labels(pen, scale.width(), scale.height());
-        LevelSchool used = LevelWords.in(table, school).school();
+        LevelSchool used = table.used(school).school();
         for (LevelChoice choice : table.choices()) {
             double x = scale.px(choice.level());
             if (choice.school() != used && x >= 0 && x <= scale.width()) {
@@ -86,7 +86,7 @@ record LevelsChart(LevelTable table, LevelSchool school, Histogram dark, Histogr
                 labels.free(x, 0, x, scale.height());
             }
         }
-        double at = scale.px(LevelWords.in(table, school).level());
+        double at = scale.px(table.used(school).level());
         if (at >= 0 && at <= scale.width()) {
             pen.line(USED, at, 0, at, scale.height());
             labels.free(at, 0, at, scale.height());

@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.measure.FindingWords;
 import fahrbahn.app.measure.MeasureModel;
@@ -13,6 +14,7 @@ import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
+import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
@@ -23,11 +25,14 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.store.LevelsFile;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -40,6 +45,8 @@ public final class LevelsModel extends StationModel {
     private final MeasureModel measure;
     private final ScalingModel scaling;
     private final MarksModel marks;
+    private final Errand<String> saveErrand;
+    private final Consumer<String> tell;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
 
     private final ObservableList<SensorLevels> shown = FXCollections.unmodifiableObservableList(sensors);
@@ -61,6 +68,8 @@ public final class LevelsModel extends StationModel {
         super(season);
         this.scaling = new ScalingModel(season, errands);
         this.marks = new MarksModel(season, errands);
+        this.saveErrand = errands.errand("Saving the levels");
+        this.tell = errands.tell();
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
@@ -222,6 +231,19 @@ public final class LevelsModel extends StationModel {
 
     private Optional<SensorLevels> measured(Sensor sensor) {
         return sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
+    }
+
+    /** Writes levels, scaling and the rules for marks, as JSON or CSV by the file's ending. */
+    void save(Path file) {
+        Setup setup = season.setupOrGuess();
+        List<LevelTable> now = List.copyOf(tables);
+        Optional<MarkComparison> told = marks.pictureProperty().get().flatMap(MarksModel.Picture::comparison);
+        saveErrand.run(
+                job -> {
+                    LevelsFile.write(file, setup, now, school(), told);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                tell);
     }
 
     /** True when there is something to put on the robot. */

@@ -13,6 +13,7 @@ import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
+import java.io.File;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.InvalidationListener;
@@ -24,6 +25,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 
 /** Each sensor's readings with its levels on them, and every school's level beside each other. */
 public final class LevelsView {
@@ -55,7 +57,8 @@ public final class LevelsView {
         Action higher = new Action("higherLevel", "Higher", KeyCode.RIGHT, () -> model.nudge(1));
         Action before = new Action("schoolBefore", "School before", KeyCode.UP, () -> model.chooseNext(-1));
         Action after = new Action("schoolAfter", "School after", KeyCode.DOWN, () -> model.chooseNext(1));
-        List<Action> actions = List.of(use, next, lower, higher, before, after);
+        Action save = new Action("saveLevels", "Save the numbers", KeyCode.P, this::save);
+        List<Action> actions = List.of(use, next, lower, higher, before, after, save);
         model.tables().addListener((InvalidationListener) o -> refresh(actions));
         model.chosenProperty().addListener(o -> refresh(actions));
         model.inHandProperty().addListener(o -> refresh(actions));
@@ -65,6 +68,16 @@ public final class LevelsView {
         Pages.Page levels = new Pages.Page("Levels", Nodes.column(head, Nodes.grow(sensors)), actions);
         return new Pages(List.of(levels, new ScalingPage(model.scaling()).page(), new MarksPage(model.marks()).page()))
                 .view();
+    }
+
+    private void save() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("levels.json");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Numbers (JSON, CSV)", "*.json", "*.csv"));
+        File file = chooser.showSaveDialog(sensors.getScene().getWindow());
+        if (file != null) {
+            model.save(file.toPath());
+        }
     }
 
     private void refresh(List<Action> actions) {
@@ -95,7 +108,7 @@ public final class LevelsView {
     }
 
     private VBox side(LevelTable table) {
-        LevelChoice used = LevelWords.in(table, model.school());
+        LevelChoice used = table.used(model.school());
         Label level = new Label(Words.exact(used.level()));
         level.setId("level-" + table.sensor().sensor());
         level.getStyleClass().add("far-number");

@@ -70,6 +70,11 @@ public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optiona
         return choices.stream().filter(c -> c.school() == school).findFirst();
     }
 
+    /** The choice of a school; a sensor without one keeps that of best odds. */
+    public LevelChoice used(LevelSchool school) {
+        return choice(school).orElseGet(() -> choice(LevelSchool.BEST).orElseThrow());
+    }
+
     /** Whether the typed levels of two sensors are plainly each other's. */
     public static boolean swapped(LevelTable a, LevelTable b) {
         Optional<LevelChoice> typedA = a.choice(LevelSchool.TYPED);
