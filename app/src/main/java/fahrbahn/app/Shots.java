@@ -39,7 +39,8 @@ public final class Shots extends Application {
     private static final Map<Station, List<String>> PAGES = Map.of(
             Station.ROBOT, List.of("bench", "guesses"),
             Station.TABLE, List.of("mat", "read"),
-            Station.MEASURE, List.of("captured", "schools-and-room", "link-and-logger"));
+            Station.MEASURE, List.of("captured", "schools-and-room", "link-and-logger"),
+            Station.LEVELS, List.of("scaling", "law"));
 
     private final FahrbahnApp app = new FahrbahnApp();
     private final Deque<Step> steps = new ArrayDeque<>();

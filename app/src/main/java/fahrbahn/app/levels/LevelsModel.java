@@ -45,6 +45,7 @@ public final class LevelsModel extends StationModel {
     private final MeasureModel measure;
     private final ScalingModel scaling;
     private final MarksModel marks;
+    private final LawModel law;
     private final Errand<String> saveErrand;
     private final Consumer<String> tell;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
@@ -68,6 +69,7 @@ public final class LevelsModel extends StationModel {
         super(season);
         this.scaling = new ScalingModel(season, errands);
         this.marks = new MarksModel(season, errands);
+        this.law = new LawModel(season, errands);
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;
@@ -75,6 +77,10 @@ public final class LevelsModel extends StationModel {
         season.setupProperty().addListener(o -> update());
         season.choices().typedLevels().addListener((InvalidationListener) o -> update());
         update();
+    }
+
+    LawModel law() {
+        return law;
     }
 
     MarksModel marks() {

@@ -66,7 +66,11 @@ public final class LevelsView {
         FlowPane head = Nodes.flow();
         actions.forEach(a -> head.getChildren().add(a.button()));
         Pages.Page levels = new Pages.Page("Levels", Nodes.column(head, Nodes.grow(sensors)), actions);
-        return new Pages(List.of(levels, new ScalingPage(model.scaling()).page(), new MarksPage(model.marks()).page()))
+        return new Pages(List.of(
+                        levels,
+                        new ScalingPage(model.scaling()).page(),
+                        new LawPage(model.law()).page(),
+                        new MarksPage(model.marks()).page()))
                 .view();
     }
 

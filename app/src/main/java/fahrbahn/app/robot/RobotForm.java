@@ -2,6 +2,7 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.LawWords;
 import fahrbahn.core.setup.Chassis;

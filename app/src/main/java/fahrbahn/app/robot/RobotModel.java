@@ -2,6 +2,7 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
@@ -32,7 +33,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot: its layout and what that means, and how well its constants are known. */
-public final class RobotModel extends StationModel {
+public final class RobotModel extends StationModel implements SetupFields.Source {
     private final Consumer<String> told;
     private final Errand<RobotInsight> insightErrand;
     private final Errand<List<Knowledge>> knowledgeErrand;
@@ -51,6 +52,11 @@ public final class RobotModel extends StationModel {
         season.conditionsProperty().addListener(o -> weigh());
         season.measurements().facts().addListener((InvalidationListener) o -> weigh());
         update();
+    }
+
+    @Override
+    public Setup shown() {
+        return shown.get();
     }
 
     /** The setup to show: the coach's own, or the starting guess. */
@@ -78,6 +84,7 @@ public final class RobotModel extends StationModel {
     }
 
     /** Changes the setup; what it refuses passes through, to the field it was typed into. */
+    @Override
     public void type(UnaryOperator<Setup> change) {
         season.changeSetup(change);
     }
@@ -98,6 +105,7 @@ public final class RobotModel extends StationModel {
     }
 
     /** Changes the setup; what it refuses is told. @return false when refused */
+    @Override
     public boolean change(UnaryOperator<Setup> change) {
         try {
             season.changeSetup(change);

@@ -9,6 +9,7 @@ import fahrbahn.core.trials.Completion;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.List;
@@ -39,6 +40,11 @@ public final class TestBend {
         List<Part> parts = List.of(
                 new Part.Straight(STRAIGHT_MM), new Part.Bend(radius, way * Math.PI), new Part.Straight(STRAIGHT_MM));
         return Track.of(new Course("bend", width, height, start, parts, false, Palette.USUAL), setup);
+    }
+
+    /** The setup as it is, with its sensors' noise alone. @param way 1 for the bend to the left, -1 to the right */
+    RunResult noisy(int way, long seed) {
+        return Twin.run(way > 0 ? left : right, Start.noisy(0, seed), TickSink.NONE);
     }
 
     /**

@@ -96,7 +96,7 @@ class LevelTableTest {
     void simulatedMisreadsAgreeWithTheComputedOnes() {
         Random random = new Random(12);
         double chi = 0;
-        int n = 20_000;
+        int readings = 20_000;
         for (int pair = 0; pair < 20; pair++) {
             double darkSd = 3 + 10 * random.nextDouble();
             double lightSd = 3 + 10 * random.nextDouble();
@@ -106,14 +106,14 @@ class LevelTableTest {
             double level = pair % 2 == 0 ? levels.midpoint() : levels.bestLevel();
             double chance = levels.misread(level);
             int wrong = 0;
-            for (int i = 0; i < n; i++) {
+            for (int i = 0; i < readings; i++) {
                 boolean dark = i % 2 == 0;
                 double reading = (dark ? 400 : 400 + sign * apart) + (dark ? darkSd : lightSd) * random.nextGaussian();
                 boolean takenDark = sign * (reading - level) < 0;
                 wrong += dark != takenDark ? 1 : 0;
             }
-            double off = wrong - n * chance;
-            chi += off * off / (n * chance * (1 - chance));
+            double off = wrong - readings * chance;
+            chi += off * off / (readings * chance * (1 - chance));
         }
         assertThat(chi).as("chi-squared of 20 at 1e-3").isLessThan(45.3);
     }

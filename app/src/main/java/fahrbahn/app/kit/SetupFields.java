@@ -1,39 +1,53 @@
-package fahrbahn.app.robot;
+package fahrbahn.app.kit;
 
-import fahrbahn.app.kit.ChoiceField;
-import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Fields that show and change numbers and choices of the setup. */
-final class SetupFields {
-    private final RobotModel model;
+public final class SetupFields {
+    /** Whose setup it is. */
+    public interface Source {
+        Setup shown();
+
+        /** Changes it; what is refused passes through, to the field it was typed into. */
+        void type(UnaryOperator<Setup> change);
+
+        /** Changes it; what is refused is told. @return false when refused */
+        boolean change(UnaryOperator<Setup> change);
+    }
+
+    private final Source model;
     private final List<Runnable> refreshers = new ArrayList<>();
 
-    SetupFields(RobotModel model) {
+    public SetupFields(Source model) {
         this.model = model;
     }
 
-    void refresh() {
+    /** No longer refreshes what it made so far: others take its place. */
+    public void forget() {
+        refreshers.clear();
+    }
+
+    public void refresh() {
         refreshers.forEach(Runnable::run);
     }
 
-    Node number(
+    public Node number(
             String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
         NumberField field = new NumberField(id, words, term, v -> model.type(setup -> with.apply(setup, v)));
-        refreshers.add(() -> field.show(get.applyAsDouble(model.shownProperty().get())));
+        refreshers.add(() -> field.show(get.applyAsDouble(model.shown())));
         return field;
     }
 
-    <E> Node choice(
+    public <E> Node choice(
             String id,
             String words,
             String term,
@@ -46,11 +60,11 @@ final class SetupFields {
                 refresh();
             }
         });
-        refreshers.add(() -> field.show(get.apply(model.shownProperty().get())));
+        refreshers.add(() -> field.show(get.apply(model.shown())));
         return field;
     }
 
-    static VBox group(String title, Node... fields) {
+    public static VBox group(String title, Node... fields) {
         FlowPane flow = new FlowPane(fields);
         flow.getStyleClass().add("fields");
         return Nodes.panel(title, flow);

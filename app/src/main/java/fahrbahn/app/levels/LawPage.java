@@ -1,0 +1,333 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.words.LawWords;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Options.Limits;
+import fahrbahn.core.setup.Options.LostLine;
+import fahrbahn.core.setup.Options.Pattern;
+import fahrbahn.core.setup.Options.Step;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Every law the engine knows, set up by hand: how it follows, steps, patterns, what happens when the line is lost, limits. */
+final class LawPage {
+    private static final int STEPS = 3;
+
+    private final LawModel model;
+    private final SetupFields fields;
+    private final SetupFields codes;
+    private final VBox patterns = Nodes.column();
+    private final Label twin = wrapped("The twin drives.", "bench-result");
+    private final Label sign = wrapped("", "reason");
+    private List<String> shownCodes = List.of();
+
+    LawPage(LawModel model) {
+        this.model = model;
+        this.fields = new SetupFields(model);
+        this.codes = new SetupFields(model);
+        twin.setId("lawOnTwin");
+        sign.setId("lawSign");
+    }
+
+    Pages.Page page() {
+        VBox body = Nodes.column(
+                Nodes.panel("On the twin, as it stands", twin, sign), follows(), steps(), patterns, lost(), limits());
+        model.shownProperty().addListener(o -> refresh());
+        model.pictureProperty().addListener(o -> refresh());
+        refresh();
+        return new Pages.Page("Law", body, List.of(), nowNs -> model.look());
+    }
+
+    private void refresh() {
+        fields.refresh();
+        showPatterns(model.shown());
+        codes.refresh();
+        sign.setText(LawPageWords.sign(model.shown()));
+        model.pictureProperty()
+                .get()
+                .ifPresent(picture -> twin.setText(
+                        picture.setup().equals(model.shown()) ? LawPageWords.trial(picture) : "The twin drives."));
+    }
+
+    private static Setup options(Setup setup, UnaryOperator<Options> change) {
+        return setup.withLaw(setup.law().withOptions(change.apply(setup.law().options())));
+    }
+
+    private Node follows() {
+        return SetupFields.group(
+                "How it follows",
+                fields.choice(
+                        "lawKind",
+                        "it follows with",
+                        "Law: one sensor on an edge, two astride the line, a whole row by its error, or a row by the pattern it shows.",
+                        Law.Kind.values(),
+                        LawWords::kind,
+                        s -> s.law().kind(),
+                        LawPage::withKind),
+                fields.choice(
+                        "lawSide",
+                        "edge",
+                        "Which edge of the line it rides, looking ahead; of one sensor only.",
+                        Side.values(),
+                        Side::word,
+                        s -> s.law().side(),
+                        (s, v) -> s.withLaw(s.law().withSide(v))),
+                number(
+                        "lawKp",
+                        "Kp, per loop",
+                        "Proportional gain, per loop.",
+                        s -> s.law().kp(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(v, s.law().ki(), s.law().kd()))),
+                number(
+                        "lawKi",
+                        "Ki, per loop",
+                        "Integral gain, per loop.",
+                        s -> s.law().ki(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(s.law().kp(), v, s.law().kd()))),
+                number(
+                        "lawKd",
+                        "Kd, per loop",
+                        "Derivative gain, per loop.",
+                        s -> s.law().kd(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(s.law().kp(), s.law().ki(), v))));
+    }
+
+    /** A pattern law begins with a table, and a law that makes an error of another size without its steps. */
+    private static Setup withKind(Setup setup, Law.Kind kind) {
+        Options options = setup.law().options().withSteps(List.of(), 0);
+        options = options.withPatterns(kind == Law.Kind.PATTERN ? UsualLaws.patterns(setup) : List.of());
+        return setup.withLaw(setup.law().withOptions(options).withKind(kind));
+    }
+
+    private Node number(
+            String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
+        return fields.number(id, words, term, get, with);
+    }
+
+    private Node steps() {
+        List<Node> all = new ArrayList<>();
+        all.add(fields.choice(
+                "lawSteps",
+                "it steers",
+                "By gains, in proportion to the error; or in steps: two states, three with a straight zone, or graded.",
+                Stairs.values(),
+                Stairs::words,
+                s -> Stairs.of(s.law()),
+                (s, v) -> options(s, o -> o.withSteps(v.of(s), o.hysteresis()))));
+        for (int i = 0; i < STEPS; i++) {
+            int at = i;
+            all.add(number(
+                    "stepFrom" + (i + 1),
+                    "step " + (i + 1) + " from",
+                    "Error, without sign and in the law's numbers, above which this step begins.",
+                    s -> step(s, at).map(Step::aboveError).orElse(Double.NaN),
+                    (s, v) -> withStep(s, at, old -> new Step(v, old.steering()))));
+            all.add(number(
+                    "stepSteers" + (i + 1),
+                    "step " + (i + 1) + " steers",
+                    "Steering of this step, command units, towards the line on either side.",
+                    s -> step(s, at).map(Step::steering).orElse(Double.NaN),
+                    (s, v) -> withStep(s, at, old -> new Step(old.aboveError(), v))));
+        }
+        all.add(number(
+                "hysteresis",
+                "hysteresis",
+                "Hysteresis: a step is left again only when the error has come back this far below where it begins.",
+                s -> s.law().options().hysteresis(),
+                (s, v) -> options(s, o -> o.withSteps(o.steps(), v))));
+        return SetupFields.group("Steering", all.toArray(Node[]::new));
+    }
+
+    private static Optional<Step> step(Setup setup, int at) {
+        List<Step> steps = setup.law().options().steps();
+        return at < steps.size() ? Optional.of(steps.get(at)) : Optional.empty();
+    }
+
+    private static Setup withStep(Setup setup, int at, UnaryOperator<Step> change) {
+        List<Step> steps = new ArrayList<>(setup.law().options().steps());
+        if (at >= steps.size()) {
+            throw new BadValueException(
+                    "step " + (at + 1), "not there", "of a step that is there: choose it beside 'it steers' first");
+        }
+        steps.set(at, change.apply(steps.get(at)));
+        return options(setup, o -> o.withSteps(steps, o.hysteresis()));
+    }
+
+    /** Fields for the codes, made anew when there are others. */
+    private void showPatterns(Setup setup) {
+        List<String> now = setup.law().kind() == Law.Kind.PATTERN
+                ? setup.law().options().patterns().stream().map(Pattern::bits).toList()
+                : List.of();
+        if (now.equals(shownCodes)) {
+            return;
+        }
+        shownCodes = now;
+        codes.forget();
+        List<Node> all = new ArrayList<>();
+        for (String bits : now) {
+            all.add(codes.number(
+                    "code" + bits,
+                    bits + LawPageWords.code(bits),
+                    "Steering while the row shows this pattern, outer left sensor first, 1 sees the line; command units, left positive.",
+                    s -> steering(s, bits),
+                    (s, v) -> withPattern(s, bits, v)));
+        }
+        patterns.getChildren().clear();
+        if (!all.isEmpty()) {
+            patterns.getChildren()
+                    .setAll(SetupFields.group(
+                            "Patterns; a pattern that is not here keeps the steering there was",
+                            all.toArray(Node[]::new)));
+        }
+    }
+
+    private static double steering(Setup setup, String bits) {
+        return setup.law().options().patterns().stream()
+                .filter(p -> p.bits().equals(bits))
+                .mapToDouble(Pattern::steering)
+                .findFirst()
+                .orElse(Double.NaN);
+    }
+
+    private static Setup withPattern(Setup setup, String bits, double steering) {
+        return options(
+                setup,
+                o -> o.withPatterns(o.patterns().stream()
+                        .map(p -> p.bits().equals(bits) ? new Pattern(bits, steering) : p)
+                        .toList()));
+    }
+
+    private Node lost() {
+        return SetupFields.group(
+                "When no sensor sees the line",
+                fields.choice(
+                        "lostAction",
+                        "it",
+                        "Lost rule: go on with what the sensors say, straight on, back to the side where the line was, or by how it was lost.",
+                        LostLine.Action.values(),
+                        LawPageWords::lost,
+                        s -> s.law().options().lost().action(),
+                        (s, v) -> withLost(s, l -> new LostLine(v, l.seenShare(), l.steering(), l.gapError()))),
+                number(
+                        "lostSeen",
+                        "seen from, %",
+                        "A sensor sees the line when at least this share of its spot lies on it.",
+                        s -> 100 * s.law().options().lost().seenShare(),
+                        (s, v) -> withLost(s, l -> new LostLine(l.action(), v / 100, l.steering(), l.gapError()))),
+                number(
+                        "lostSteering",
+                        "turns back by",
+                        "Steering towards the side where the line was last seen, command units.",
+                        s -> s.law().options().lost().steering(),
+                        (s, v) -> withLost(s, l -> new LostLine(l.action(), l.seenShare(), v, l.gapError()))),
+                number(
+                        "lostGap",
+                        "a gap up to error",
+                        "When the line was lost, an error up to this means a gap: straight on.",
+                        s -> s.law().options().lost().gapError(),
+                        (s, v) -> withLost(s, l -> new LostLine(l.action(), l.seenShare(), l.steering(), v))),
+                fields.choice(
+                        "emergency",
+                        "emergency sensors",
+                        "Whether the two outermost sensors steer back hard as soon as one of them alone meets the line.",
+                        new Boolean[] {false, true},
+                        yes -> yes ? "the outermost two" : "none",
+                        s -> s.law().options().outer().isPresent(),
+                        (s, v) -> options(s, o -> withOuter(s, o, v))),
+                number(
+                        "emergencySteering",
+                        "they steer",
+                        "Steering of an emergency sensor, command units.",
+                        s -> s.law()
+                                .options()
+                                .outer()
+                                .map(Options.Outer::steering)
+                                .orElse(Double.NaN),
+                        LawPage::withOuterSteering));
+    }
+
+    private static Setup withLost(Setup setup, UnaryOperator<LostLine> change) {
+        return options(setup, o -> o.withLost(change.apply(o.lost())));
+    }
+
+    private static Options withOuter(Setup setup, Options options, boolean on) {
+        return on
+                ? options.withOuter(UsualLaws.outer(setup))
+                : new Options(
+                        options.weights(),
+                        options.steps(),
+                        options.hysteresis(),
+                        options.patterns(),
+                        options.lost(),
+                        Optional.empty(),
+                        options.limits());
+    }
+
+    private static Setup withOuterSteering(Setup setup, double steering) {
+        Options.Outer outer = setup.law()
+                .options()
+                .outer()
+                .orElseThrow(() -> new BadValueException(
+                        "emergency sensors",
+                        "none",
+                        "of emergency sensors that are there: choose them beside it first"));
+        return options(setup, o -> o.withOuter(new Options.Outer(outer.left(), outer.right(), steering)));
+    }
+
+    private Node limits() {
+        return SetupFields.group(
+                "Limits",
+                number(
+                        "mostSteering",
+                        "steers at most",
+                        "Largest steering to either side, command units; as large as it likes where nothing stands.",
+                        s -> finite(s.law().options().limits().steering()),
+                        (s, v) -> withLimits(s, l -> new Limits(v, l.slowDown(), l.blankS()))),
+                number(
+                        "slowDown",
+                        "slows down there, %",
+                        "Share of the base command taken away at the largest steering, in proportion below it.",
+                        s -> 100 * s.law().options().limits().slowDown(),
+                        (s, v) -> withLimits(s, l -> new Limits(l.steering(), v / 100, l.blankS()))),
+                number(
+                        "blank",
+                        "straight on after a crossing, ms",
+                        "Blanking: after all sensors saw the line at once it goes straight on for this time.",
+                        s -> Math.round(1e6 * s.law().options().limits().blankS()) / 1e3,
+                        (s, v) -> withLimits(s, l -> new Limits(l.steering(), l.slowDown(), v / 1000))));
+    }
+
+    private static double finite(double value) {
+        return Double.isFinite(value) ? value : Double.NaN;
+    }
+
+    private static Setup withLimits(Setup setup, UnaryOperator<Limits> change) {
+        return options(setup, o -> o.withLimits(change.apply(o.limits())));
+    }
+
+    private static Label wrapped(String words, String style) {
+        Label label = Nodes.label(words, style);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+}

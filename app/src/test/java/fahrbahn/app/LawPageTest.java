@@ -1,0 +1,125 @@
+package fahrbahn.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.SensorPreset;
+import java.util.List;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Every law set up by keys, each driven by the twin at once. */
+class LawPageTest extends InWindow {
+    @BeforeEach
+    void toTheLaw() throws Exception {
+        robot.type(KeyCode.DIGIT4);
+        until("the page is there", () -> robot.lookup("#page-law").tryQuery().isPresent());
+        onWindow(() -> {
+            ((ButtonBase) robot.lookup("#page-law").query()).fire();
+            return null;
+        });
+        driven();
+    }
+
+    private Law law() {
+        return shop().season().setupOrGuess().law();
+    }
+
+    /** What is shown is of the setup there is. */
+    private void driven() throws Exception {
+        until("the twin has driven", () -> !text("lawOnTwin").equals("The twin drives."));
+    }
+
+    private void choose(String id, KeyCode... keys) throws Exception {
+        settled();
+        onWindow(() -> {
+            robot.lookup("#" + id).query().requestFocus();
+            return null;
+        });
+        for (KeyCode key : keys) {
+            robot.type(key);
+        }
+    }
+
+    private void typeIn(String id, String number) throws Exception {
+        settled();
+        onWindow(() -> {
+            robot.lookup("#" + id).query().requestFocus();
+            return null;
+        });
+        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write(number).type(KeyCode.ENTER);
+    }
+
+    @Test
+    void anEdgeRiderSteersByGainsAndInSteps() throws Exception {
+        choose("lawKind", KeyCode.UP);
+        until("one sensor", () -> law().kind() == Law.Kind.EDGE);
+        assertThat(text("lawSign")).contains("on light it must turn", "on dark");
+        choose("lawSteps", KeyCode.DOWN);
+        until("two states", () -> law().options().steps().size() == 1);
+        assertThat(law().options().steps().get(0).aboveError()).isZero();
+        choose("lawSteps", KeyCode.DOWN);
+        until("three states", () -> law().options().steps().get(0).aboveError() > 0);
+        choose("lawSteps", KeyCode.DOWN, KeyCode.DOWN);
+        until("three grades", () -> law().options().steps().size() == 3);
+        typeIn("stepSteers2", "17");
+        until("typed", () -> law().options().steps().get(1).steering() == 17);
+        typeIn("hysteresis", "3");
+        until("typed too", () -> law().options().hysteresis() == 3);
+        driven();
+        choose("lawSteps", KeyCode.UP, KeyCode.UP, KeyCode.UP, KeyCode.UP);
+        until("gains again", () -> law().options().steps().isEmpty());
+        typeIn("lawKi", "0.001");
+        until("PID", () -> law().ki() == 0.001);
+        typeIn("stepFrom1", "5");
+        until(
+                "there is no step to change",
+                () -> robot.lookup(".problem").queryAll().stream()
+                        .anyMatch(n -> n.isVisible()
+                                && ((javafx.scene.control.Label) n).getText().contains("of a step that is there")));
+    }
+
+    @Test
+    void aRowSteersByItsPatternsWithEmergencySensorsLostRuleAndLimits() throws Exception {
+        onWindow(() -> {
+            shop().robot().useRow(SensorPreset.values()[0], 5);
+            return null;
+        });
+        until(
+                "five sensors",
+                () -> shop().season().setupOrGuess().robot().sensors().size() == 5);
+        until("a row", () -> law().kind() == Law.Kind.ARRAY_MEAN);
+        choose("lawKind", KeyCode.DOWN, KeyCode.DOWN);
+        until("by its pattern", () -> law().kind() == Law.Kind.PATTERN);
+        assertThat(law().options().patterns()).extracting(Options.Pattern::bits).contains("00100", "11111", "01100");
+        until("a field for each", () -> robot.lookup("#code01100").tryQuery().isPresent());
+        driven();
+        assertThat(text("lawOnTwin")).contains("bend");
+        typeIn("code01100", "12.5");
+        until(
+                "typed",
+                () -> law().options().patterns().stream().anyMatch(p -> p.equals(new Options.Pattern("01100", 12.5))));
+        choose("lostAction", KeyCode.DOWN, KeyCode.DOWN);
+        until("a lost rule", () -> law().options().lost().action() == Options.LostLine.Action.LAST_SIDE);
+        typeIn("lostSteering", "30");
+        typeIn("mostSteering", "60");
+        typeIn("slowDown", "20");
+        typeIn("blank", "150");
+        until(
+                "all of it",
+                () -> law().options().lost().steering() == 30
+                        && law().options().limits().equals(new Options.Limits(60, 0.2, 0.15)));
+        choose("lawKind", KeyCode.UP, KeyCode.UP);
+        until("a row by its mean", () -> law().kind() == Law.Kind.ARRAY_MEAN);
+        choose("emergency", KeyCode.DOWN);
+        until("emergency sensors", () -> law().options().outer().isPresent());
+        typeIn("emergencySteering", "45");
+        until("theirs", () -> law().options().outer().orElseThrow().steering() == 45);
+        assertThat(List.of(law().options().outer().orElseThrow().left())).isNotEmpty();
+        driven();
+    }
+}
