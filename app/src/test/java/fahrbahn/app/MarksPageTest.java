@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -54,6 +55,9 @@ class MarksPageTest extends InWindow {
                 () -> robot.lookup("#marksVerdict").tryQuery().isPresent());
         assertThat(text("marksVerdict")).startsWith("For left take ").contains("misses or mixes up 0 of 200");
         assertThat(text("marksTiming")).startsWith("3 reads of ");
+        String picture = onWindow(
+                () -> (String) robot.lookup("#confusions").query().queryAccessibleAttribute(AccessibleAttribute.TEXT));
+        assertThat(picture).contains("turn right 40 of 40", "stop right 40 of 40");
         assertThat(text("marksChannel")).startsWith("For the line ");
         settled();
         robot.clickOn("#confirmingReads");

@@ -123,7 +123,7 @@ class KillTest {
             try {
                 // After some steps, however slow the machine, and then at any moment: not a multiple of anything the
                 // program does.
-                untilSaid(program, before + 1 + random.nextInt(11));
+                untilSaid(program, before + 1 + random.nextInt(5));
                 LockSupport.parkNanos((long) (random.nextDouble() * 30e6));
             } finally {
                 program.destroyForcibly();

@@ -58,7 +58,8 @@ final class MarksPage {
                         Nodes.panel("Sensor " + picture.sensor(), verdict),
                         new SideBySide(
                                 Nodes.panel("Schools, judged by what they have not seen", schools(comparison)),
-                                Nodes.panel("Taken for another", confusions(comparison.of(comparison.recommended()))),
+                                Nodes.panel(
+                                        "Each surface, and what it was taken for", Nodes.grow(confusions(comparison))),
                                 0.6,
                                 LEAST_EM),
                         new SideBySide(
@@ -86,20 +87,10 @@ final class MarksPage {
         return grid;
     }
 
-    private static GridPane confusions(Confusions confusions) {
-        GridPane grid = table("surface", "taken for", "times");
-        int row = 1;
-        for (Map.Entry<Confusions.Pair, Integer> each : confusions.taken().entrySet()) {
-            grid.addRow(
-                    row++,
-                    Nodes.cell(each.getKey().was()),
-                    Nodes.cell(MarkWords.taken(each.getKey().takenAs())),
-                    Nodes.cell(String.valueOf(each.getValue())));
-        }
-        if (confusions.taken().isEmpty()) {
-            grid.add(Nodes.cell("none"), 0, 1);
-        }
-        return grid;
+    private static ConfusionPicture confusions(MarkComparison comparison) {
+        ConfusionPicture.Shown shown =
+                new ConfusionPicture.Shown(comparison.of(comparison.recommended()), comparison.seen());
+        return new ConfusionPicture(() -> shown);
     }
 
     private static GridPane constants(MarkComparison comparison) {

@@ -51,6 +51,13 @@ public final class MarkComparison {
         return captures.values().stream().anyMatch(c -> c.size() > 1);
     }
 
+    /** Readings of each surface, in the order they first come. */
+    public Map<String, Integer> seen() {
+        Map<String, Integer> seen = new LinkedHashMap<>();
+        samples.forEach(s -> seen.merge(s.surface(), 1, Integer::sum));
+        return seen;
+    }
+
     public MarkScale scale() {
         return scale;
     }
