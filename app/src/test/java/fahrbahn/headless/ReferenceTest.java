@@ -316,4 +316,41 @@ class ReferenceTest {
             assertThat(answer.err()).isNotBlank().doesNotContain("\tat ");
         }
     }
+
+    /** A command the launcher does not pass on, or does not name in its help, is not there for anyone. */
+    @Test
+    void theLauncherKnowsEveryCommandAndNamesItInItsHelp() throws Exception {
+        String launcher = Files.readString(Path.of("..", "fahrbahn"));
+        for (String command : Headless.commandLine().getSubcommands().keySet()) {
+            assertThat(launcher)
+                    .as(command)
+                    .containsPattern("(?m)^  ([a-z-]+ \\| )*" + command + "( \\| [a-z-]+)*\\) headless");
+            assertThat(launcher).as(command).containsPattern("(?m)^  \\./fahrbahn " + command + " ");
+        }
+    }
+
+    @Test
+    void stepsAreTheProgramsTickByTick() throws Exception {
+        JsonNode setup = lanes().findFirst().orElseThrow().get("setup");
+        StringBuilder header = new StringBuilder("tS");
+        StringBuilder dark = new StringBuilder();
+        StringBuilder light = new StringBuilder();
+        for (JsonNode sensor : setup.get("robot").get("sensors")) {
+            header.append(',').append(sensor.get("name").textValue());
+            dark.append(',').append(sensor.get("dark"));
+            light.append(',').append(sensor.get("light"));
+        }
+        Path readings = Files.writeString(folder.resolve("r.csv"), header + "\n0.00" + dark + "\n0.01" + light + "\n");
+        JsonNode ticks = run("steps", setup(setup), readings).json().get("ticks");
+        assertThat(ticks.size()).isEqualTo(2);
+        // An edge rider in percent, target 50: 50 below it on dark, 50 above it on light.
+        assertThat(ticks.get(0).get("error").doubleValue()).isCloseTo(-50, within(1e-9));
+        assertThat(ticks.get(1).get("error").doubleValue()).isCloseTo(50, within(1e-9));
+        assertThat(ticks.get(1).get("steering").doubleValue())
+                .isCloseTo(-ticks.get(0).get("steering").doubleValue(), within(1e-9));
+        Path other = Files.writeString(folder.resolve("other.csv"), "tS,somebody\n0,1\n0.01,2\n");
+        Answer refused = run("steps", setup(setup), other);
+        assertThat(refused.exit()).isEqualTo(2);
+        assertThat(refused.err()).contains("somebody", "the law reads it");
+    }
 }
