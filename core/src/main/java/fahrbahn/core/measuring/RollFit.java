@@ -133,8 +133,8 @@ public record RollFit(
         // What dead zone and bend may be is asked of a curve that is free to meet zero anywhere.
         SpeedPolynomial free = speeds.size() > 2 ? SpeedPolynomial.of(speeds, full, 0, 2) : line;
         SpeedPolynomial curve = bent.orElse(line);
-        double deadZone = Math.max(0, curve.zeroBelow(least));
-        Measured zone = new Measured(deadZone, free.errorAt(deadZone) * (least - deadZone) / curve.at(least), entries);
+        double deadZone = Math.max(0, Math.min(least, curve.zeroBelow(least)));
+        Measured zone = new Measured(deadZone, free.errorAt(deadZone) * (full - deadZone) / curve.at(full), entries);
         double[] interval = mayBeNothing(free, deadZone, least, zone.plusMinus() / zone.standardError());
         Optional<Measured> sag =
                 bent.map(b -> new Measured(sag(b, full, least), free.errorOf(p -> sag(p, full, least)), entries));
@@ -158,6 +158,7 @@ public record RollFit(
         SpeedPolynomial free = SpeedPolynomial.of(speeds, full, 0, 2);
         SpeedPolynomial curve = free.zeroBelow(least) < 0 ? SpeedPolynomial.of(speeds, full, 1, 2) : free;
         boolean told = curve.at(least) > 0
+                && curve.at(full) > 0
                 && Math.abs(sag(curve, full, least)) < SpeedCurve.MOST_SAG
                 && free.errorOf(p -> sag(p, full, least)) < UNTOLD;
         return told ? Optional.of(curve) : Optional.empty();
