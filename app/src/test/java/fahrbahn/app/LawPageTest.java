@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.SensorPreset;
-import java.util.List;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -119,7 +118,9 @@ class LawPageTest extends InWindow {
         until("emergency sensors", () -> law().options().outer().isPresent());
         typeIn("emergencySteering", "45");
         until("theirs", () -> law().options().outer().orElseThrow().steering() == 45);
-        assertThat(List.of(law().options().outer().orElseThrow().left())).isNotEmpty();
+        assertThat(law().options().outer().orElseThrow().left())
+                .isEqualTo(
+                        shop().season().setupOrGuess().robot().sensors().get(0).name());
         driven();
     }
 }

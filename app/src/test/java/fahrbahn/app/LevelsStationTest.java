@@ -1,9 +1,12 @@
 package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.chart.Plot;
 import fahrbahn.core.levels.LevelSchool;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -56,8 +59,30 @@ class LevelsStationTest extends InWindow {
                 .getValueForDisplay(0.6 * there.getWidth())
                 .doubleValue());
         until("where it was let go", () -> Math.abs(shown("left") - to) < 3);
-        robot.type(KeyCode.U);
+    }
+
+    /** A lone sensor's target follows the level; what looks slipped does not get there. */
+    @Test
+    void theLevelOfALoneSensorBecomesItsTarget() throws Exception {
+        onWindow(() -> {
+            shop().season().changeSetup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)));
+            return null;
+        });
+        until("the midpoint is picked", () -> text("verdict").contains("midpoint"));
+        typed("left", "560");
+        until("it is not on the robot yet", () -> text("verdict").contains("U puts them on the robot"));
+        settled();
+        robot.type(KeyCode.ESCAPE).type(KeyCode.U);
         until("put on the robot", () -> text("verdict").contains("N goes on"));
+        Setup setup = shop().season().setupOrGuess();
+        double percent = setup.law().scale().scaled(setup.robot().sensors().get(0), 560);
+        assertThat(setup.law().target()).isCloseTo(percent, within(0.01)).isGreaterThan(60);
+        typed("left", "5600");
+        until("slipped", () -> text("verdict").contains("slipped decimal point"));
+        robot.type(KeyCode.ESCAPE).type(KeyCode.U);
+        settled();
+        assertThat(shop().season().setupOrGuess().law().target())
+                .isEqualTo(setup.law().target());
     }
 
     @Test

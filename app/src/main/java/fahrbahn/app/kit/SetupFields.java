@@ -1,5 +1,7 @@
 package fahrbahn.app.kit;
 
+import fahrbahn.app.words.Refusals;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,8 +22,19 @@ public final class SetupFields {
         /** Changes it; what is refused passes through, to the field it was typed into. */
         void type(UnaryOperator<Setup> change);
 
+        /** Puts words on the notice line. */
+        void tell(String words);
+
         /** Changes it; what is refused is told. @return false when refused */
-        boolean change(UnaryOperator<Setup> change);
+        default boolean change(UnaryOperator<Setup> change) {
+            try {
+                type(change);
+                return true;
+            } catch (BadValueException refused) {
+                tell(Refusals.sentence(refused));
+                return false;
+            }
+        }
     }
 
     private final Source model;

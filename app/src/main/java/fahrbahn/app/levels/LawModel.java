@@ -5,8 +5,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.words.Refusals;
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
 import java.util.Optional;
@@ -56,14 +54,8 @@ public final class LawModel implements SetupFields.Source {
     }
 
     @Override
-    public boolean change(UnaryOperator<Setup> change) {
-        try {
-            season.changeSetup(change);
-            return true;
-        } catch (BadValueException refused) {
-            told.accept(Refusals.sentence(refused));
-            return false;
-        }
+    public void tell(String words) {
+        told.accept(words);
     }
 
     /** Somebody looks: the twin drives, unless it has. */

@@ -3,6 +3,7 @@ package fahrbahn.app.levels;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.LawWords;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
@@ -26,13 +27,15 @@ import javafx.scene.layout.VBox;
 /** Every law the engine knows, set up by hand: how it follows, steps, patterns, what happens when the line is lost, limits. */
 final class LawPage {
     private static final int STEPS = 3;
+    private static final double FOLLOWS_SHARE = 0.62;
+    private static final double LEAST_EM = 70;
 
     private final LawModel model;
     private final SetupFields fields;
     private final SetupFields codes;
     private final VBox patterns = Nodes.column();
-    private final Label twin = wrapped("The twin drives.", "bench-result");
-    private final Label sign = wrapped("", "reason");
+    private final Label twin = Nodes.wrapped("The twin drives.", "bench-result");
+    private final Label sign = Nodes.wrapped("", "reason");
     private List<String> shownCodes = List.of();
 
     LawPage(LawModel model) {
@@ -47,11 +50,10 @@ final class LawPage {
         LawReflexes reflexes = new LawReflexes(fields);
         VBox body = Nodes.column(
                 Nodes.panel("On the twin, as it stands", twin, sign),
-                follows(),
+                new SideBySide(follows(), reflexes.limits(), FOLLOWS_SHARE, LEAST_EM),
                 steps(),
                 patterns,
-                reflexes.lost(),
-                reflexes.limits());
+                reflexes.lost());
         model.shownProperty().addListener(o -> refresh());
         model.pictureProperty().addListener(o -> refresh());
         refresh();
@@ -73,7 +75,7 @@ final class LawPage {
         return setup.withLaw(setup.law().withOptions(change.apply(setup.law().options())));
     }
 
-    private Node follows() {
+    private Region follows() {
         return SetupFields.group(
                 "How it follows",
                 fields.choice(
@@ -218,12 +220,5 @@ final class LawPage {
                 o -> o.withPatterns(o.patterns().stream()
                         .map(p -> p.bits().equals(bits) ? new Pattern(bits, steering) : p)
                         .toList()));
-    }
-
-    private static Label wrapped(String words, String style) {
-        Label label = Nodes.label(words, style);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        return label;
     }
 }

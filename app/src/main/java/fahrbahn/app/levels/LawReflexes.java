@@ -10,6 +10,7 @@ import fahrbahn.core.setup.Setup;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 
 /** What goes before a law: a line that is lost, emergency sensors, limits and crossings. */
 final class LawReflexes {
@@ -96,7 +97,7 @@ final class LawReflexes {
         return LawPage.options(setup, o -> o.withOuter(new Options.Outer(outer.left(), outer.right(), steering)));
     }
 
-    Node limits() {
+    Region limits() {
         return SetupFields.group(
                 "Limits",
                 fields.number(
@@ -107,13 +108,13 @@ final class LawReflexes {
                         (s, v) -> withLimits(s, l -> new Limits(v, l.slowDown(), l.blankS()))),
                 fields.number(
                         "slowDown",
-                        "slows down there, %",
+                        "slows by, %",
                         "Share of the base command taken away at the largest steering, in proportion below it.",
                         s -> 100 * s.law().options().limits().slowDown(),
                         (s, v) -> withLimits(s, l -> new Limits(l.steering(), v / 100, l.blankS()))),
                 fields.number(
                         "blank",
-                        "straight on after a crossing, ms",
+                        "blanking, ms",
                         "Blanking: after all sensors saw the line at once it goes straight on for this time.",
                         s -> Math.round(1e6 * s.law().options().limits().blankS()) / 1e3,
                         (s, v) -> withLimits(s, l -> new Limits(l.steering(), l.slowDown(), v / 1000))));

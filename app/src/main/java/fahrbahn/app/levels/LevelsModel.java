@@ -208,7 +208,10 @@ public final class LevelsModel extends StationModel {
     }
 
     private boolean used() {
-        return season.choices().levelsProperty().get().isPresent() && onRobot().isEmpty();
+        Setup setup = season.setupOrGuess();
+        return season.choices().levelsProperty().get().isPresent()
+                && onRobot().isEmpty()
+                && withTarget(setup).equals(setup);
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. */
@@ -276,13 +279,14 @@ public final class LevelsModel extends StationModel {
         return withTarget(setup.withRobot(robot));
     }
 
-    /** A lone sensor rides where its level is; in raw numbers every law compares with one. */
+    /** A lone sensor rides where its level is; in raw numbers every law compares with one. What looks slipped is put on no robot. */
     private Setup withTarget(Setup setup) {
         Sensor first = setup.lawSensors().get(0);
         Optional<LevelChoice> choice = tables.stream()
                 .filter(t -> t.sensor().sensor().equals(first.name()))
                 .findFirst()
-                .flatMap(t -> t.choice(school()).or(() -> t.choice(LevelSchool.BEST)));
+                .filter(t -> school() != LevelSchool.TYPED || t.slip().isEmpty())
+                .map(t -> t.used(school()));
         boolean chosenHere = chosen.get().isPresent() && setup.law().kind() == Law.Kind.EDGE;
         if (choice.isEmpty() || !(setup.law().scale() == Scale.RAW || chosenHere)) {
             return setup;

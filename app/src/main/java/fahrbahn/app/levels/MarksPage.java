@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The schools for coloured marks beside each other, the one to take with its constants, and how long a mark must be. */
@@ -41,17 +40,17 @@ final class MarksPage {
     private void show(MarksModel.Picture picture) {
         if (picture.comparison().isEmpty()) {
             body.getChildren()
-                    .setAll(wrapped(
+                    .setAll(Nodes.wrapped(
                             picture.problem().isEmpty() ? MarkWords.NOTHING : picture.problem(), "bench-result"));
             return;
         }
         reads.show(model.reads());
         MarkComparison comparison = picture.comparison().get();
-        Label verdict = wrapped(MarkWords.recommended(picture.sensor(), comparison), "bench-result");
+        Label verdict = Nodes.wrapped(MarkWords.recommended(picture.sensor(), comparison), "bench-result");
         verdict.setId("marksVerdict");
-        Label timing = wrapped(MarkWords.timing(picture.timing(), picture.markMm()), "reason");
+        Label timing = Nodes.wrapped(MarkWords.timing(picture.timing(), picture.markMm()), "reason");
         timing.setId("marksTiming");
-        Label channel = wrapped(MarkWords.channel(picture.channels()), "reason");
+        Label channel = Nodes.wrapped(MarkWords.channel(picture.channels()), "reason");
         channel.setId("marksChannel");
         body.getChildren()
                 .setAll(
@@ -110,12 +109,5 @@ final class MarksPage {
             grid.add(Nodes.cell(heads[i], "caption"), i, 0);
         }
         return grid;
-    }
-
-    private static Label wrapped(String words, String style) {
-        Label label = Nodes.label(words, style);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        return label;
     }
 }

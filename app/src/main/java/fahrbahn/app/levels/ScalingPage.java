@@ -7,7 +7,6 @@ import fahrbahn.core.setup.Sensor;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The two constants of each sensor, the arithmetic in the program's own steps, and what leaving it out does. */
@@ -40,8 +39,8 @@ final class ScalingPage {
                 grid.add(Nodes.cell(cells.get(column)), column, i + 1);
             }
         }
-        Label arithmetic = wrapped(LevelWords.arithmetic(picture.sensors(), scale), "bench-result");
-        Label without = wrapped(
+        Label arithmetic = Nodes.wrapped(LevelWords.arithmetic(picture.sensors(), scale), "bench-result");
+        Label without = Nodes.wrapped(
                 picture.unscaled()
                         .map(u -> LevelWords.unscaled(u, picture.setup()))
                         .orElse(picture.problem().isEmpty() ? LevelWords.ONE_SENSOR : picture.problem()),
@@ -52,12 +51,5 @@ final class ScalingPage {
                         Nodes.panel("Two constants a sensor", grid),
                         Nodes.panel("In the program, each loop", arithmetic),
                         Nodes.panel("Left out, by the twin", without));
-    }
-
-    private static Label wrapped(String words, String style) {
-        Label label = Nodes.label(words, style);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        return label;
     }
 }

@@ -79,6 +79,7 @@ public final class RobotModel extends StationModel implements SetupFields.Source
     }
 
     /** Puts words on the notice line. */
+    @Override
     public void tell(String words) {
         told.accept(words);
     }
@@ -107,14 +108,11 @@ public final class RobotModel extends StationModel implements SetupFields.Source
     /** Changes the setup; what it refuses is told. @return false when refused */
     @Override
     public boolean change(UnaryOperator<Setup> change) {
-        try {
-            season.changeSetup(change);
-            return true;
-        } catch (BadValueException refused) {
-            tell(Refusals.sentence(refused));
+        boolean done = SetupFields.Source.super.change(change);
+        if (!done) {
             update(); // what was only shown is not so
-            return false;
         }
+        return done;
     }
 
     /** Moves a sensor to a place, in whole tenths of a millimetre. */

@@ -165,7 +165,7 @@ public record RollFit(
     }
 
     private static double sag(SpeedPolynomial curve, double full, double least) {
-        return 1 - curve.slopeAt(full) * (full - curve.zeroBelow(least)) / curve.at(full);
+        return 1 - curve.slopeAt(full) * (full - Math.max(0, curve.zeroBelow(least))) / curve.at(full);
     }
 
     private static double crooked(SortedMap<Double, Measured> speeds, SpeedPolynomial curve) {
