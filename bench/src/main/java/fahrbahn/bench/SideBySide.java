@@ -12,7 +12,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.LongAdder;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -45,14 +44,12 @@ final class SideBySide {
         List<Double> plain = new ArrayList<>();
         List<Double> one = new ArrayList<>();
         List<Double> two = new ArrayList<>();
-        List<Double> twoClocks = new ArrayList<>();
         List<Double> twoPlain = new ArrayList<>();
         for (int i = 0; i < ROUNDS; i++) {
             plain.add(plain(kernel, 1));
             one.add(nsPerTick(1));
             twoPlain.add(plain(kernel, 2));
             two.add(nsPerTick(2));
-            twoClocks.add(byOwnClocks());
         }
         System.out.println("ns per tick                   best  median");
         print("plain C, one thread", plain);
@@ -62,7 +59,6 @@ final class SideBySide {
         System.out.println("ratios                        best  median of the rounds' own");
         ratio("twin over plain C", one, plain);
         ratio("two threads over one", one, two);
-        ratio("each by its own clock", one, twoClocks);
         ratio("the same of plain C", plain, twoPlain);
     }
 
@@ -108,19 +104,6 @@ final class SideBySide {
         long begun = System.nanoTime();
         Workers.of(threads).run(LAPS, i -> ticks.add(Math.round(lap(i).timeS() / periodS)), Job.UNWATCHED);
         return (double) (System.nanoTime() - begun) / ticks.sum();
-    }
-
-    /** Two threads that go on side by side, each timed on its own as the two kernels are; of both together. */
-    private double byOwnClocks() {
-        List<CompletableFuture<Double>> threads = new ArrayList<>();
-        for (int i = 0; i < 2; i++) {
-            threads.add(CompletableFuture.supplyAsync(() -> nsPerTick(1)));
-        }
-        double ticksPerNs = 0;
-        for (CompletableFuture<Double> thread : threads) {
-            ticksPerNs += 1 / thread.join();
-        }
-        return 1 / ticksPerNs;
     }
 
     private RunResult lap(int i) {
