@@ -5,7 +5,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Part;
 import fahrbahn.core.trials.Sample;
+import fahrbahn.core.twin.CrossingPass;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
@@ -15,6 +17,7 @@ import fahrbahn.store.BadFileException;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
 import java.util.Collections;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.ArgGroup;
@@ -122,10 +125,28 @@ final class DriveCommand implements Callable<Integer> {
                 .put("peakMm", result.peakMm())
                 .put("bandLeftShare", result.bandLeftShare());
         Json.put(json, "wigglePeriodS", result.wigglePeriodS());
-        return json.put("reversalsPerM", result.reversalsPerM())
+        json.put("reversalsPerM", result.reversalsPerM())
                 .put("travelPerM", result.travelPerM())
                 .put("reachedMm", result.sMm())
                 .put("stopAlongMm", result.stopAlongMm())
                 .put("stopAcrossMm", result.stopAcrossMm());
+        if (!result.crossings().isEmpty()) {
+            ArrayNode crossings = json.putArray("crossings");
+            result.crossings().forEach(pass -> crossing(crossings.addObject(), pass));
+        }
+        return json;
+    }
+
+    private static void crossing(ObjectNode json, CrossingPass pass) {
+        json.put("number", pass.number())
+                .put("sMm", pass.sMm())
+                .put("way", pass.way().word())
+                .put("decided", pass.decided().map(Part.Turn::word).orElse(null))
+                .put("right", pass.right());
+        if (!pass.right()) {
+            json.put("cause", pass.cause().name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                    .put("side", pass.onLeft() ? "left" : "right")
+                    .put("reads", pass.reads());
+        }
     }
 }

@@ -70,7 +70,7 @@ final class MarksCommand implements Callable<Integer> {
         return json;
     }
 
-    private static ObjectNode channels(double[] rgb) {
-        return Json.object().put("red", rgb[0]).put("green", rgb[1]).put("blue", rgb[2]);
+    private static ObjectNode channels(List<Double> rgb) {
+        return Json.object().put("red", rgb.get(0)).put("green", rgb.get(1)).put("blue", rgb.get(2));
     }
 }

@@ -7,8 +7,11 @@ import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
+import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,8 +21,9 @@ import java.util.regex.Pattern;
 
 /**
  * The twin and the plain C kernel in turn, on one machine in the same minutes. Prints the best and the median over the rounds:
- * the best is what the code can do, the median what other work on the machine leaves of it. Two kernels at once are the control
- * for two threads.
+ * the best is what the code can do, the median what other work on the machine leaves of it. Two controls for two threads: two kernels at
+ * once, and the twin in two programs of one thread each, which share nothing but the machine; they are compared with two threads that have
+ * their own laps and clocks, as those have.
  */
 final class SideBySide {
     private static final int LAPS = 2000;
@@ -31,35 +35,62 @@ final class SideBySide {
 
     private SideBySide() {}
 
-    /** @param arguments the compiled kernel */
+    /** @param arguments the compiled kernel; nothing for a program that drives a round whenever it reads a line */
     public static void main(String[] arguments) throws IOException, InterruptedException {
-        new SideBySide().compare(arguments[0]);
+        SideBySide side = new SideBySide();
+        side.warmUp();
+        if (arguments.length > 0) {
+            side.compare(arguments[0]);
+            return;
+        }
+        BufferedReader asked = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+        do {
+            System.out.println(side.nsPerTick(1));
+        } while (asked.readLine() != null);
     }
 
-    private void compare(String kernel) throws IOException, InterruptedException {
+    private void warmUp() {
         for (int i = 0; i < WARM_UP_ROUNDS; i++) {
             nsPerTick(1);
             nsPerTick(2);
+        }
+    }
+
+    private void compare(String kernel) throws IOException, InterruptedException {
+        List<Other> others = List.of(Other.begun(), Other.begun());
+        for (Other other : others) {
+            other.answer(); // it has warmed up
         }
         List<Double> plain = new ArrayList<>();
         List<Double> one = new ArrayList<>();
         List<Double> two = new ArrayList<>();
         List<Double> twoPlain = new ArrayList<>();
+        List<Double> oneApart = new ArrayList<>();
+        List<Double> twoApart = new ArrayList<>();
+        List<Double> twoOwn = new ArrayList<>();
         for (int i = 0; i < ROUNDS; i++) {
             plain.add(plain(kernel, 1));
             one.add(nsPerTick(1));
             twoPlain.add(plain(kernel, 2));
             two.add(nsPerTick(2));
+            oneApart.add(apart(others.subList(0, 1)));
+            twoApart.add(apart(others));
+            twoOwn.add(ownClocks());
         }
+        others.forEach(Other::end);
         System.out.println("ns per tick                   best  median");
         print("plain C, one thread", plain);
         print("plain C, two at once", twoPlain);
         print("twin, one thread", one);
         print("twin, two threads", two);
+        print("twin, two threads apart", twoOwn);
+        print("twin, two programs", twoApart);
         System.out.println("ratios                        best  median of the rounds' own");
         ratio("twin over plain C", one, plain);
         ratio("two threads over one", one, two);
-        ratio("the same of plain C", plain, twoPlain);
+        ratio("two threads over programs", twoApart, twoOwn);
+        ratio("two programs over one", oneApart, twoApart);
+        ratio("two plain C over one", plain, twoPlain);
     }
 
     /** Of the bests; and of each round, whose two were measured within a second of each other, the median. */
@@ -96,6 +127,55 @@ final class SideBySide {
             ticksPerNs += 1 / Double.parseDouble(found.group(1));
         }
         return 1 / ticksPerNs;
+    }
+
+    /** A program like this one that drives rounds of one thread. */
+    private record Other(Process process, BufferedReader answers) {
+        static Other begun() throws IOException {
+            List<String> command = new ArrayList<>(
+                    List.of(ProcessHandle.current().info().command().orElseThrow()));
+            command.addAll(ManagementFactory.getRuntimeMXBean().getInputArguments());
+            command.addAll(List.of("-cp", System.getProperty("java.class.path"), SideBySide.class.getName()));
+            Process process = new ProcessBuilder(command)
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            return new Other(process, process.inputReader(StandardCharsets.UTF_8));
+        }
+
+        void ask() throws IOException {
+            process.getOutputStream().write('\n');
+            process.getOutputStream().flush();
+        }
+
+        double answer() throws IOException {
+            return Double.parseDouble(answers.readLine());
+        }
+
+        void end() {
+            process.destroy();
+        }
+    }
+
+    /** Time per tick of all programs together, by their own clocks. */
+    private static double apart(List<Other> programs) throws IOException {
+        for (Other program : programs) {
+            program.ask();
+        }
+        double ticksPerNs = 0;
+        for (Other program : programs) {
+            ticksPerNs += 1 / program.answer();
+        }
+        return 1 / ticksPerNs;
+    }
+
+    /** The same of two threads here that share no work. */
+    private double ownClocks() throws InterruptedException {
+        double[] other = new double[1];
+        Thread thread = new Thread(() -> other[0] = nsPerTick(1));
+        thread.start();
+        double here = nsPerTick(1);
+        thread.join();
+        return 1 / (1 / here + 1 / other[0]);
     }
 
     private double nsPerTick(int threads) {

@@ -71,7 +71,7 @@ public final class CourseJson {
             case "right-angle" -> new Part.RightAngle(turn(json), json.number("armMm"));
             case "swing-over" -> new Part.SwingOver(json.number("radiusMm"), angle(json, "angleDeg"));
             case "gap" -> new Part.Gap(json.number("lengthMm"));
-            case "crossing" -> new Part.Crossing(json.number("armMm"), turn(json), json.truth("marked", false));
+            case "crossing" -> crossing(json);
             case "bump" -> new Part.Bump(json.number("lengthMm"), json.number("heightMm"));
             case "ramp" -> new Part.Ramp(json.number("lengthMm"), angle(json, "slopeDeg"));
             case "crease" -> new Part.Crease(json.number("lengthMm"), json.number("heightMm"));
@@ -89,6 +89,19 @@ public final class CourseJson {
 
     private static double angle(Fields json, String name) {
         return Math.toRadians(json.number(name));
+    }
+
+    /** {@code marked} is short for the marks that tell its way. */
+    private static Part crossing(Fields json) {
+        Part.Turn way = turn(json);
+        Fields marks = json.objectOrNothing("marks");
+        Part.Marks usual = json.truth("marked", false) ? Part.Marks.usual(way) : Part.Marks.NONE;
+        return new Part.Crossing(
+                json.number("armMm"),
+                way,
+                marks.make(() -> new Part.Marks(
+                        marks.oneOf("before", Part.Sides.values(), Part.Sides::word, usual.before()),
+                        marks.oneOf("behind", Part.Sides.values(), Part.Sides::word, usual.behind()))));
     }
 
     private static Part.Turn turn(Fields json) {
@@ -157,7 +170,9 @@ public final class CourseJson {
             json.put("part", "crossing")
                     .put("armMm", p.armMm())
                     .put("turn", p.way().word());
-            json.put("marked", p.marked());
+            json.putObject("marks")
+                    .put("before", p.marks().before().word())
+                    .put("behind", p.marks().behind().word());
         } else if (part instanceof Part.Bump p) {
             json.put("part", "bump").put("lengthMm", p.lengthMm()).put("heightMm", p.heightMm());
         } else if (part instanceof Part.Ramp p) {

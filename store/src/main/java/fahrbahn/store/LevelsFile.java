@@ -76,8 +76,8 @@ public final class LevelsFile {
         ObjectNode scaling = json.putObject("scaling");
         for (int i = 0; i < 3; i++) {
             String channel = List.of("red", "green", "blue").get(i);
-            scaling.put(channel + " dark", comparison.scale().dark()[i]);
-            scaling.put(channel + " light", comparison.scale().light()[i]);
+            scaling.put(channel + " dark", comparison.scale().dark().get(i));
+            scaling.put(channel + " light", comparison.scale().light().get(i));
         }
         ObjectNode constants = json.putObject("constants");
         comparison.reader(school).constants().forEach(constants::put);

@@ -40,7 +40,8 @@ final class OptionsJson {
                 patterns,
                 lostLine,
                 outer(law),
-                newLimits);
+                newLimits,
+                law.has("turnMarks") ? Optional.of(TurnMarksJson.read(law.object("turnMarks"))) : Optional.empty());
     }
 
     private static Optional<Outer> outer(Fields law) {
@@ -54,7 +55,7 @@ final class OptionsJson {
 
     /** Writes what differs from the plain law, and takes away what an earlier law had and this one has not. */
     static void fill(ObjectNode law, Options options) {
-        law.remove(List.of("weights", "steps", "hysteresis", "patterns", "lost", "outer", "limits"));
+        law.remove(List.of("weights", "steps", "hysteresis", "patterns", "lost", "outer", "limits", "turnMarks"));
         if (!options.weights().isEmpty()) {
             ArrayNode weights = law.putArray("weights");
             options.weights().forEach(weights::add);
@@ -85,6 +86,7 @@ final class OptionsJson {
                         .put("right", outer.right())
                         .put("steering", outer.steering()));
         fillLimits(law, options.limits());
+        options.turnMarks().ifPresent(marks -> TurnMarksJson.fill(law.putObject("turnMarks"), marks));
     }
 
     private static void fillLimits(ObjectNode law, Limits limits) {

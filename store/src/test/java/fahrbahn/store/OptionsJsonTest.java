@@ -3,11 +3,15 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -27,8 +31,10 @@ import fahrbahn.core.setup.SetupDifference;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
+import fahrbahn.core.setup.TurnMarks;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -55,8 +61,28 @@ class OptionsJsonTest {
             1.5,
             List.of(new Pattern("010", 0), new Pattern("100", 20)),
             new LostLine(LostLine.Action.BY_LOSS, 0.4, 35, 3),
-            java.util.Optional.of(new Outer("s0", "s4", 60)),
-            new Limits(80, 0.3, 0.2));
+            Optional.of(new Outer("s0", "s4", 60)),
+            new Limits(80, 0.3, 0.2),
+            Optional.of(marks()));
+
+    private static TurnMarks marks() {
+        ColourRule colours = new ColourRule(
+                ColourSpace.CONE,
+                List.of(3.0, 0.5, 2.0, 0.1, 0.2, 4.0),
+                List.of(
+                        new ColourRule.Known("dark", List.of(0.0, 0.0, 0.1), List.of()),
+                        new ColourRule.Known("mark", List.of(-0.2, 0.3, 0.5), List.of())));
+        return new TurnMarks(
+                new TurnMarks.Looker("s0", new ColourScale(List.of(10.0, 12.0, 9.0), List.of(80.0, 90.0, 70.0))),
+                new TurnMarks.Looker("s4", new ColourScale(List.of(11.0, 12.0, 9.0), List.of(81.0, 90.0, 70.0))),
+                colours,
+                "mark",
+                3,
+                new Extent(120, Extent.Unit.MS),
+                new Extent(40, Extent.Unit.MM),
+                TurnMarks.Place.BEHIND,
+                new TurnMarks.Manoeuvre(new Extent(6, Extent.Unit.LOOPS), 45, new Extent(380, Extent.Unit.MS)));
+    }
 
     static Stream<Setup> setups() {
         return Stream.of(
@@ -78,7 +104,7 @@ class OptionsJsonTest {
         Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
         String over = SetupJson.writeOver(SetupJson.write(full), plain);
         assertThat(SetupJson.parse(over)).isEqualTo(plain);
-        assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits");
+        assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits", "turnMarks");
     }
 
     @Test
@@ -94,7 +120,8 @@ class OptionsJsonTest {
                         "patterns",
                         "what happens when the line is lost",
                         "emergency sensors",
-                        "limits");
+                        "limits",
+                        "turn marks");
         Drive weak =
                 full.robot().drive().withTraits(full.robot().drive().traits().withBatteryShare(0.8));
         assertThat(SetupDifference.between(full, full.withDrive(weak)))
@@ -107,6 +134,11 @@ class OptionsJsonTest {
             value = {
                 "\"aboveError\" : 6.0 | \"aboveError\" : 1 | above that of the step before, 2.0",
                 "\"bits\" : \"010\" | \"bits\" : \"0l0\" | patterns[0].bits is \"0l0\"; it must be ones and zeros only",
+                "\"reads\" : 3 | \"reads\" : 2.5 | law.turnMarks.reads is 2.5; it must be a whole number",
+                "\"mark\" : \"mark\" | \"mark\" : \"cargo\" | law.turnMarks.mark is cargo; it must be one of the surfaces its colours know",
+                "\"unit\" : \"loops\" | \"unit\" : \"laps\" | law.turnMarks.turn.ahead.unit is \"laps\"",
+                "\"command\" : 45.0 | \"command\" : 145 | law.turnMarks.turn.command is 145",
+                "\"sensor\" : \"s4\" | \"sensor\" : \"s9\" | law.turnMarks",
                 "\"bits\" : \"010\" | \"bits\" : \"01\" | law.patterns.bits is 01; it must be 3 ones and zeros",
                 "\"action\" : \"by-loss\" | \"action\" : \"pray\" | law.lost.action is \"pray\"; it must be \"none\" or",
                 "\"seenShare\" : 0.4 | \"seenShare\" : 1 | law.lost.seenShare is 1; it must be above 0 and below 1",

@@ -74,16 +74,7 @@ final class LawReflexes {
     }
 
     private static Options withOuter(Setup setup, Options options, boolean on) {
-        return on
-                ? options.withOuter(UsualLaws.outer(setup))
-                : new Options(
-                        options.weights(),
-                        options.steps(),
-                        options.hysteresis(),
-                        options.patterns(),
-                        options.lost(),
-                        Optional.empty(),
-                        options.limits());
+        return options.withOuter(on ? Optional.of(UsualLaws.outer(setup)) : Optional.empty());
     }
 
     private static Setup withOuterSteering(Setup setup, double steering) {

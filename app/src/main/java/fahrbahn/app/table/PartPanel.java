@@ -72,7 +72,7 @@ final class PartPanel {
         } else if (part instanceof Part.RightAngle p) {
             add("partLength", "arms, mm", p.armMm(), v -> new Part.RightAngle(p.turn(), v));
         } else if (part instanceof Part.Crossing p) {
-            add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marked()));
+            add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marks()));
         } else {
             add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
             if (part instanceof Part.Bump p) {
@@ -113,7 +113,7 @@ final class PartPanel {
             return "corner to the " + p.turn().word();
         }
         if (part instanceof Part.Crossing p) {
-            return "crossing, going " + p.way().word() + (p.marked() ? ", marked" : "");
+            return TableWords.crossing(p);
         }
         if (part instanceof Part.Ramp p) {
             return "ramp " + (p.slopeRad() > 0 ? "up" : "down");

@@ -5,11 +5,26 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
+import fahrbahn.core.table.Part;
 import java.util.Optional;
 
 /** What a course amounts to, in words. */
 final class TableWords {
     private TableWords() {}
+
+    static String crossing(Part.Crossing crossing) {
+        String way = crossing.way() == Part.Turn.ROUND
+                ? "turned round at"
+                : "going " + crossing.way().word();
+        Part.Marks marks = crossing.marks();
+        String before = marks.before() == Part.Sides.NONE
+                ? ""
+                : ", marked " + marks.before().word() + " before";
+        String behind = marks.behind() == Part.Sides.NONE
+                ? ""
+                : ", marked " + marks.behind().word() + " behind";
+        return "crossing, " + way + before + behind;
+    }
 
     static Verdict verdict(LaidCourse laid) {
         CourseFigures f = laid.figures();

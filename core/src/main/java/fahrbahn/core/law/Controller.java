@@ -27,6 +27,9 @@ public final class Controller {
     private final double sign;
     private final double steeringLimit;
     private final boolean reflexes;
+    private final MarkTurns turns;
+    private final int marksFrom;
+    private boolean turnDrives;
     private double kp;
     private double ki;
     private double kd;
@@ -56,6 +59,8 @@ public final class Controller {
         steeringLimit = Math.min(limits.steering(), drive.mixing().steeringLimit(drive));
         reflexes = outerSteering > 0 || lost.action() != Options.LostLine.Action.NONE || limits.blankS() > 0;
         watch = reflexes ? new LineWatch(setup) : null;
+        turns = options.turnMarks().map(marks -> new MarkTurns(setup, marks)).orElse(null);
+        marksFrom = setup.lawSensors().size() + setup.outerSensors().size();
         setGains(law.kp(), law.ki(), law.kd());
         reset();
     }
@@ -78,15 +83,27 @@ public final class Controller {
         if (staircase != null) {
             staircase.reset();
         }
+        turnDrives = false;
+        if (turns != null) {
+            turns.reset();
+        }
     }
 
     /**
      * One tick.
      *
-     * @param scaled scaled readings of {@link Setup#lawSensors}, then of {@link Setup#outerSensors}
+     * @param scaled scaled readings of {@link Setup#lawSensors}, then of {@link Setup#outerSensors}, then the scaled channels, red, green and
+     *     blue, of each of {@link Setup#markSensors}
      * @param sinceLastS time since the tick before
      */
     public void decide(double[] scaled, double sinceLastS) {
+        if (turns != null) {
+            turnDrives = turns.drives(scaled, marksFrom, sinceLastS);
+            if (turnDrives) {
+                steering = turns.steering();
+                return;
+            }
+        }
         double wanted = patterns == null ? fromError(scaled) : patterns.steering(scaled, steering);
         if (reflexes) {
             wanted = reflex(scaled, wanted, sinceLastS);
@@ -133,6 +150,11 @@ public final class Controller {
         };
     }
 
+    /** What it does about marks at crossings; null when it does not look for them. */
+    public MarkTurns turns() {
+        return turns;
+    }
+
     /** Error of the latest tick, scale units; 0 for patterns. */
     public double error() {
         return error;
@@ -143,8 +165,11 @@ public final class Controller {
         return steering;
     }
 
-    /** Base command of the latest tick: less than the law's while it slows down for its own steering. */
+    /** Base command of the latest tick: less than the law's while it slows down for its own steering, another while it turns at a mark. */
     public double baseCommand() {
+        if (turnDrives) {
+            return turns.baseCommand();
+        }
         return slowDown == 0 ? fullBase : fullBase * (1 - slowDown * Math.abs(steering) / steeringLimit);
     }
 }

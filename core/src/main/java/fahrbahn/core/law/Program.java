@@ -1,15 +1,20 @@
 package fahrbahn.core.law;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.ColourSpace;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * The whole program of a team: raw readings in, wheel commands out, tick by tick. It scales, decides by the {@link Controller} and mixes
@@ -17,6 +22,7 @@ import java.util.List;
  */
 public final class Program {
     private final List<Sensor> sensors;
+    private final List<TurnMarks.Looker> lookers;
     private final Scale scale;
     private final Drive drive;
     private final Mixing mixing;
@@ -33,7 +39,10 @@ public final class Program {
         drive = setup.robot().drive();
         mixing = drive.mixing();
         controller = new Controller(setup, steerSign(setup));
-        scaled = new double[sensors.size()];
+        lookers = setup.law().options().turnMarks().stream()
+                .flatMap(marks -> Stream.of(marks.left(), marks.right()))
+                .toList();
+        scaled = new double[sensors.size() + lookers.size() * ColourSpace.CHANNELS];
     }
 
     /** Which way the program steers for a positive error: 1 or -1. */
@@ -41,9 +50,15 @@ public final class Program {
         return setup.law().kind() == Law.Kind.PATTERN ? 1 : ErrorCurve.of(setup).steerSign();
     }
 
-    /** Those it reads: the law's from left to right, then the emergency sensors. */
+    /** What it reads: the law's sensors from left to right, the emergency sensors, then red, green and blue of those that look for marks. */
     public List<String> sensors() {
-        return sensors.stream().map(Sensor::name).toList();
+        List<String> names = new ArrayList<>(sensors.stream().map(Sensor::name).toList());
+        for (TurnMarks.Looker looker : lookers) {
+            for (Channel channel : List.of(Channel.RED, Channel.GREEN, Channel.BLUE)) {
+                names.add(ColourColumns.name(looker.sensor(), channel));
+            }
+        }
+        return names;
     }
 
     /** As before the first tick. */
@@ -61,8 +76,14 @@ public final class Program {
      */
     public void tick(double[] readings, double seconds) {
         Check.require(readings.length == scaled.length, "readings", readings.length, "one for each of " + sensors());
-        for (int i = 0; i < scaled.length; i++) {
+        int plain = sensors.size();
+        for (int i = 0; i < plain; i++) {
             scaled[i] = scale.scaled(sensors.get(i), readings[i]);
+        }
+        for (int i = plain; i < scaled.length; i++) {
+            int channel = (i - plain) % ColourSpace.CHANNELS;
+            TurnMarks.Looker looker = lookers.get((i - plain) / ColourSpace.CHANNELS);
+            scaled[i] = looker.scale().scaled(channel, readings[i]);
         }
         controller.decide(scaled, seconds);
         left = clamped(mixing.leftCommand(controller.baseCommand(), controller.steering()));
@@ -71,6 +92,11 @@ public final class Program {
 
     private double clamped(double command) {
         return Math.max(drive.leastCommand(), Math.min(drive.fullCommand(), command));
+    }
+
+    /** What it does about marks at crossings; null when it does not look for them. */
+    public MarkTurns turns() {
+        return controller.turns();
     }
 
     /** Of the latest tick, scale units; 0 for patterns. */

@@ -1,5 +1,6 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.ColourRule;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -15,7 +16,7 @@ public record Confusions(int of, Map<Pair, Integer> taken) {
     public record Pair(String was, String takenAs) {
         /** A program acts on marks: ground taken as other ground, or as nothing it knows, does nothing. */
         boolean harmless() {
-            return MarkSample.ground(was) && (MarkSample.ground(takenAs) || takenAs.equals(MarkClassifier.NONE));
+            return MarkSample.ground(was) && (MarkSample.ground(takenAs) || takenAs.equals(ColourRule.NONE));
         }
     }
 

@@ -1,7 +1,13 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.ColourReader;
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -17,19 +23,19 @@ import java.util.Set;
  */
 public final class MarkComparison {
     private final List<MarkSample> samples;
-    private final MarkScale scale;
+    private final ColourScale scale;
     private final Map<MarkSchool, Confusions> byReading = new EnumMap<>(MarkSchool.class);
     private final Map<MarkSchool, Confusions> byCapture = new EnumMap<>(MarkSchool.class);
 
     private MarkComparison(List<MarkSample> samples) {
         this.samples = List.copyOf(samples);
-        this.scale = MarkScale.of(samples);
+        this.scale = new ColourScale(mean(samples, MarkSample.DARK), mean(samples, MarkSample.LIGHT));
         boolean captures = severalCaptures();
         for (MarkSchool school : MarkSchool.values()) {
-            Learnt learnt = new Learnt(school);
-            byReading.put(school, learnt.leavingOutReadings());
+            Judge judge = new Judge(school);
+            byReading.put(school, judge.leavingOutReadings());
             if (captures) {
-                byCapture.put(school, learnt.leavingOutCaptures());
+                byCapture.put(school, judge.leavingOutCaptures());
             }
         }
     }
@@ -42,6 +48,28 @@ public final class MarkComparison {
         MarkComparison comparison = new MarkComparison(samples);
         Check.require(samples.size() >= 4, "readings", samples.size(), "4 or more, two of each surface at least");
         return comparison;
+    }
+
+    private static List<Double> mean(List<MarkSample> samples, String surface) {
+        double[] sum = new double[ColourSpace.CHANNELS];
+        int count = 0;
+        for (MarkSample sample : samples) {
+            if (sample.surface().equals(surface)) {
+                double[] rgb = sample.rgb();
+                for (int i = 0; i < sum.length; i++) {
+                    sum[i] += rgb[i];
+                }
+                count++;
+            }
+        }
+        if (count == 0) {
+            throw new BadValueException(
+                    "surface",
+                    "never '" + surface + "'",
+                    "'dark' for some readings and 'light' for others: they scale the rest");
+        }
+        int n = count;
+        return Arrays.stream(sum).map(s -> s / n).boxed().toList();
     }
 
     private boolean severalCaptures() {
@@ -58,7 +86,7 @@ public final class MarkComparison {
         return seen;
     }
 
-    public MarkScale scale() {
+    public ColourScale scale() {
         return scale;
     }
 
@@ -94,48 +122,54 @@ public final class MarkComparison {
 
     /** A school that has learnt from all readings, ready to be asked. */
     public Reader reader(MarkSchool school) {
-        return new Reader(school, new Learnt(school).whole());
+        return new Reader(new Judge(school).whole());
     }
 
     /** Takes readings for surfaces. */
     public final class Reader {
-        private final MarkSchool school;
-        private final MarkClassifier classifier;
+        private final Learnt learnt;
+        private final ColourReader reader;
 
-        private Reader(MarkSchool school, MarkClassifier classifier) {
-            this.school = school;
-            this.classifier = classifier;
+        private Reader(Learnt learnt) {
+            this.learnt = learnt;
+            this.reader = new ColourReader(learnt.rule());
+        }
+
+        /** For a robot's program. */
+        public ColourRule rule() {
+            return learnt.rule();
         }
 
         /** @param rgb in the sensor's own numbers @return a surface, or "none" */
         public String take(double[] rgb) {
-            return classifier.take(school.space().features(scale.scaled(rgb)));
+            return reader.take(scale.scaled(rgb));
         }
 
         /** By name, in the order of the samples. */
         public Map<String, Double> constants() {
             Map<String, Double> constants = new LinkedHashMap<>();
-            classifier.constants().forEach(c -> constants.put(c.name(), c.value()));
+            learnt.constants().forEach(c -> constants.put(c.name(), c.value()));
             return constants;
         }
     }
 
     /** One school on these samples. */
-    private final class Learnt {
+    private final class Judge {
         private final MarkSchool school;
-        private final List<double[]> features = new ArrayList<>();
+        private final List<double[]> points = new ArrayList<>();
         private final Map<String, Moments> all = new LinkedHashMap<>();
 
-        Learnt(MarkSchool school) {
+        Judge(MarkSchool school) {
             this.school = school;
             for (MarkSample sample : samples) {
-                double[] point = school.space().features(scale.scaled(sample.rgb()));
-                features.add(point);
+                double[] scaled = scale.scaled(sample.rgb());
+                double[] point = school.space().features(scaled);
+                points.add(scaled);
                 all.merge(sample.surface(), Moments.none().with(point), (before, one) -> before.with(point));
             }
         }
 
-        MarkClassifier whole() {
+        Learnt whole() {
             return school.learn(all);
         }
 
@@ -143,11 +177,9 @@ public final class MarkComparison {
             Map<Confusions.Pair, Integer> taken = new LinkedHashMap<>();
             for (int i = 0; i < samples.size(); i++) {
                 String surface = samples.get(i).surface();
-                double[] point = features.get(i);
-                count(
-                        taken,
-                        surface,
-                        without(surface, all.get(surface).without(point)).take(point));
+                double[] scaled = points.get(i);
+                Moments others = all.get(surface).without(school.space().features(scaled));
+                count(taken, surface, without(surface, others).take(scaled));
             }
             return new Confusions(samples.size(), taken);
         }
@@ -157,29 +189,32 @@ public final class MarkComparison {
             Map<Key, Moments> captures = new LinkedHashMap<>();
             for (int i = 0; i < samples.size(); i++) {
                 Key key = new Key(samples.get(i).surface(), samples.get(i).capture());
-                captures.put(key, captures.getOrDefault(key, Moments.none()).with(features.get(i)));
+                captures.put(
+                        key,
+                        captures.getOrDefault(key, Moments.none())
+                                .with(school.space().features(points.get(i))));
             }
-            Map<Key, MarkClassifier> classifiers = new LinkedHashMap<>();
-            captures.forEach((key, part) -> classifiers.put(
+            Map<Key, ColourReader> readers = new LinkedHashMap<>();
+            captures.forEach((key, part) -> readers.put(
                     key, without(key.surface(), all.get(key.surface()).without(part))));
             Map<Confusions.Pair, Integer> taken = new LinkedHashMap<>();
             for (int i = 0; i < samples.size(); i++) {
                 MarkSample sample = samples.get(i);
                 Key key = new Key(sample.surface(), sample.capture());
-                count(taken, sample.surface(), classifiers.get(key).take(features.get(i)));
+                count(taken, sample.surface(), readers.get(key).take(points.get(i)));
             }
             return new Confusions(samples.size(), taken);
         }
 
-        private MarkClassifier without(String surface, Moments left) {
+        private ColourReader without(String surface, Moments left) {
             Map<String, Moments> others = new LinkedHashMap<>(all);
             others.put(surface, left);
-            return school.learn(others);
+            return new ColourReader(school.learn(others).rule());
         }
 
         /** Ground that a school of boxes leaves alone was taken right. */
         private void count(Map<Confusions.Pair, Integer> taken, String was, String as) {
-            boolean left = as.equals(MarkClassifier.NONE) && MarkSample.ground(was);
+            boolean left = as.equals(ColourRule.NONE) && MarkSample.ground(was);
             if (!was.equals(as) && !left) {
                 taken.merge(new Confusions.Pair(was, as), 1, Integer::sum);
             }

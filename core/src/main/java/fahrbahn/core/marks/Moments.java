@@ -1,8 +1,10 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.ColourSpace;
+
 /** Number, sum and sums of products of some points of three features: enough for every school, and a point is taken out again at once. */
 final class Moments {
-    private static final int P = MarkSpace.CHANNELS;
+    private static final int P = ColourSpace.CHANNELS;
 
     private final int n;
     private final double[] sum;

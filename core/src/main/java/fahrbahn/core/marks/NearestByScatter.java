@@ -1,5 +1,7 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourSpace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -12,11 +14,13 @@ import org.hipparchus.linear.RealMatrix;
  * 1936, p. 49; linear discriminant of Fisher). A thousandth of the mean variance is added to each axis, so that readings without scatter
  * along one do not make it count for everything.
  */
-record NearestByScatter(Map<String, double[]> centres, double[][] inverse) implements MarkClassifier {
+final class NearestByScatter {
     private static final double RIDGE_SHARE = 0.001;
 
-    static NearestByScatter of(Map<String, Moments> surfaces) {
-        int p = MarkSpace.CHANNELS;
+    private NearestByScatter() {}
+
+    static Learnt of(ColourSpace space, Map<String, Moments> surfaces) {
+        int p = ColourSpace.CHANNELS;
         double[][] pooled = new double[p][p];
         int freedom = 0;
         for (Moments surface : surfaces.values()) {
@@ -31,43 +35,17 @@ record NearestByScatter(Map<String, double[]> centres, double[][] inverse) imple
         double trace = scatter.getTrace();
         double ridge = trace > 0 ? RIDGE_SHARE * trace / p : 1; // without any scatter all axes count alike
         RealMatrix steady = scatter.add(MatrixUtils.createRealIdentityMatrix(p).scalarMultiply(ridge));
-        return new NearestByScatter(
-                NearestCentre.means(surfaces),
-                new LUDecomposition(steady).getSolver().getInverse().getData());
-    }
-
-    @Override
-    public String take(double[] features) {
-        String nearest = NONE;
-        double least = Double.POSITIVE_INFINITY;
-        for (Map.Entry<String, double[]> centre : centres.entrySet()) {
-            double distance = distance(features, centre.getValue());
-            if (distance < least) {
-                least = distance;
-                nearest = centre.getKey();
-            }
-        }
-        return nearest;
-    }
-
-    private double distance(double[] features, double[] centre) {
-        double sum = 0;
-        for (int i = 0; i < features.length; i++) {
-            for (int j = 0; j < features.length; j++) {
-                sum += (features[i] - centre[i]) * inverse[i][j] * (features[j] - centre[j]);
-            }
-        }
-        return sum;
-    }
-
-    @Override
-    public List<Constant> constants() {
-        List<Constant> constants = new ArrayList<>(new NearestCentre(centres).constants());
-        for (int i = 0; i < inverse.length; i++) {
+        double[][] inverse =
+                new LUDecomposition(steady).getSolver().getInverse().getData();
+        List<ColourRule.Known> known = NearestCentre.means(surfaces);
+        List<Learnt.Constant> constants = new ArrayList<>(NearestCentre.constants(known));
+        List<Double> metric = new ArrayList<>();
+        for (int i = 0; i < p; i++) {
             for (int j = 0; j <= i; j++) {
-                constants.add(new Constant("inverse scatter " + (i + 1) + " " + (j + 1), inverse[i][j]));
+                metric.add(inverse[i][j]);
+                constants.add(new Learnt.Constant("inverse scatter " + (i + 1) + " " + (j + 1), inverse[i][j]));
             }
         }
-        return constants;
+        return new Learnt(new ColourRule(space, metric, known), constants);
     }
 }

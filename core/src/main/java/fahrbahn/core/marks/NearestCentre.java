@@ -1,52 +1,40 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourSpace;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
 /** The surface whose mean is nearest, as the crow flies. */
-record NearestCentre(Map<String, double[]> centres) implements MarkClassifier {
-    static NearestCentre of(Map<String, Moments> surfaces) {
-        return new NearestCentre(means(surfaces));
+final class NearestCentre {
+    private NearestCentre() {}
+
+    static Learnt of(ColourSpace space, Map<String, Moments> surfaces) {
+        List<ColourRule.Known> known = means(surfaces);
+        return new Learnt(new ColourRule(space, List.of(), known), constants(known));
     }
 
-    static Map<String, double[]> means(Map<String, Moments> surfaces) {
-        Map<String, double[]> centres = new LinkedHashMap<>();
+    static List<ColourRule.Known> means(Map<String, Moments> surfaces) {
+        List<ColourRule.Known> known = new ArrayList<>();
         surfaces.forEach((surface, moments) -> {
             if (moments.n() > 0) {
-                centres.put(surface, moments.mean());
+                List<Double> mean = Arrays.stream(moments.mean()).boxed().toList();
+                known.add(new ColourRule.Known(surface, mean, List.of()));
             }
         });
-        return centres;
+        return known;
     }
 
-    @Override
-    public String take(double[] features) {
-        String nearest = NONE;
-        double least = Double.POSITIVE_INFINITY;
-        for (Map.Entry<String, double[]> centre : centres.entrySet()) {
-            double distance = 0;
-            for (int i = 0; i < features.length; i++) {
-                double off = features[i] - centre.getValue()[i];
-                distance += off * off;
-            }
-            if (distance < least) {
-                least = distance;
-                nearest = centre.getKey();
+    static List<Learnt.Constant> constants(List<ColourRule.Known> known) {
+        List<Learnt.Constant> constants = new ArrayList<>();
+        for (ColourRule.Known one : known) {
+            for (int i = 0; i < one.centre().size(); i++) {
+                constants.add(new Learnt.Constant(
+                        one.surface() + " " + (i + 1), one.centre().get(i)));
             }
         }
-        return nearest;
-    }
-
-    @Override
-    public List<Constant> constants() {
-        List<Constant> constants = new ArrayList<>();
-        centres.forEach((surface, centre) -> {
-            for (int i = 0; i < centre.length; i++) {
-                constants.add(new Constant(surface + " " + (i + 1), centre[i]));
-            }
-        });
         return constants;
     }
 }

@@ -1,7 +1,10 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.response.Spot;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -9,29 +12,51 @@ import java.util.Map;
 /**
  * One feature cut by levels halfway, in standard deviations, between neighbouring surfaces. Of the three the one is taken whose worst pair of
  * neighbours is furthest apart.
- *
- * @param feature which, from 0
- * @param surfaces by rising mean
- * @param levels one fewer
  */
-record OneFeature(int feature, List<String> surfaces, List<Double> levels) implements MarkClassifier {
+final class OneFeature {
     /** A surface without scatter is taken to have this much, of the way from dark to light: a display rounds. */
     private static final double LEAST_SD = 0.003;
 
+    /** Further than any scaled reading is from anything. */
+    private static final double ANYWHERE = 1e6;
+
     private record One(String surface, double mean, double sd) {}
 
-    static OneFeature of(Map<String, Moments> surfaces) {
-        OneFeature best = null;
+    private OneFeature() {}
+
+    static Learnt of(ColourSpace space, Map<String, Moments> surfaces) {
+        int best = 0;
         double fewest = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < MarkSpace.CHANNELS; i++) {
-            List<One> sorted = sorted(surfaces, i);
-            double missed = misses(sorted);
-            if (best == null || missed < fewest) {
+        for (int i = 0; i < ColourSpace.CHANNELS; i++) {
+            double missed = misses(sorted(surfaces, i));
+            if (missed < fewest) {
                 fewest = missed;
-                best = new OneFeature(i, sorted.stream().map(One::surface).toList(), levels(sorted));
+                best = i;
             }
         }
-        return best;
+        List<One> sorted = sorted(surfaces, best);
+        List<Double> levels = levels(sorted);
+        List<ColourRule.Known> known = new ArrayList<>();
+        List<Learnt.Constant> constants = new ArrayList<>(List.of(new Learnt.Constant("channel", best + 1.0)));
+        for (int i = 0; i < sorted.size(); i++) {
+            double below = i == 0 ? -ANYWHERE : levels.get(i - 1);
+            double above = i == levels.size() ? ANYWHERE : levels.get(i);
+            known.add(between(sorted.get(i).surface(), best, below, above));
+            if (i > 0) {
+                String both =
+                        sorted.get(i - 1).surface() + " below " + sorted.get(i).surface();
+                constants.add(new Learnt.Constant(both, below));
+            }
+        }
+        return new Learnt(new ColourRule(space, List.of(), known), constants);
+    }
+
+    private static ColourRule.Known between(String surface, int feature, double below, double above) {
+        Double[] centre = {0.0, 0.0, 0.0};
+        Double[] reach = {ANYWHERE, ANYWHERE, ANYWHERE};
+        centre[feature] = (below + above) / 2;
+        reach[feature] = Math.max(Double.MIN_NORMAL, (above - below) / 2);
+        return new ColourRule.Known(surface, Arrays.asList(centre), Arrays.asList(reach));
     }
 
     private static List<One> sorted(Map<String, Moments> surfaces, int feature) {
@@ -64,24 +89,5 @@ record OneFeature(int feature, List<String> surfaces, List<Double> levels) imple
             misses += 2 * Spot.upperTail((high.mean() - low.mean()) / (low.sd() + high.sd()));
         }
         return misses;
-    }
-
-    @Override
-    public String take(double[] features) {
-        int place = 0;
-        while (place < levels.size() && features[feature] > levels.get(place)) {
-            place++;
-        }
-        return surfaces.isEmpty() ? NONE : surfaces.get(place);
-    }
-
-    @Override
-    public List<Constant> constants() {
-        List<Constant> constants = new ArrayList<>();
-        constants.add(new Constant("channel", feature + 1));
-        for (int i = 0; i < levels.size(); i++) {
-            constants.add(new Constant(surfaces.get(i) + " below " + surfaces.get(i + 1), levels.get(i)));
-        }
-        return constants;
     }
 }

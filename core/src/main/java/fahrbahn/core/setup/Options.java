@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param steps steering in steps instead of by gains; empty when gains steer
  * @param hysteresis a step is left again only when the error has come back this far below where it begins, scale units
  * @param patterns what the pattern law does with each pattern; others keep the steering there was
+ * @param turnMarks what it does about marks at crossings; empty when it does not look for them
  */
 public record Options(
         List<Double> weights,
@@ -20,9 +21,10 @@ public record Options(
         List<Pattern> patterns,
         LostLine lost,
         Optional<Outer> outer,
-        Limits limits) {
-    public static final Options PLAIN =
-            new Options(List.of(), List.of(), 0, List.of(), LostLine.IGNORED, Optional.empty(), Limits.NONE);
+        Limits limits,
+        Optional<TurnMarks> turnMarks) {
+    public static final Options PLAIN = new Options(
+            List.of(), List.of(), 0, List.of(), LostLine.IGNORED, Optional.empty(), Limits.NONE, Optional.empty());
 
     /**
      * One step of a staircase, the same to both sides.
@@ -150,35 +152,45 @@ public record Options(
                 .map(s -> new Step(s.aboveError() * factor, s.steering()))
                 .toList();
         LostLine newLost = new LostLine(lost.action(), lost.seenShare(), lost.steering(), lost.gapError() * factor);
-        return new Options(weights, scaled, hysteresis * factor, patterns, newLost, outer, limits);
+        return new Options(weights, scaled, hysteresis * factor, patterns, newLost, outer, limits, turnMarks);
     }
 
     /** The same for other sensors: nothing that names or counts them stays. */
     public Options forOtherSensors() {
-        return new Options(List.of(), steps, hysteresis, List.of(), lost, Optional.empty(), limits);
+        return new Options(List.of(), steps, hysteresis, List.of(), lost, Optional.empty(), limits, Optional.empty());
     }
 
     public Options withWeights(List<Double> newWeights) {
-        return new Options(newWeights, steps, hysteresis, patterns, lost, outer, limits);
+        return new Options(newWeights, steps, hysteresis, patterns, lost, outer, limits, turnMarks);
     }
 
     public Options withSteps(List<Step> newSteps, double newHysteresis) {
-        return new Options(weights, newSteps, newHysteresis, patterns, lost, outer, limits);
+        return new Options(weights, newSteps, newHysteresis, patterns, lost, outer, limits, turnMarks);
     }
 
     public Options withPatterns(List<Pattern> newPatterns) {
-        return new Options(weights, steps, hysteresis, newPatterns, lost, outer, limits);
+        return new Options(weights, steps, hysteresis, newPatterns, lost, outer, limits, turnMarks);
     }
 
     public Options withLost(LostLine newLost) {
-        return new Options(weights, steps, hysteresis, patterns, newLost, outer, limits);
+        return new Options(weights, steps, hysteresis, patterns, newLost, outer, limits, turnMarks);
+    }
+
+    /** @param newOuter empty for none */
+    public Options withOuter(Optional<Outer> newOuter) {
+        return new Options(weights, steps, hysteresis, patterns, lost, newOuter, limits, turnMarks);
     }
 
     public Options withOuter(Outer newOuter) {
-        return new Options(weights, steps, hysteresis, patterns, lost, Optional.of(newOuter), limits);
+        return withOuter(Optional.of(newOuter));
+    }
+
+    /** @param newTurnMarks empty when it does not look for marks */
+    public Options withTurnMarks(Optional<TurnMarks> newTurnMarks) {
+        return new Options(weights, steps, hysteresis, patterns, lost, outer, limits, newTurnMarks);
     }
 
     public Options withLimits(Limits newLimits) {
-        return new Options(weights, steps, hysteresis, patterns, lost, outer, newLimits);
+        return new Options(weights, steps, hysteresis, patterns, lost, outer, newLimits, turnMarks);
     }
 }

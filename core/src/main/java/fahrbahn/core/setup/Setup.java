@@ -12,7 +12,7 @@ public record Setup(Robot robot, Line line, Law law) {
 
     public Setup {
         List<Sensor> following = following(robot, law);
-        int needed = law.kind().array() ? LEAST_ARRAY : law.kind() == Law.Kind.PAIR ? 2 : 1;
+        int needed = needed(law);
         Check.require(
                 following.size() >= needed,
                 "robot.sensors",
@@ -22,6 +22,7 @@ public record Setup(Robot robot, Line line, Law law) {
             checkOrder(law.kind() == Law.Kind.PAIR ? ends(following) : following);
         }
         checkOptions(law, following.size());
+        law.options().turnMarks().ifPresent(marks -> checkMarks(robot, marks));
         checkTurns("line.tightestRadiusMm", line.tightestRadiusMm(), robot.drive());
         SpeedCurve curve = robot.drive().traits().curve();
         double starts = curve.startsAboveCommand();
@@ -81,6 +82,20 @@ public record Setup(Robot robot, Line line, Law law) {
         }
     }
 
+    private static void checkMarks(Robot robot, TurnMarks marks) {
+        double left =
+                named(robot, "law.turnMarks.left.sensor", marks.left().sensor()).leftMm();
+        double right = named(robot, "law.turnMarks.right.sensor", marks.right().sensor())
+                .leftMm();
+        Check.require(left > right, "law.turnMarks.left.sensor", left, "further left than the right one, " + right);
+        double full = robot.drive().fullCommand();
+        Check.require(
+                marks.turn().command() <= full,
+                "law.turnMarks.turn.command",
+                marks.turn().command(),
+                "at most the full command, " + full);
+    }
+
     /** Settled speed along a straight line, mm/s. */
     public double speedMmPerS() {
         return robot.drive().speedMmPerS(law.baseCommand());
@@ -102,24 +117,45 @@ public record Setup(Robot robot, Line line, Law law) {
         return outer.isEmpty()
                 ? List.of()
                 : List.of(
-                        named(robot, outer.get().left()),
-                        named(robot, outer.get().right()));
+                        named(robot, "law.outer", outer.get().left()),
+                        named(robot, "law.outer", outer.get().right()));
     }
 
+    /** The two sensors that look for turn marks, left and right, of a law that has them; else empty. */
+    public List<Sensor> markSensors() {
+        return law.options()
+                .turnMarks()
+                .map(m -> List.of(
+                        named(robot, "law.turnMarks", m.left().sensor()),
+                        named(robot, "law.turnMarks", m.right().sensor())))
+                .orElse(List.of());
+    }
+
+    private static int needed(Law law) {
+        return law.kind().array() ? LEAST_ARRAY : law.kind() == Law.Kind.PAIR ? 2 : 1;
+    }
+
+    /** Not the emergency sensors; nor, where a law follows with one or two, those that look for marks if enough others are there. */
     private static List<Sensor> following(Robot robot, Law law) {
         List<Sensor> all = new ArrayList<>(robot.sensors());
         law.options().outer().ifPresent(outer -> {
-            all.remove(named(robot, outer.left()));
-            all.remove(named(robot, outer.right()));
+            all.remove(named(robot, "law.outer", outer.left()));
+            all.remove(named(robot, "law.outer", outer.right()));
         });
-        return List.copyOf(all);
+        List<String> lookers = law.options()
+                .turnMarks()
+                .map(m -> List.of(m.left().sensor(), m.right().sensor()))
+                .orElse(List.of());
+        List<Sensor> others =
+                all.stream().filter(s -> !lookers.contains(s.name())).toList();
+        return law.kind().array() || others.size() < needed(law) ? List.copyOf(all) : others;
     }
 
-    private static Sensor named(Robot robot, String name) {
+    private static Sensor named(Robot robot, String field, String name) {
         return robot.sensors().stream()
                 .filter(s -> s.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new BadValueException("law.outer", "\"" + name + "\"", "the name of a sensor"));
+                .orElseThrow(() -> new BadValueException(field, "\"" + name + "\"", "the name of a sensor"));
     }
 
     private static List<Sensor> ends(List<Sensor> sensors) {

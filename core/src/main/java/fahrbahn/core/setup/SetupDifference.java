@@ -96,6 +96,7 @@ public final class SetupDifference {
         add(found, Aspect.LAW, "what happens when the line is lost", a.lost(), b.lost());
         add(found, Aspect.LAW, "emergency sensors", a.outer(), b.outer());
         add(found, Aspect.LAW, "limits", a.limits(), b.limits());
+        add(found, Aspect.LAW, "turn marks", a.turnMarks(), b.turnMarks());
     }
 
     private static void addTraits(List<Cause> found, Traits a, Traits b) {

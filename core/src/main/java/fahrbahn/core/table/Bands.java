@@ -30,7 +30,7 @@ final class Bands {
                 Pose middle = stretch.at(stretch.lengthMm());
                 double arm = crossing.armMm();
                 bands.add(bar(middle.turned(Math.PI / 2).ahead(-arm), 2 * arm, lineWidthMm));
-                if (crossing.way() != Part.Turn.STRAIGHT) {
+                if (crossing.way().sign() != 0) {
                     bands.add(bar(middle, arm, lineWidthMm));
                 }
             }
@@ -51,22 +51,26 @@ final class Bands {
                 patches.add(new Patch(Outline.Kind.STOP, palette.stop(), across(stretch)));
             } else if (part instanceof Part.Crease) {
                 patches.add(new Patch(Outline.Kind.CREASE, palette.crease(), across(stretch)));
-            } else if (part instanceof Part.Crossing crossing && crossing.marked() && stretch.legOfPart() == 0) {
-                addMarks(patches, stretch, crossing, lineWidthMm, palette.mark());
+            } else if (part instanceof Part.Crossing crossing && stretch.legOfPart() == 0) {
+                addMarks(patches, stretch, crossing.marks(), lineWidthMm, palette.mark());
             }
         }
         return patches;
     }
 
-    /** Squares in the corners before the middle, on the side of the turn; on both sides for straight on. */
+    /** Squares in the corners. */
     private static void addMarks(
-            List<Patch> patches, Path.Stretch stretch, Part.Crossing crossing, double lineWidthMm, Surface mark) {
+            List<Patch> patches, Path.Stretch stretch, Part.Marks marks, double lineWidthMm, Surface mark) {
         double size = Spacing.MARK_WIDTHS * lineWidthMm;
         Pose middle = stretch.at(stretch.lengthMm());
         for (int side = -1; side <= 1; side += 2) {
-            if (crossing.way().sign() == 0 || crossing.way().sign() == side) {
-                Pose start = middle.offset(-lineWidthMm / 2 - size, side * (lineWidthMm + size) / 2);
+            double left = side * (lineWidthMm + size) / 2;
+            if (marks.before().has(side > 0)) {
+                Pose start = middle.offset(-lineWidthMm / 2 - size, left);
                 patches.add(new Patch(Outline.Kind.MARK, mark, bar(start, size, size)));
+            }
+            if (marks.behind().has(side > 0)) {
+                patches.add(new Patch(Outline.Kind.MARK, mark, bar(middle.offset(lineWidthMm / 2, left), size, size)));
             }
         }
     }

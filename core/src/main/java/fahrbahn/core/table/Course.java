@@ -53,6 +53,14 @@ public record Course(
         if (parts.isEmpty()) {
             throw new BadValueException("parts", "empty", "at least one part");
         }
+        for (int i = 0; i < parts.size() - 1; i++) {
+            if (parts.get(i) instanceof Part.Crossing crossing && crossing.way() == Part.Turn.ROUND) {
+                throw new BadValueException(
+                        "parts",
+                        "more after part " + (i + 1),
+                        "nothing after a crossing at which the robot turns round: the course ends there");
+            }
+        }
         Path path = new Path(start, parts, closed);
         Check.require(
                 path.lengthMm() <= LONGEST_MM,

@@ -18,7 +18,9 @@ public sealed interface Part {
     enum Turn {
         LEFT("left", 1),
         STRAIGHT("straight", 0),
-        RIGHT("right", -1);
+        RIGHT("right", -1),
+        /** Back the way it came: where a course ends. */
+        ROUND("round", 0);
 
         private final String word;
         private final int sign;
@@ -76,7 +78,7 @@ public sealed interface Part {
     record RightAngle(Turn turn, double armMm) implements Part {
         public RightAngle {
             Check.positive("armMm", armMm);
-            if (turn == Turn.STRAIGHT) {
+            if (turn.sign() == 0) {
                 throw new BadValueException("turn", turn.word(), "left or right");
             }
         }
@@ -115,17 +117,74 @@ public sealed interface Part {
      * Two lines that cross at a right angle.
      *
      * @param armMm line from the middle to each of the four sides, above 0
-     * @param way the way the course goes on from the middle
-     * @param marked a turn mark stands before the middle, on the side of the turn; on both sides for straight on
+     * @param way the way the course goes on from the middle; where it is turned round the course ends
+     * @param marks where turn marks stand
      */
-    record Crossing(double armMm, Turn way, boolean marked) implements Part {
+    record Crossing(double armMm, Turn way, Marks marks) implements Part {
         public Crossing {
             Check.positive("armMm", armMm);
+        }
+
+        /** @param marked with the marks that tell its way, or that are there to be passed over */
+        public Crossing(double armMm, Turn way, boolean marked) {
+            this(armMm, way, marked ? Marks.usual(way) : Marks.NONE);
         }
 
         @Override
         public List<Leg> legs() {
             return List.of(new Leg(armMm, 0, way.sign() * Math.PI / 2, true), Leg.straight(armMm));
+        }
+    }
+
+    /** On which sides of the line marks stand. */
+    enum Sides {
+        NONE("none", false, false),
+        LEFT("left", true, false),
+        RIGHT("right", false, true),
+        BOTH("both", true, true);
+
+        private final String word;
+        private final boolean left;
+        private final boolean right;
+
+        Sides(String word, boolean left, boolean right) {
+            this.word = word;
+            this.left = left;
+            this.right = right;
+        }
+
+        /** The word used in course files. */
+        public String word() {
+            return word;
+        }
+
+        public boolean has(boolean onLeft) {
+            return onLeft ? left : right;
+        }
+
+        /** What marks there mean. */
+        public Turn meaning() {
+            return left && right ? Turn.ROUND : left ? Turn.LEFT : right ? Turn.RIGHT : Turn.STRAIGHT;
+        }
+    }
+
+    /**
+     * Coloured squares in the corners of a crossing.
+     *
+     * @param before the middle, as the robot comes
+     * @param behind the middle
+     */
+    record Marks(Sides before, Sides behind) {
+        public static final Marks NONE = new Marks(Sides.NONE, Sides.NONE);
+
+        /** Before the middle what tells the way; for straight on both behind it, where they do not count. */
+        public static Marks usual(Turn way) {
+            return switch (way) {
+                case LEFT -> new Marks(Sides.LEFT, Sides.NONE);
+                case RIGHT -> new Marks(Sides.RIGHT, Sides.NONE);
+                case ROUND -> new Marks(Sides.BOTH, Sides.NONE);
+                case STRAIGHT -> new Marks(Sides.NONE, Sides.BOTH);
+            };
         }
     }
 

@@ -25,8 +25,8 @@ public final class PartShapes {
             return new Part.RightAngle(corner.turn(), rounded(ahead));
         }
         if (part instanceof Part.Crossing crossing) {
-            boolean straight = crossing.way() == Part.Turn.STRAIGHT;
-            return new Part.Crossing(rounded(straight ? ahead / 2 : ahead), crossing.way(), crossing.marked());
+            boolean straight = crossing.way().sign() == 0;
+            return new Part.Crossing(rounded(straight ? ahead / 2 : ahead), crossing.way(), crossing.marks());
         }
         if (part instanceof Part.SwingOver swing) {
             double radius = ahead / (2 * Math.sin(Math.abs(swing.angleRad())));
@@ -54,7 +54,7 @@ public final class PartShapes {
             return new Part.RightAngle(corner.turn(), Math.max(leastMm, corner.armMm() + byMm));
         }
         if (part instanceof Part.Crossing crossing) {
-            return new Part.Crossing(Math.max(leastMm, crossing.armMm() + byMm), crossing.way(), crossing.marked());
+            return new Part.Crossing(Math.max(leastMm, crossing.armMm() + byMm), crossing.way(), crossing.marks());
         }
         return withLength(part, Math.max(leastMm, part.lengthMm() + byMm));
     }
@@ -94,7 +94,9 @@ public final class PartShapes {
             return new Part.RightAngle(other(corner.turn()), corner.armMm());
         }
         if (part instanceof Part.Crossing crossing) {
-            return new Part.Crossing(crossing.armMm(), next(crossing.way()), crossing.marked());
+            Part.Turn way = next(crossing.way());
+            boolean usual = crossing.marks().equals(Part.Marks.usual(crossing.way()));
+            return new Part.Crossing(crossing.armMm(), way, usual ? Part.Marks.usual(way) : crossing.marks());
         }
         return part instanceof Part.Ramp ramp ? new Part.Ramp(ramp.lengthMm(), -ramp.slopeRad()) : part;
     }
@@ -107,7 +109,8 @@ public final class PartShapes {
         return switch (turn) {
             case LEFT -> Part.Turn.STRAIGHT;
             case STRAIGHT -> Part.Turn.RIGHT;
-            case RIGHT -> Part.Turn.LEFT;
+            case RIGHT -> Part.Turn.ROUND;
+            case ROUND -> Part.Turn.LEFT;
         };
     }
 }

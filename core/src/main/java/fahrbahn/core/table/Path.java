@@ -134,10 +134,8 @@ public final class Path {
                 .filter(s -> s.leg().painted())
                 .mapToDouble(Stretch::lengthMm)
                 .sum();
-        double arms = stretches.stream()
-                .filter(s -> s.part() instanceof Part.Crossing && s.legOfPart() == 0)
-                .mapToDouble(s -> ((Part.Crossing) s.part()).armMm() * 2)
-                .sum();
+        double arms =
+                crossings().stream().mapToDouble(c -> c.crossing().armMm() * 2).sum();
         return along + arms;
     }
 
@@ -158,6 +156,20 @@ public final class Path {
                 .mapToDouble(Stretch::startMm)
                 .findFirst()
                 .orElse(lengthMm);
+    }
+
+    /** Its crossings, in the order they are met. */
+    public List<CrossingPlace> crossings() {
+        return stretches.stream()
+                .filter(s -> s.part() instanceof Part.Crossing && s.legOfPart() == 0)
+                .map(s -> new CrossingPlace((Part.Crossing) s.part(), s.startMm() + s.lengthMm()))
+                .toList();
+    }
+
+    /** Whether it ends at a crossing at which the robot has to turn round. */
+    public boolean endsRound() {
+        return stretches.get(stretches.size() - 1).part() instanceof Part.Crossing last
+                && last.way() == Part.Turn.ROUND;
     }
 
     /** Where an open path's run is over: where a stop strip begins, or else the end of the line. */

@@ -1,9 +1,8 @@
 package fahrbahn.core.twin;
 
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Raster;
 import java.util.SplittableRandom;
 
@@ -30,18 +29,18 @@ final class Eye {
     /**
      * @param sensor as it is
      * @param believed as the program has it, whose dark and light it scales by
+     * @param scale in which the program works with it
      * @param level true when the sensor keeps the height of the captures all along
      */
     Eye(
             Sensor sensor,
             Sensor believed,
-            Setup setup,
+            Polarity polarity,
+            Scale scale,
             SpotView view,
             Variation variation,
             boolean level,
             SplittableRandom random) {
-        Polarity polarity = setup.line().polarity();
-        Law law = setup.law();
         double light = variation.lightShare();
         forwardMm = sensor.forwardMm();
         leftMm = sensor.leftMm();
@@ -52,8 +51,8 @@ final class Eye {
         dark = light * sensor.dark();
         noise = sensor.noise() * variation.noiseShare();
         step = sensor.step();
-        scaleShift = law.scale().scaled(believed, 0);
-        scaleFactor = law.scale().scaled(believed, 1) - scaleShift;
+        scaleShift = scale.scaled(believed, 0);
+        scaleFactor = scale.scaled(believed, 1) - scaleShift;
         this.random = variation.noiseShare() > 0 ? random : null;
     }
 

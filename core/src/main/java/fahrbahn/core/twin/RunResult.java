@@ -1,5 +1,6 @@
 package fahrbahn.core.twin;
 
+import java.util.List;
 import java.util.OptionalDouble;
 
 /**
@@ -17,6 +18,7 @@ import java.util.OptionalDouble;
  * @param stopAlongMm where the law's point came to rest, beyond the finish; of a run that was lost, where it was lost
  * @param stopAcrossMm the same to the left of the path it should ride
  * @param end what ended it
+ * @param crossings what a program that looks for turn marks made of the crossings it came to; empty for others
  */
 public record RunResult(
         End end,
@@ -29,7 +31,12 @@ public record RunResult(
         double travelPerM,
         double sMm,
         double stopAlongMm,
-        double stopAcrossMm) {
+        double stopAcrossMm,
+        List<CrossingPass> crossings) {
+    public RunResult {
+        crossings = List.copyOf(crossings);
+    }
+
     /** What ended a run. */
     public enum End {
         FINISHED("finished"),

@@ -1,12 +1,13 @@
 package fahrbahn.core.twin;
 
+import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Relief;
 import java.util.List;
 import java.util.SplittableRandom;
 
-/** The law's sensors, and its emergency sensors after them, on the moving robot. Allocates nothing while it looks. */
+/** The law's sensors, its emergency sensors after them, and then the channels of those that look for marks, on the moving robot. Allocates nothing while it looks. */
 final class SensorHead {
     private final Eye[] eyes;
     private final double[] scaled;
@@ -33,8 +34,16 @@ final class SensorHead {
         eyes = new Eye[sensors.size()];
         scaled = new double[eyes.length];
         for (int i = 0; i < eyes.length; i++) {
+            boolean plain = i < Track.plainSensors(setup);
             eyes[i] = new Eye(
-                    sensors.get(i), believed.get(i), setup, track.views().get(i), variation, level, random);
+                    sensors.get(i),
+                    believed.get(i),
+                    setup.line().polarity(),
+                    plain ? setup.law().scale() : Scale.UNIT,
+                    track.views().get(i),
+                    variation,
+                    level,
+                    random);
         }
         pointForwardMm = track.pointForwardMm();
         pointLeftMm = track.pointLeftMm();

@@ -3,9 +3,11 @@ package fahrbahn.core.twin;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Path;
@@ -94,11 +96,30 @@ public final class Track {
         return new Track(Course.straight(driveMm + lead + spare), setup, lead + length, lead + length / 2);
     }
 
-    /** Those of the law, then its emergency sensors. */
+    /** Those of the law, then its emergency sensors, then one for each channel of those that look for marks. */
     static List<Sensor> lookingSensors(Setup setup) {
         List<Sensor> looking = new ArrayList<>(setup.lawSensors());
         looking.addAll(setup.outerSensors());
+        setup.law().options().turnMarks().ifPresent(marks -> {
+            addChannels(looking, setup.markSensors().get(0), marks.left());
+            addChannels(looking, setup.markSensors().get(1), marks.right());
+        });
         return looking;
+    }
+
+    static int plainSensors(Setup setup) {
+        return setup.lawSensors().size() + setup.outerSensors().size();
+    }
+
+    /** A channel reads its own dark and light, and scatters by the same share of them as the sensor does. */
+    private static void addChannels(List<Sensor> looking, Sensor sensor, TurnMarks.Looker looker) {
+        for (Channel channel : List.of(Channel.RED, Channel.GREEN, Channel.BLUE)) {
+            int at = channel.ordinal() - Channel.RED.ordinal();
+            double dark = looker.scale().dark().get(at);
+            double light = looker.scale().light().get(at);
+            double noise = sensor.noise() / sensor.contrast() * Math.abs(light - dark);
+            looking.add(sensor.withSurfaces(dark, light, noise).withChannel(channel));
+        }
     }
 
     private static double widestSpot(Setup setup) {
@@ -112,7 +133,8 @@ public final class Track {
     void checkSameSight(Setup other) {
         boolean sameSensors = setup.robot().sensors().equals(other.robot().sensors())
                 && setup.law().kind() == other.law().kind()
-                && setup.law().options().outer().equals(other.law().options().outer());
+                && setup.law().options().outer().equals(other.law().options().outer())
+                && setup.markSensors().equals(other.markSensors());
         if (!sameSensors || !setup.line().equals(other.line())) {
             throw new IllegalArgumentException("this track was made for other sensors or another line");
         }
@@ -149,7 +171,7 @@ public final class Track {
         return relief;
     }
 
-    /** One view for each of the law's sensors, then its emergency sensors. */
+    /** One view for each of {@link #lookingSensors}. */
     List<SpotView> views() {
         return views;
     }

@@ -8,6 +8,7 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.PathTracker;
 import fahrbahn.core.table.Pose;
+import java.util.List;
 import java.util.SplittableRandom;
 
 /** One robot on one track for one run. A tick allocates nothing. */
@@ -53,6 +54,7 @@ public final class Twin {
     private final double mostStepMm;
     private final double mostTicks;
     private final double lostMm;
+    private final CrossingWatch crossings;
 
     /** @param steerSign which way the program steers for a positive error */
     private Twin(Track track, Setup setup, double steerSign, Start start) {
@@ -78,6 +80,11 @@ public final class Twin {
         mostStepMm = (fastest + head.pointForwardMm() * fastest / drive.trackWidthMm()) * periodS * (1 + jitterShare);
         mostTicks = MOST_TIMES_NOMINAL * track.finishMm() / setup.speedMmPerS() / periodS;
         lostMm = setup.line().widthMm() / 2 + LOST_MM;
+        crossings = setup.law()
+                .options()
+                .turnMarks()
+                .map(marks -> new CrossingWatch(track.path().crossings(), marks.place(), controller.turns()))
+                .orElse(null);
         setTick(1);
         place(start);
     }
@@ -126,14 +133,18 @@ public final class Twin {
             double left = tracker.leftMm();
             double offset = left - track.rideOffsetMm();
             // The place along a bend costs an angle; between looks nothing can have come to pass that depends on it.
-            if (tick >= nextLook || uneven) {
+            boolean turning = crossings != null && controller.turns().turning();
+            if ((tick >= nextLook || uneven) && !turning) {
                 s = tracker.sMm();
                 furthestMm = Math.max(furthestMm, s);
                 nextLook = tick + ticksToNextLook(s);
                 body.aim();
             }
             controller.decide(head.scaled(), tickS);
-            if (s >= track.settledFromMm()) {
+            if (crossings != null && crossings.undecided()) {
+                crossings.takeDown(tracker.sMm());
+            }
+            if (s >= track.settledFromMm() && !turning) {
                 figures.add(offset, controller.steering());
             }
             if (sink != TickSink.NONE) {
@@ -146,7 +157,7 @@ public final class Twin {
                         controller.error(),
                         controller.steering());
             }
-            end = end(s, furthestMm, left, tick);
+            end = turning ? (tick >= mostTicks ? RunResult.End.TOO_SLOW : null) : end(s, furthestMm, left, tick);
             if (end != null) {
                 break;
             }
@@ -175,7 +186,8 @@ public final class Twin {
                 figures.travelPerM(s - track.settledFromMm()),
                 s,
                 tracker.sMm() - track.finishMm(),
-                end == RunResult.End.FINISHED ? tracker.leftMm() - track.rideOffsetMm() : left - track.rideOffsetMm());
+                end == RunResult.End.FINISHED ? tracker.leftMm() - track.rideOffsetMm() : left - track.rideOffsetMm(),
+                crossings == null ? List.of() : crossings.passes(furthestMm));
     }
 
     /** Not summed up unless it must be: a sum of thousands of periods drifts. */
@@ -196,8 +208,11 @@ public final class Twin {
     }
 
     private RunResult.End end(double s, double furthestMm, double left, int tick) {
-        if (s >= track.finishMm()) {
+        if (crossings != null && crossings.turnsRoundAtEnd()) {
             return RunResult.End.FINISHED;
+        }
+        if (s >= track.finishMm()) {
+            return track.path().endsRound() ? RunResult.End.LEFT_THE_LINE : RunResult.End.FINISHED;
         }
         if (!(Math.abs(left) <= lostMm)) { // NaN is lost too
             return RunResult.End.LEFT_THE_LINE;

@@ -31,6 +31,7 @@ final class PlainLaw {
     private String lostTowards = "nowhere";
     private boolean lostOverGap = true;
     private double straightOnFor;
+    private final PlainMarks marks;
 
     double error;
     double steering;
@@ -53,11 +54,20 @@ final class PlainLaw {
                 others.remove(one);
             }
         });
+        // Those that look for marks do not follow where one or two others do.
+        int needed = law.kind() == Law.Kind.EDGE ? 1 : law.kind() == Law.Kind.PAIR ? 2 : 99;
+        options.turnMarks().ifPresent(m -> {
+            if (others.size() - 2 >= needed) {
+                others.removeIf(s -> s.name().equals(m.left().sensor())
+                        || s.name().equals(m.right().sensor()));
+            }
+        });
         row = switch (law.kind()) {
             case EDGE -> List.of(others.get(0));
             case PAIR -> List.of(others.get(0), others.get(others.size() - 1));
             default -> others;
         };
+        marks = options.turnMarks().isPresent() ? new PlainMarks(setup) : null;
         Sensor first = row.get(0);
         lineReadsHigh = inLawsNumbers(first, line(first)) > inLawsNumbers(first, ground(first));
     }
@@ -89,6 +99,11 @@ final class PlainLaw {
     }
 
     void tick(Map<String, Double> readings, double seconds) {
+        String marksSay = marks == null ? "law" : marks.tick(readings, seconds);
+        if (!marksSay.equals("law")) {
+            byMarks(marksSay);
+            return;
+        }
         double wanted = law.kind() == Law.Kind.PATTERN ? byPattern(readings) : byError(readings);
         wanted = reflexes(readings, wanted, seconds);
         double most = Math.min(
@@ -111,6 +126,20 @@ final class PlainLaw {
         double least = setup.robot().drive().traits().mayReverse() ? -full : 0;
         left = Math.max(least, Math.min(full, left));
         right = Math.max(least, Math.min(full, right));
+    }
+
+    /** Straight on at the set command, or round on the spot: one wheel forwards, the other as fast backwards. */
+    private void byMarks(String way) {
+        double full = setup.robot().drive().fullCommand();
+        double least = setup.robot().drive().traits().mayReverse() ? -full : 0;
+        double turn = options.turnMarks().orElseThrow().turn().command();
+        boolean inner = setup.robot().drive().mixing() == Mixing.INNER_WHEEL;
+        steering = way.equals("straight") ? 0 : (inner ? 100 : turn) * (way.equals("left") ? 1 : -1);
+        left = way.equals("straight") ? law.baseCommand() : way.equals("left") ? -turn : turn;
+        right = way.equals("straight") ? law.baseCommand() : -left;
+        left = Math.max(least, Math.min(full, left));
+        right = Math.max(least, Math.min(full, right));
+        steeringBefore = steering;
     }
 
     private double byPattern(Map<String, Double> readings) {

@@ -6,7 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -24,10 +28,12 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.Traits;
+import fahrbahn.core.setup.TurnMarks;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -77,7 +83,41 @@ class ProgramTest {
         double limit = random.nextBoolean() ? Double.POSITIVE_INFINITY : full * (0.2 + random.nextDouble());
         double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
         options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0));
-        return random.nextInt(3) == 0 ? options.withOuter(new Outer("far left", "far right", 0.5 * full)) : options;
+        options = random.nextInt(3) == 0 ? options.withOuter(new Outer("far left", "far right", 0.5 * full)) : options;
+        return random.nextInt(2) == 0 ? options.withTurnMarks(Optional.of(marks(random, full))) : options;
+    }
+
+    private static TurnMarks marks(Random random, double full) {
+        List<ColourRule.Known> known = new ArrayList<>();
+        boolean bordered = random.nextBoolean();
+        for (String surface : List.of("dark", "light", "mark", "cargo")) {
+            List<Double> centre = surface.equals("dark")
+                    ? List.of(0.0, 0.0, 0.0)
+                    : List.of(random.nextDouble(), random.nextDouble(), random.nextDouble());
+            known.add(new ColourRule.Known(surface, centre, bordered ? List.of(0.5, 0.4, 0.6) : List.of()));
+        }
+        ColourSpace space = ColourSpace.values()[random.nextInt(4)];
+        return new TurnMarks(
+                new TurnMarks.Looker("colour left", scale(random)),
+                new TurnMarks.Looker("colour right", scale(random)),
+                new ColourRule(space, List.of(), known),
+                "mark",
+                1 + random.nextInt(2),
+                extent(random),
+                extent(random),
+                TurnMarks.Place.values()[random.nextInt(2)],
+                new TurnMarks.Manoeuvre(extent(random), full * (0.1 + 0.8 * random.nextDouble()), extent(random)));
+    }
+
+    private static ColourScale scale(Random random) {
+        return new ColourScale(
+                List.of(10 * random.nextDouble(), 10 * random.nextDouble(), 10 * random.nextDouble()),
+                List.of(90 + random.nextDouble(), 190 + random.nextDouble(), 60 + random.nextDouble()));
+    }
+
+    private static Extent extent(Random random) {
+        Extent.Unit unit = Extent.Unit.values()[random.nextInt(3)];
+        return new Extent(unit == Extent.Unit.MS ? 40 * random.nextDouble() : 6 * random.nextDouble(), unit);
     }
 
     private static Setup drawn(Random random, Law.Kind kind) {
@@ -98,6 +138,15 @@ class ProgramTest {
         if (options.outer().isPresent()) {
             row.add(0, sensor("far left", 70, dark, light, darkReadsHigh));
             row.add(sensor("far right", -70, dark, light, darkReadsHigh));
+        }
+        if (options.turnMarks().isPresent() && !kind.array()) {
+            row.add(0, sensor("colour left", 90, dark, light, darkReadsHigh));
+            row.add(sensor("colour right", -90, dark, light, darkReadsHigh));
+        } else if (options.turnMarks().isPresent()) {
+            // Of a row they follow as well: two that are there already.
+            List<Integer> both = options.outer().isPresent() ? List.of(1, row.size() - 2) : List.of(0, row.size() - 1);
+            row.set(both.get(0), row.get(both.get(0)).withName("colour left"));
+            row.set(both.get(1), row.get(both.get(1)).withName("colour right"));
         }
         Mixing mixing = Mixing.values()[random.nextInt(2)];
         Drive drive = new Drive(120, 500, 0.04, mixing, full, Traits.IDEAL.withMayReverse(random.nextBoolean()));
@@ -126,6 +175,8 @@ class ProgramTest {
     void doesWhatTheSecondProgramDoes(Law.Kind kind) {
         Random random = new Random(kind.ordinal() + 70);
         double steered = 0;
+        int marked = 0;
+        int decided = 0;
         for (int i = 0; i < SETUPS; i++) {
             Setup setup = drawn(random, kind);
             Program program = new Program(setup);
@@ -136,6 +187,12 @@ class ProgramTest {
                 int what = random.nextInt(6);
                 for (int k = 0; k < readings.length; k++) {
                     String name = program.sensors().get(k);
+                    if (name.startsWith("colour") && name.contains(".")) {
+                        // Over the line, and a crossing when both are, or anywhere.
+                        readings[k] = tick % 3 == 0 ? 8 : 200 * random.nextDouble();
+                        byName.put(name, readings[k]);
+                        continue;
+                    }
                     Sensor sensor = setup.robot().sensors().stream()
                             .filter(s -> s.name().equals(name))
                             .findFirst()
@@ -160,7 +217,13 @@ class ProgramTest {
                         .isCloseTo(plain.error, within(1e-9 * (1 + Math.abs(plain.error))));
                 steered += Math.abs(program.steering()) > 0 ? 1 : 0;
             }
+            if (program.turns() != null) {
+                marked++;
+                decided += program.turns().decisions();
+            }
         }
+        assertThat(marked).isGreaterThan(SETUPS / 4);
+        assertThat(decided).as("crossings met").isGreaterThan(4 * marked);
         assertThat(steered / SETUPS / TICKS).as("share of ticks that steer").isGreaterThan(0.3);
     }
 

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourReader;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -72,7 +75,7 @@ class MarkComparisonTest {
     @EnumSource(MarkSchool.class)
     void leavingOutIsLearningAnewFromTheOthers(MarkSchool school) {
         List<MarkSample> samples = samples(4, 9, 7, 1);
-        MarkScale scale = MarkScale.of(samples);
+        ColourScale scale = MarkComparison.of(samples).scale();
         Map<Confusions.Pair, Integer> taken = new LinkedHashMap<>();
         for (int i = 0; i < samples.size(); i++) {
             Map<String, Moments> others = new LinkedHashMap<>();
@@ -87,8 +90,8 @@ class MarkComparisonTest {
                 }
             }
             String was = samples.get(i).surface();
-            String as = school.learn(others)
-                    .take(school.space().features(scale.scaled(samples.get(i).rgb())));
+            String as = new ColourReader(school.learn(others).rule())
+                    .take(scale.scaled(samples.get(i).rgb()));
             boolean left = as.equals("none") && MarkSample.ground(was);
             if (!was.equals(as) && !left) {
                 taken.merge(new Confusions.Pair(was, as), 1, Integer::sum);
@@ -135,14 +138,14 @@ class MarkComparisonTest {
 
     @Test
     void hueSaturationAndValueOfPlainColours() {
-        double[] red = MarkSpace.CYLINDER.features(new double[] {0.8, -0.1, 0});
+        double[] red = ColourSpace.CYLINDER.features(new double[] {0.8, -0.1, 0});
         assertThat(red).containsExactly(new double[] {1, 0, 0.8}, within(1e-12));
-        double[] green = MarkSpace.CONE.features(new double[] {0, 0.6, 0});
+        double[] green = ColourSpace.CONE.features(new double[] {0, 0.6, 0});
         assertThat(green[0]).isCloseTo(0.6 * Math.cos(2 * Math.PI / 3), within(1e-12));
         assertThat(green[1]).isCloseTo(0.6 * Math.sin(2 * Math.PI / 3), within(1e-12));
-        assertThat(MarkSpace.CONE.features(new double[] {0.5, 0.5, 0.5}))
+        assertThat(ColourSpace.CONE.features(new double[] {0.5, 0.5, 0.5}))
                 .containsExactly(new double[] {0, 0, 0.5}, within(1e-12));
-        assertThat(MarkSpace.SHARES.features(new double[] {0.6, 0.3, 0.3}))
+        assertThat(ColourSpace.SHARES.features(new double[] {0.6, 0.3, 0.3}))
                 .containsExactly(new double[] {0.5, 0.25, 0.25}, within(1e-12));
     }
 

@@ -1,0 +1,94 @@
+package fahrbahn.store;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
+import fahrbahn.core.setup.Extent;
+import fahrbahn.core.setup.TurnMarks;
+import java.util.List;
+
+/** Turn marks in a setup file: {@code law.turnMarks}. */
+final class TurnMarksJson {
+    private TurnMarksJson() {}
+
+    static TurnMarks read(Fields json) {
+        Fields turn = json.object("turn");
+        return json.make(() -> new TurnMarks(
+                looker(json.object("left")),
+                looker(json.object("right")),
+                colours(json.object("colours")),
+                json.text("mark"),
+                reads(json),
+                extent(json.object("lookBack")),
+                extent(json.object("blank")),
+                json.oneOf("place", TurnMarks.Place.values(), TurnMarks.Place::word),
+                turn.make(() -> new TurnMarks.Manoeuvre(
+                        extent(turn.object("ahead")), turn.number("command"), extent(turn.object("quarter"))))));
+    }
+
+    private static int reads(Fields json) {
+        double reads = json.number("reads");
+        Check.require(reads == Math.rint(reads), "reads", reads, "a whole number");
+        return (int) reads;
+    }
+
+    private static TurnMarks.Looker looker(Fields json) {
+        return json.make(() -> new TurnMarks.Looker(
+                json.text("sensor"), new ColourScale(json.numbersOrNothing("dark"), json.numbersOrNothing("light"))));
+    }
+
+    private static Extent extent(Fields json) {
+        return json.make(
+                () -> new Extent(json.number("amount"), json.oneOf("unit", Extent.Unit.values(), Extent.Unit::word)));
+    }
+
+    private static ColourRule colours(Fields json) {
+        List<ColourRule.Known> known = json.objects("known").stream()
+                .map(k -> k.make(() -> new ColourRule.Known(
+                        k.text("surface"), k.numbersOrNothing("centre"), k.numbersOrNothing("reach"))))
+                .toList();
+        return json.make(() -> new ColourRule(
+                json.oneOf("space", ColourSpace.values(), ColourSpace::word), json.numbersOrNothing("metric"), known));
+    }
+
+    static void fill(ObjectNode json, TurnMarks marks) {
+        fill(json.putObject("left"), marks.left());
+        fill(json.putObject("right"), marks.right());
+        ObjectNode colours = json.putObject("colours");
+        colours.put("space", marks.colours().space().word());
+        numbers(colours, "metric", marks.colours().metric());
+        ArrayNode known = colours.putArray("known");
+        for (ColourRule.Known one : marks.colours().known()) {
+            ObjectNode surface = known.addObject().put("surface", one.surface());
+            numbers(surface, "centre", one.centre());
+            numbers(surface, "reach", one.reach());
+        }
+        json.put("mark", marks.mark()).put("reads", marks.reads());
+        fill(json.putObject("lookBack"), marks.lookBack());
+        fill(json.putObject("blank"), marks.blank());
+        json.put("place", marks.place().word());
+        ObjectNode turn = json.putObject("turn").put("command", marks.turn().command());
+        fill(turn.putObject("ahead"), marks.turn().ahead());
+        fill(turn.putObject("quarter"), marks.turn().quarter());
+    }
+
+    private static void fill(ObjectNode json, TurnMarks.Looker looker) {
+        json.put("sensor", looker.sensor());
+        numbers(json, "dark", looker.scale().dark());
+        numbers(json, "light", looker.scale().light());
+    }
+
+    private static void fill(ObjectNode json, Extent extent) {
+        json.put("amount", extent.amount()).put("unit", extent.unit().word());
+    }
+
+    private static void numbers(ObjectNode json, String name, List<Double> numbers) {
+        if (!numbers.isEmpty()) {
+            ArrayNode array = json.putArray(name);
+            numbers.forEach(array::add);
+        }
+    }
+}
