@@ -10,6 +10,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.TableTop;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -110,15 +111,19 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             return channel != Channel.ALL;
         }
 
-        /** All it sends of what it sees: one number, or red, green and blue. */
-        double[] sent(double even, boolean lamp, Random random) {
-            if (!colour()) {
-                return new double[] {reported(even, lamp, random)};
-            }
-            double[] sent = new double[TINTS.length];
+        /** The same in each of its channels. */
+        double[] alike(double even) {
+            double[] all = new double[colour() ? TINTS.length : 1];
+            Arrays.fill(all, even);
+            return all;
+        }
+
+        /** All it sends of what it sees: one number, or red, green and blue. @param even the same without noise, as if its lamp were white */
+        double[] sent(double[] even, boolean lamp, Random random) {
+            double[] sent = new double[even.length];
             for (int i = 0; i < sent.length; i++) {
-                double tint = TINTS[i] / TINTS[channel.ordinal() - Channel.RED.ordinal()];
-                sent[i] = reported(zero + tint * (even - zero), lamp, random);
+                double tint = colour() ? TINTS[i] / TINTS[channel.ordinal() - Channel.RED.ordinal()] : 1;
+                sent[i] = reported(zero + tint * (even[i] - zero), lamp, random);
             }
             return sent;
         }

@@ -281,17 +281,18 @@ public final class BenchRobot {
 
     private double[] see(int sensor) {
         BenchRig.Eye eye = rig.sensors().get(sensor);
-        return eye.sent(lifted ? eye.zero() + eye.air() : standing(sensor, eye), lamp, random);
+        return eye.sent(even(sensor, eye), lamp, random);
     }
 
-    private double standing(int sensor, BenchRig.Eye eye) {
-        if (onDarkPatch) {
-            return eye.line();
+    /** One number, or one for each channel of a colour sensor. */
+    private double[] even(int sensor, BenchRig.Eye eye) {
+        if (lifted || onDarkPatch || stand.isEmpty()) {
+            return eye.alike(
+                    lifted ? eye.zero() + eye.air() : onDarkPatch ? eye.line() : eye.even(placeMm, rig.lineWidthMm()));
         }
-        return stand.isEmpty()
-                ? eye.even(placeMm, rig.lineWidthMm())
-                : eye.even(stand.get()
-                        .lookout()
-                        .lineShare(sensor, stand.get().at(ticks).offset(0, placeMm)));
+        Pose pose = stand.get().at(ticks).offset(0, placeMm);
+        return Arrays.stream(stand.get().lookout().lineShares(sensor, pose))
+                .map(eye::even)
+                .toArray();
     }
 }

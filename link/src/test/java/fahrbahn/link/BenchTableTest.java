@@ -3,10 +3,15 @@ package fahrbahn.link;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.marks.CapturedColours;
+import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSample;
+import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.response.Spot;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -20,6 +25,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Palette;
+import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.TableTop;
 import java.util.ArrayList;
@@ -51,6 +58,75 @@ class BenchTableTest {
     private static BenchRobot on(TableTop top, Setup setup) {
         BenchRig rig = BenchRig.of(setup, setup, "");
         return new BenchRobot(rig, Optional.of(rig.on(top, setup, setup)), 5);
+    }
+
+    /** Two colour sensors beside the line, where marks stand. */
+    private static Setup colours() {
+        Setup pair = pair();
+        List<Sensor> sensors = pair.robot().sensors().stream()
+                .map(s -> s.withPlace(60, 2.1 * s.leftMm()).withChannel(Channel.RED))
+                .toList();
+        return pair.withRobot(pair.robot().withSensors(sensors));
+    }
+
+    /** In three halls of other light, over every surface of a course: what its colours are is known, and the recommended school tells them. */
+    @Test
+    void aColourSensorTellsMarksInThreeHalls() {
+        Course course = new Course(
+                "marks",
+                1200,
+                700,
+                new Pose(100, 350, 0),
+                List.of(
+                        new Part.Straight(300),
+                        new Part.Crossing(100, Part.Turn.STRAIGHT, new Part.Marks(Part.Sides.BOTH, Part.Sides.NONE)),
+                        new Part.Straight(150),
+                        new Part.EntryStrip(60),
+                        new Part.Straight(60),
+                        new Part.StopStrip(60),
+                        new Part.End(80)),
+                false);
+        double beside = 21;
+        double width = 20;
+        List<MarkSample> samples = new ArrayList<>();
+        for (String hall : List.of("Old boathouse", "Corn hall", "Gym")) {
+            BenchRig rig = BenchRig.of(colours(), colours(), hall);
+            BenchRobot robot = new BenchRobot(rig, Optional.of(rig.on(course, colours(), colours())), 5);
+            double crossing = 100 + 400;
+            // Its left sensor stands 60 mm ahead of where the robot is put and 21 mm to its left.
+            see(robot, samples, "light", hall, 200 - 60, 350);
+            see(robot, samples, "dark", hall, 200 - 60, 350 - beside);
+            see(robot, samples, "edge", hall, 200 - 60, 350 - beside + width / 2);
+            see(robot, samples, "mark", hall, crossing - width / 2 - 12.5 - 60, 350 + width / 2 + 12.5 - beside);
+            see(robot, samples, "shiny", hall, crossing + 100 + 150 + 30 - 60, 350 + 60);
+            see(robot, samples, "stop", hall, crossing + 100 + 150 + 60 + 60 + 30 - 60, 350 + 60);
+        }
+        MarkComparison comparison = MarkComparison.of(samples);
+        assertThat(comparison.of(comparison.recommended()).harmful())
+                .as("%s", comparison.recommended())
+                .isZero();
+        assertThat(comparison.byCapture(comparison.recommended())).isPresent();
+        // Twice the light moves what is not scaled by it: some school has to suffer from other halls, or the test tells
+        // nothing.
+        assertThat(Arrays.stream(MarkSchool.values())
+                        .mapToInt(s -> comparison.byCapture(s).orElseThrow().misreads())
+                        .max()
+                        .orElseThrow())
+                .isPositive();
+        Palette captured = new CapturedColours(samples).on(Palette.USUAL);
+        assertThat(captured.mark().red()).isCloseTo(Palette.USUAL.mark().red(), within(0.06));
+        assertThat(captured.mark().green()).isCloseTo(Palette.USUAL.mark().green(), within(0.06));
+        assertThat(captured.stop().blue()).isCloseTo(Palette.USUAL.stop().blue(), within(0.06));
+        assertThat(captured.entry().red()).isGreaterThan(1.1);
+    }
+
+    private static void see(
+            BenchRobot robot, List<MarkSample> samples, String surface, String hall, double xMm, double yMm) {
+        robot.put(new Pose(xMm, yMm, 0));
+        for (int i = 0; i < 30; i++) {
+            Reading reading = robot.tick();
+            samples.add(new MarkSample(surface, hall + surface, reading.value(0), reading.value(1), reading.value(2)));
+        }
     }
 
     private static double[] means(BenchRobot robot) {

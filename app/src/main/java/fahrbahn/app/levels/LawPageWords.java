@@ -93,15 +93,8 @@ final class LawPageWords {
 
     /** All sensors over ground but for one. */
     private static double[] ground(Setup setup, Program program, String one, double reading) {
-        return program.sensors().stream()
-                .mapToDouble(name -> name.equals(one)
-                        ? reading
-                        : setup.robot().sensors().stream()
-                                .filter(s -> s.name().equals(name))
-                                .mapToDouble(setup.line().polarity()::ground)
-                                .findFirst()
-                                .orElseThrow())
-                .toArray();
+        return program.readings(
+                s -> s.name().equals(one) ? reading : setup.line().polarity().ground(s));
     }
 
     private static String turned(Program program, double[] readings, double periodS) {

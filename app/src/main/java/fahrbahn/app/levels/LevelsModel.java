@@ -25,6 +25,7 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
 import fahrbahn.store.LevelsFile;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -46,6 +48,7 @@ public final class LevelsModel extends StationModel {
     private final ScalingModel scaling;
     private final MarksModel marks;
     private final LawModel law;
+    private final TurnsModel turns;
     private final Errand<String> saveErrand;
     private final Consumer<String> tell;
     private final ObservableList<SensorLevels> sensors = FXCollections.observableArrayList();
@@ -65,11 +68,13 @@ public final class LevelsModel extends StationModel {
     /** As many as a program's target is worth. */
     private static final int TARGET_DIGITS = 4;
 
-    public LevelsModel(Season season, MeasureModel measure, Errands errands) {
+    /** @param tableInHand whose colours its turn marks have */
+    public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, Errands errands) {
         super(season);
         this.scaling = new ScalingModel(season, errands);
         this.marks = new MarksModel(season, errands);
         this.law = new LawModel(season, errands);
+        this.turns = new TurnsModel(season, tableInHand, marks, errands);
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;
@@ -81,6 +86,10 @@ public final class LevelsModel extends StationModel {
 
     LawModel law() {
         return law;
+    }
+
+    TurnsModel turns() {
+        return turns;
     }
 
     MarksModel marks() {

@@ -70,7 +70,8 @@ public final class LevelsView {
                         levels,
                         new ScalingPage(model.scaling()).page(),
                         new LawPage(model.law()).page(),
-                        new MarksPage(model.marks()).page()))
+                        new MarksPage(model.marks()).page(),
+                        new TurnsPage(model.turns()).page()))
                 .view();
     }
 

@@ -73,7 +73,7 @@ public final class Workshop {
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, System::nanoTime, errands), this::tell);
         table = new TableModel(season, errands, live);
-        levels = new LevelsModel(season, measure, errands);
+        levels = new LevelsModel(season, measure, table::ground, errands);
         gains = new GainsModel(season, errands, robot::known);
         drive = new DriveModel(season, errands, table::ground, robot::known);
         runs = new RunsModel(season, robot::known, new Stopwatch(System::nanoTime));

@@ -1,5 +1,6 @@
 package fahrbahn.app.table;
 
+import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.words.Words;
@@ -7,6 +8,7 @@ import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
 import java.util.Map;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -25,6 +27,9 @@ final class PartPanel {
                     "How far the line turns in this part: 90 for a quarter circle to the left, negative to the right.",
             "partLength", "How long this part is along the line, by ruler.",
             "partHeight", "How high it stands above the table, by ruler.",
+            "partWay", "Which way the course goes on from its middle; where the robot turns round, the course ends.",
+            "marksBefore", "On which sides turn marks stand before the middle, as the robot comes.",
+            "marksBehind", "On which sides turn marks stand behind the middle, as the robot comes.",
             "partSlope", "How steep it is: positive up, negative down; rise over run is its tangent.");
 
     PartPanel(TableModel model) {
@@ -73,6 +78,29 @@ final class PartPanel {
             add("partLength", "arms, mm", p.armMm(), v -> new Part.RightAngle(p.turn(), v));
         } else if (part instanceof Part.Crossing p) {
             add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marks()));
+            choose(
+                    "partWay",
+                    "goes on",
+                    p.way(),
+                    Part.Turn.values(),
+                    Part.Turn::word,
+                    v -> new Part.Crossing(p.armMm(), v, p.marks()));
+            choose(
+                    "marksBefore",
+                    "marks before",
+                    p.marks().before(),
+                    Part.Sides.values(),
+                    Part.Sides::word,
+                    v -> new Part.Crossing(
+                            p.armMm(), p.way(), new Part.Marks(v, p.marks().behind())));
+            choose(
+                    "marksBehind",
+                    "marks behind",
+                    p.marks().behind(),
+                    Part.Sides.values(),
+                    Part.Sides::word,
+                    v -> new Part.Crossing(
+                            p.armMm(), p.way(), new Part.Marks(p.marks().before(), v)));
         } else {
             add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
             if (part instanceof Part.Bump p) {
@@ -95,6 +123,14 @@ final class PartPanel {
             model.reshape(reshaped);
         });
         field.show(Math.round(value * 1e6) / 1e6);
+        fields.getChildren().add(field);
+    }
+
+    private <E> void choose(
+            String id, String words, E value, E[] values, Function<E, String> word, Function<E, Part> with) {
+        ChoiceField<E> field =
+                new ChoiceField<>(id, words, WHAT.get(id), values, word, v -> model.reshape(with.apply(v)));
+        field.show(value);
         fields.getChildren().add(field);
     }
 

@@ -7,8 +7,11 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.marks.CapturedColours;
+import fahrbahn.core.marks.MarkCaptures;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
+import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.table.Course;
@@ -80,6 +83,10 @@ public final class TableModel extends StationModel {
     /** Number of the part in hand, -1 for none. */
     public ReadOnlyIntegerProperty chosenProperty() {
         return chosen.getReadOnlyProperty();
+    }
+
+    Polarity polarity() {
+        return season.setupOrGuess().line().polarity();
     }
 
     public CourseFigures figures() {
@@ -155,6 +162,20 @@ public final class TableModel extends StationModel {
         } catch (BadValueException refused) {
             told.accept(Refusals.sentence(refused));
             return false;
+        }
+    }
+
+    /** Paints the table in the colours that the robot in hand captured. */
+    public void takeCapturedColours() {
+        List<Capture> captures = List.copyOf(season.captures());
+        Optional<String> sensor = MarkCaptures.sensors(captures).stream().findFirst();
+        if (sensor.isEmpty()) {
+            told.accept(TableWords.NO_COLOURS);
+            return;
+        }
+        CapturedColours colours = new CapturedColours(MarkCaptures.of(captures, sensor.get()));
+        if (change(d -> d.withPalette(colours.on(d.palette())))) {
+            told.accept(TableWords.taken(sensor.get(), colours.known()));
         }
     }
 

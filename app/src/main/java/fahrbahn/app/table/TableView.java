@@ -10,7 +10,10 @@ public final class TableView {
 
     public static StationView of(TableModel model) {
         return new Pages(List.of(
-                        new LayPage(model).page(), new MatPage(model.mat()).page(), new LookPage(model.look()).page()))
+                        new LayPage(model).page(),
+                        new ColoursPage(model).page(),
+                        new MatPage(model.mat()).page(),
+                        new LookPage(model.look()).page()))
                 .view(model.pageProperty());
     }
 }

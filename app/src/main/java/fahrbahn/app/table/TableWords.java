@@ -2,15 +2,46 @@ package fahrbahn.app.table;
 
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.setup.Channel;
+import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
+import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Surface;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What a course amounts to, in words. */
 final class TableWords {
     private TableWords() {}
+
+    static final String NO_COLOURS =
+            "No colour sensor has been captured. In Measure (3) capture dark, light, then mark, shiny or stop by name (G).";
+
+    static String taken(String sensor, List<String> known) {
+        return known.isEmpty()
+                ? sensor + " captured none of mark, shiny and stop: name them so in Measure (3)."
+                : "As " + sensor + " captured: " + String.join(", ", known) + ".";
+    }
+
+    static String painted(Palette.Painted painted) {
+        return switch (painted) {
+            case MARK -> "turn marks";
+            case ENTRY -> "shiny strip";
+            case STOP -> "stop strip";
+        };
+    }
+
+    /** What a sensor makes of a colour, in shares of the way from ground to line. */
+    static String seenAs(Palette palette, Surface surface, Polarity polarity) {
+        return Arrays.stream(Channel.values())
+                .map(c -> c.word() + " " + Words.percent(palette.contrast(surface, polarity, c)))
+                .collect(Collectors.joining(", ", "read as this much line: ", "."));
+    }
 
     static String crossing(Part.Crossing crossing) {
         String way = crossing.way() == Part.Turn.ROUND

@@ -32,6 +32,11 @@ public record ColourScale(List<Double> dark, List<Double> light) {
         return (reading - dark.get(channel)) / (light.get(channel) - dark.get(channel));
     }
 
+    /** The reading that gives a scaled one. */
+    public double of(int channel, double scaled) {
+        return dark.get(channel) + scaled * (light.get(channel) - dark.get(channel));
+    }
+
     /** Three channels. */
     public double[] scaled(double[] rgb) {
         double[] scaled = new double[ColourSpace.CHANNELS];

@@ -8,12 +8,14 @@ import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
 /**
@@ -23,6 +25,7 @@ import java.util.stream.Stream;
 public final class Program {
     private final List<Sensor> sensors;
     private final List<TurnMarks.Looker> lookers;
+    private final boolean groundIsLight;
     private final Scale scale;
     private final Drive drive;
     private final Mixing mixing;
@@ -36,6 +39,7 @@ public final class Program {
         sensors = new ArrayList<>(setup.lawSensors());
         sensors.addAll(setup.outerSensors());
         scale = setup.law().scale();
+        groundIsLight = setup.line().polarity() == Polarity.DARK_ON_LIGHT;
         drive = setup.robot().drive();
         mixing = drive.mixing();
         controller = new Controller(setup, steerSign(setup));
@@ -59,6 +63,19 @@ public final class Program {
             }
         }
         return names;
+    }
+
+    /** Readings for {@link #tick} with the sensors over what is told of each, and those that look for marks over plain ground. */
+    public double[] readings(ToDoubleFunction<Sensor> reading) {
+        double[] readings = new double[scaled.length];
+        int plain = sensors.size();
+        for (int i = 0; i < readings.length; i++) {
+            int channel = (i - plain) % ColourSpace.CHANNELS;
+            readings[i] = i < plain
+                    ? reading.applyAsDouble(sensors.get(i))
+                    : lookers.get((i - plain) / ColourSpace.CHANNELS).scale().of(channel, groundIsLight ? 1 : 0);
+        }
+        return readings;
     }
 
     /** As before the first tick. */

@@ -1,13 +1,10 @@
 package fahrbahn.core.marks;
 
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.colour.ColourReader;
 import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
-import fahrbahn.core.colour.ColourSpace;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -29,7 +26,7 @@ public final class MarkComparison {
 
     private MarkComparison(List<MarkSample> samples) {
         this.samples = List.copyOf(samples);
-        this.scale = new ColourScale(mean(samples, MarkSample.DARK), mean(samples, MarkSample.LIGHT));
+        this.scale = new CapturedColours(samples).scale();
         boolean captures = severalCaptures();
         for (MarkSchool school : MarkSchool.values()) {
             Judge judge = new Judge(school);
@@ -48,28 +45,6 @@ public final class MarkComparison {
         MarkComparison comparison = new MarkComparison(samples);
         Check.require(samples.size() >= 4, "readings", samples.size(), "4 or more, two of each surface at least");
         return comparison;
-    }
-
-    private static List<Double> mean(List<MarkSample> samples, String surface) {
-        double[] sum = new double[ColourSpace.CHANNELS];
-        int count = 0;
-        for (MarkSample sample : samples) {
-            if (sample.surface().equals(surface)) {
-                double[] rgb = sample.rgb();
-                for (int i = 0; i < sum.length; i++) {
-                    sum[i] += rgb[i];
-                }
-                count++;
-            }
-        }
-        if (count == 0) {
-            throw new BadValueException(
-                    "surface",
-                    "never '" + surface + "'",
-                    "'dark' for some readings and 'light' for others: they scale the rest");
-        }
-        int n = count;
-        return Arrays.stream(sum).map(s -> s / n).boxed().toList();
     }
 
     private boolean severalCaptures() {

@@ -145,6 +145,10 @@ public record Draft(
         return new Draft(newName, widthMm, heightMm, start, parts, closed, palette);
     }
 
+    public Draft withPalette(Palette newPalette) {
+        return new Draft(name, widthMm, heightMm, start, parts, closed, newPalette);
+    }
+
     /**
      * The same led back to its start by a bend, a straight and a bend: of the four such ways (Dubins, Am. J. Math. 79 (1957),
      * 497-516) the shortest that makes a course.

@@ -18,6 +18,39 @@ public record Palette(Surface dark, Surface light, Surface mark, Surface entry, 
             new Surface(0.70, 0.24, 0.10),
             Surface.grey(1.0));
 
+    /** What is painted beside the line and its ground, by the name under which it is captured. */
+    public enum Painted {
+        MARK("mark"),
+        ENTRY("shiny"),
+        STOP("stop");
+
+        private final String word;
+
+        Painted(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    public Surface surface(Painted painted) {
+        return switch (painted) {
+            case MARK -> mark;
+            case ENTRY -> entry;
+            case STOP -> stop;
+        };
+    }
+
+    public Palette with(Painted painted, Surface surface) {
+        return switch (painted) {
+            case MARK -> new Palette(dark, light, surface, entry, stop, crease);
+            case ENTRY -> new Palette(dark, light, mark, surface, stop, crease);
+            case STOP -> new Palette(dark, light, mark, entry, surface, crease);
+        };
+    }
+
     public Palette {
         for (Channel channel : Channel.values()) {
             double below = dark.reflectance(channel);

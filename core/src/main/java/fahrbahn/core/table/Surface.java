@@ -5,7 +5,8 @@ import fahrbahn.core.setup.Channel;
 
 /** How much light a surface sends back, 0 to 1 of white paper in each channel; above 1 where it shines. At most 3. */
 public record Surface(double red, double green, double blue) {
-    private static final double MOST = 3;
+    /** No surface shines brighter. */
+    public static final double MOST = 3;
 
     public Surface {
         Check.between("red", red, 0, MOST);

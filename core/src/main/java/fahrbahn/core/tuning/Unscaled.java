@@ -41,10 +41,9 @@ public record Unscaled(double groundSteering, double gapMm, double asideMm, doub
         Check.positive("gapMm", gapMm);
         Setup alike = alike(real);
         Program program = new Program(alike);
-        double[] ground = program.sensors().stream()
-                .mapToDouble(name -> ground(real, name))
-                .toArray();
-        program.tick(ground, real.robot().loop().periodS());
+        program.tick(
+                program.readings(s -> ground(real, s.name())),
+                real.robot().loop().periodS());
         double length = BEFORE_MM + gapMm + BEHIND_MM + 2 * MARGIN_MM;
         Course course = new Course(
                 "gap",

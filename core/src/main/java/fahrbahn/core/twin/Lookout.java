@@ -1,5 +1,6 @@
 package fahrbahn.core.twin;
 
+import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -8,15 +9,19 @@ import fahrbahn.core.table.Raster;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.TableTop;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** A robot that stands still anywhere on a table: what each of its sensors reads there, noise left out. */
 public final class Lookout {
     private final Setup setup;
     private final List<Raster> seen;
+    /** Red, green and blue of each colour sensor; the others have one. */
+    private final List<List<Raster>> colours;
 
-    private Lookout(Setup setup, List<Raster> seen) {
+    private Lookout(Setup setup, List<Raster> seen, List<List<Raster>> colours) {
         this.setup = setup;
         this.seen = List.copyOf(seen);
+        this.colours = List.copyOf(colours);
     }
 
     /**
@@ -29,7 +34,18 @@ public final class Lookout {
                 setup,
                 setup.robot().sensors().stream()
                         .map(s -> SeenTable.of(table, setup.line(), s.channel(), s.spotSigmaMm()))
+                        .toList(),
+                setup.robot().sensors().stream()
+                        .map(s -> colours(table, setup, s))
                         .toList());
+    }
+
+    private static List<Raster> colours(TableTop table, Setup setup, Sensor sensor) {
+        return (sensor.channel() == Channel.ALL
+                        ? Stream.of(Channel.ALL)
+                        : Stream.of(Channel.RED, Channel.GREEN, Channel.BLUE))
+                .map(c -> SeenTable.of(table, setup.line(), c, sensor.spotSigmaMm()))
+                .toList();
     }
 
     public Setup setup() {
@@ -41,6 +57,15 @@ public final class Lookout {
         Sensor its = setup.robot().sensors().get(sensor);
         Pose eye = pose.offset(its.forwardMm(), its.leftMm());
         return seen.get(sensor).at(eye.xMm(), eye.yMm());
+    }
+
+    /** The same of each channel of a colour sensor: red, green, blue; of another sensor the one it has. */
+    public double[] lineShares(int sensor, Pose pose) {
+        Sensor its = setup.robot().sensors().get(sensor);
+        Pose eye = pose.offset(its.forwardMm(), its.leftMm());
+        return colours.get(sensor).stream()
+                .mapToDouble(raster -> raster.at(eye.xMm(), eye.yMm()))
+                .toArray();
     }
 
     /** The reading of each sensor with the robot at a pose, in the sensors' own numbers. */

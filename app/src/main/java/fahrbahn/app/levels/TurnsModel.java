@@ -1,0 +1,179 @@
+package fahrbahn.app.levels;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.marks.CapturedColours;
+import fahrbahn.core.marks.MarkCaptures;
+import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSample;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Palette;
+import fahrbahn.core.tuning.MarkTrial;
+import fahrbahn.core.tuning.UsualTurnMarks;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** What the robot in hand does about turn marks, and what the twin makes of it at crossings of each kind. */
+public final class TurnsModel implements SetupFields.Source {
+    /** Of each kind: with all of them right, fewer than one in twelve is wrong at 95 %. */
+    private static final int RUNS = 40;
+
+    private final Season season;
+    private final Supplier<Optional<Ground>> tableInHand;
+    private final MarksModel marks;
+    private final Errand<MarkTrial> errand;
+    private final Consumer<String> told;
+    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Wanted wanted;
+
+    private record Wanted(Setup setup, Palette palette) {}
+
+    /**
+     * What the twin made of one setup.
+     *
+     * @param trial empty where it could not be driven
+     * @param problem why not, in words
+     */
+    public record Picture(Setup setup, Optional<MarkTrial> trial, String problem) {}
+
+    TurnsModel(Season season, Supplier<Optional<Ground>> tableInHand, MarksModel marks, Errands errands) {
+        this.season = season;
+        this.tableInHand = tableInHand;
+        this.marks = marks;
+        this.errand = errands.errand("Turn marks on the twin");
+        this.told = errands.tell();
+    }
+
+    @Override
+    public Setup shown() {
+        return season.setupOrGuess();
+    }
+
+    Optional<TurnMarks> turnMarks() {
+        return shown().law().options().turnMarks();
+    }
+
+    public ReadOnlyObjectProperty<Setup> shownProperty() {
+        return season.setupNowProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
+        return picture.getReadOnlyProperty();
+    }
+
+    @Override
+    public void type(UnaryOperator<Setup> change) {
+        season.changeSetup(change);
+    }
+
+    @Override
+    public void tell(String words) {
+        told.accept(words);
+    }
+
+    /** Colours of the table in hand; the usual ones where it is a mat or none. */
+    private Palette palette() {
+        return tableInHand
+                .get()
+                .filter(Course.class::isInstance)
+                .map(c -> ((Course) c).palette())
+                .orElse(Palette.USUAL);
+    }
+
+    static Setup with(Setup setup, Optional<TurnMarks> marks) {
+        return setup.withLaw(setup.law().withOptions(setup.law().options().withTurnMarks(marks)));
+    }
+
+    /** Begins to look for marks, or no longer does. */
+    Setup looking(Setup setup, boolean looks) {
+        return with(setup, looks ? Optional.of(UsualTurnMarks.of(setup, palette())) : Optional.empty());
+    }
+
+    /** Colours as captured, by the school that the Marks page recommends. @return in words what was done, or why nothing was */
+    String takeCaptured() {
+        Optional<MarksModel.Picture> seen = marks.pictureProperty().get();
+        Optional<MarkComparison> comparison = seen.flatMap(MarksModel.Picture::comparison);
+        if (turnMarks().isEmpty()) {
+            return "It does not look for marks yet: choose 'turns by marks' first.";
+        }
+        if (comparison.isEmpty()) {
+            return MarkWords.NOTHING;
+        }
+        Optional<String> surface = markSurface(comparison.get());
+        if (surface.isEmpty()) {
+            return "No turn mark has been captured: in Measure (3) G names a surface, call it mark.";
+        }
+        change(setup ->
+                with(setup, setup.law().options().turnMarks().map(m -> captured(m, comparison.get(), surface.get()))));
+        return "Colours of " + seen.get().sensor() + " taken, "
+                + MarkWords.of(comparison.get().recommended()) + ".";
+    }
+
+    /** The one called mark, or else the first that is no ground. */
+    private static Optional<String> markSurface(MarkComparison comparison) {
+        List<String> marks = comparison.seen().keySet().stream()
+                .filter(s -> !MarkSample.ground(s))
+                .toList();
+        return marks.contains(UsualTurnMarks.MARK)
+                ? Optional.of(UsualTurnMarks.MARK)
+                : marks.stream().findFirst();
+    }
+
+    private TurnMarks captured(TurnMarks old, MarkComparison comparison, String surface) {
+        return new TurnMarks(
+                scaled(old.left(), comparison),
+                scaled(old.right(), comparison),
+                comparison.reader(comparison.recommended()).rule(),
+                surface,
+                old.reads(),
+                old.lookBack(),
+                old.blank(),
+                old.place(),
+                old.turn());
+    }
+
+    /** By a sensor's own dark and light where it captured them, else by those of the sensor that was compared. */
+    private TurnMarks.Looker scaled(TurnMarks.Looker looker, MarkComparison comparison) {
+        ColourScale scale = comparison.scale();
+        try {
+            scale = new CapturedColours(MarkCaptures.of(List.copyOf(season.captures()), looker.sensor())).scale();
+        } catch (BadValueException notCaptured) {
+            // The other sensor's will do.
+        }
+        return new TurnMarks.Looker(looker.sensor(), scale);
+    }
+
+    /** Somebody looks: the twin drives, unless it has. */
+    void look() {
+        Wanted now = new Wanted(season.setupOrGuess(), palette());
+        if (now.equals(wanted)) {
+            return;
+        }
+        wanted = now;
+        marks.look();
+        if (now.setup().law().options().turnMarks().isEmpty()) {
+            picture.set(Optional.of(new Picture(now.setup(), Optional.empty(), "")));
+            return;
+        }
+        errand.runToEnd(
+                job -> MarkTrial.of(now.setup(), now.palette(), RUNS, Workers.all(), job),
+                ending -> picture.set(Optional.of(
+                        ending instanceof Ending.Done<MarkTrial> done
+                                ? new Picture(now.setup(), Optional.of(done.result()), "")
+                                : new Picture(now.setup(), Optional.empty(), Ending.words(ending)))));
+    }
+}
