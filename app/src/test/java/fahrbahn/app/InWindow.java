@@ -151,6 +151,29 @@ abstract class InWindow {
         robot.write(value);
     }
 
+    /** By keys alone, in a choice that has the focus. */
+    void choose(String id, KeyCode... keys) throws Exception {
+        settled();
+        onWindow(() -> {
+            robot.lookup("#" + id).query().requestFocus();
+            return null;
+        });
+        for (KeyCode key : keys) {
+            robot.type(key);
+        }
+    }
+
+    /** By keys alone, in a field wherever it is. */
+    void typeIn(String id, String number) throws Exception {
+        settled();
+        onWindow(() -> {
+            robot.lookup("#" + id).query().requestFocus();
+            return null;
+        });
+        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write(number).type(KeyCode.ENTER);
+    }
+
     void capture(KeyCode key, String surface) throws Exception {
         robot.type(key);
         until(surface + " is captured", () -> shop().measure().latest(surface).isPresent());

@@ -32,27 +32,6 @@ class LawPageTest extends InWindow {
         until("the twin has driven", () -> !text("lawOnTwin").equals("The twin drives."));
     }
 
-    private void choose(String id, KeyCode... keys) throws Exception {
-        settled();
-        onWindow(() -> {
-            robot.lookup("#" + id).query().requestFocus();
-            return null;
-        });
-        for (KeyCode key : keys) {
-            robot.type(key);
-        }
-    }
-
-    private void typeIn(String id, String number) throws Exception {
-        settled();
-        onWindow(() -> {
-            robot.lookup("#" + id).query().requestFocus();
-            return null;
-        });
-        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
-        robot.write(number).type(KeyCode.ENTER);
-    }
-
     @Test
     void anEdgeRiderSteersByGainsAndInSteps() throws Exception {
         choose("lawKind", KeyCode.UP);

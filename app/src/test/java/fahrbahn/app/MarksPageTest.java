@@ -6,8 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Collectors;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -38,6 +40,12 @@ class MarksPageTest extends InWindow {
         return text.append('\n').toString();
     }
 
+    private String named() throws Exception {
+        return onWindow(() -> robot.lookup("#marksNamed .label").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .collect(Collectors.joining("\n")));
+    }
+
     @Test
     void schoolsAreComparedAndTheirReadsFitTheMark() throws Exception {
         robot.type(KeyCode.DIGIT4);
@@ -59,13 +67,10 @@ class MarksPageTest extends InWindow {
                 () -> (String) robot.lookup("#confusions").query().queryAccessibleAttribute(AccessibleAttribute.TEXT));
         assertThat(picture).contains("turn right 40 of 40", "stop right 40 of 40");
         assertThat(text("marksChannel")).startsWith("For the line ");
-        settled();
-        robot.clickOn("#confirmingReads");
-        robot.press(KeyCode.CONTROL)
-                .type(KeyCode.A)
-                .release(KeyCode.CONTROL)
-                .write("5")
-                .type(KeyCode.ENTER);
+        assertThat(named())
+                .contains("turn: told in 40 of 40.", "stop, the stop strip: told in 40 of 40.")
+                .contains("No false alarm at the line's edge in 40 readings.");
+        typeIn("confirmingReads", "5");
         until("five reads", () -> text("marksTiming").startsWith("5 reads of "));
     }
 }

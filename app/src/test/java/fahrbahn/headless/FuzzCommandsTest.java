@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import fahrbahn.app.InMemory;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Palette;
+import fahrbahn.core.tuning.UsualTurnMarks;
 import fahrbahn.store.CourseJson;
 import fahrbahn.store.SeasonFile;
+import fahrbahn.store.SetupJson;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +22,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,7 +34,7 @@ import picocli.CommandLine;
 /** Commands with input of every wrong kind: 0 or 2, words and no trace, JSON without numbers that are none, and an end. */
 @Timeout(240)
 class FuzzCommandsTest {
-    private static final int CASES = 4000;
+    private static final int CASES = 5000;
     private static final double MOST_S = 10;
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
 
@@ -138,6 +144,9 @@ class FuzzCommandsTest {
                     .append(-i % 3)
                     .append('\n');
         }
+        String turning = turning(setup);
+        String marks = marks();
+        String colours = colours();
         Path season = folder.resolve("season.fahrbahn");
         SeasonFile.create(season, Clock.systemUTC()).close();
         byte[] seasonBytes = Files.readAllBytes(season);
@@ -147,7 +156,7 @@ class FuzzCommandsTest {
             Random random = new Random(i);
             boolean whole = random.nextInt(6) == 0;
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
-            List<String> arguments = switch (i % 8) {
+            List<String> arguments = switch (i % 10) {
                 case 0, 1 -> List.of("lane", write(file, setup, whole, random));
                 case 2 ->
                     List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
@@ -162,7 +171,7 @@ class FuzzCommandsTest {
                             "--seed",
                             whole ? argument(random) : "3");
                 case 6 ->
-                    i % 16 == 6
+                    i % 20 == 6
                             ? List.of(
                                     "drive",
                                     write(folder.resolve("a.json"), setup, true, random),
@@ -171,6 +180,17 @@ class FuzzCommandsTest {
                                     "--calm")
                             : List.of(
                                     "check", damaged(file, seasonBytes, random).toString());
+                case 8 -> List.of("marks", write(file, marks, whole, random));
+                case 9 ->
+                    i % 20 == 9
+                            ? List.of(
+                                    "steps",
+                                    write(folder.resolve("turns.json"), turning, true, random),
+                                    write(file, colours, whole, random))
+                            : List.of(
+                                    "steps",
+                                    write(file, turning, whole, random),
+                                    write(folder.resolve("colours.csv"), colours, true, random));
                 default ->
                     List.of(
                             "drive",
@@ -201,6 +221,38 @@ class FuzzCommandsTest {
         System.out.printf(
                 java.util.Locale.ROOT, "commands: %d cases, %d answered, slowest %.2f s%n", CASES, good, slowest);
         assertThat(good).as("not everything is refused").isGreaterThan(CASES / 20);
+    }
+
+    /** The same robot with turn marks. */
+    private static String turning(String setup) throws Exception {
+        Setup plain = SetupJson.parse(setup);
+        TurnMarks marks = UsualTurnMarks.of(plain, Palette.USUAL);
+        return SetupJson.write(
+                plain.withLaw(plain.law().withOptions(plain.law().options().withTurnMarks(Optional.of(marks)))));
+    }
+
+    private static String marks() {
+        StringBuilder marks = new StringBuilder("surface,red,green,blue,capture\n");
+        for (int i = 0; i < 30; i++) {
+            int k = i % 3;
+            marks.append(k == 0 ? "dark" : k == 1 ? "light" : "mark")
+                    .append(',' + (20 + 90 * k + i % 5) + "," + (18 + 80 * k * k % 200 + i % 4) + ',')
+                    .append((16 + 70 * k + i % 3) + "," + i / 10 + "\n");
+        }
+        return marks.toString();
+    }
+
+    private static String colours() {
+        StringBuilder colours =
+                new StringBuilder("tS,left.red,left.green,left.blue,right.red,right.green,right.blue\n");
+        for (int i = 0; i < 40; i++) {
+            colours.append(i * 0.01);
+            for (int k = 0; k < 6; k++) {
+                colours.append(',').append(i % 9 < 3 ? 220 + k : 600 - 30 * (i % 4) + k);
+            }
+            colours.append('\n');
+        }
+        return colours.toString();
     }
 
     private static String write(Path file, String text, boolean whole, Random random) throws Exception {

@@ -1,10 +1,13 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.CrossingWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** What runs of the twin come to, in words. */
 final class DriveWords {
@@ -18,8 +21,8 @@ final class DriveWords {
                 + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
                 + " if battery, light, grip and start differ as we reckon for a table evening.";
         if (chance.completed() < chance.runs()) {
-            sentence +=
-                    (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last) + ".";
+            sentence += (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last)
+                    + "." + commonestTurn(last);
         }
         if (times.n() > 1) {
             sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
@@ -31,6 +34,24 @@ final class DriveWords {
         return chance.completed() == chance.runs()
                 ? Verdict.good(sentence + " N goes on to Runs.")
                 : Verdict.care(sentence + " Compare its gains with the lane in Gains (5).");
+    }
+
+    /** The wrong turn that most of the lost runs took; empty where none did. */
+    private static String commonestTurn(Odds last) {
+        Map<String, Long> said = last.runs().results().stream()
+                .filter(r -> !r.completed())
+                .map(r -> last.setup()
+                        .law()
+                        .options()
+                        .turnMarks()
+                        .map(m -> CrossingWords.wrong(r.crossings(), m))
+                        .orElse(""))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.groupingBy(words -> words, Collectors.counting()));
+        return said.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(e -> " Of them " + e.getValue() + ": " + e.getKey())
+                .orElse("");
     }
 
     /** The middle of the places where runs were lost, and what lies there. */
@@ -49,16 +70,20 @@ final class DriveWords {
         String at = Words.number(result.sMm() / 1000, 2) + " m, "
                 + Words.where(last.ground().path().partAt(result.sMm())) + ", after "
                 + Words.number(result.timeS(), 3) + " s";
+        String crossings = crossings(last);
         return switch (result.end()) {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE ->
-                Verdict.stop("Lost the line at " + at + ". Go back to Gains (5)"
-                        + (last.setup().line().tightestRadiusMm()
-                                        > last.ground().tightestRadiusMm()
-                                ? ": the course has bends of "
-                                        + Words.millimetres(last.ground().tightestRadiusMm())
-                                        + ", tighter than the robot was set up for."
-                                : " and compare Kp with the lane."));
+                !crossings.isEmpty()
+                        ? Verdict.stop("Lost the line at " + at + ". " + crossings)
+                        : Verdict.stop("Lost the line at " + at + ". Go back to Gains (5)"
+                                + (last.setup().line().tightestRadiusMm()
+                                                > last.ground().tightestRadiusMm()
+                                        ? ": the course has bends of "
+                                                + Words.millimetres(
+                                                        last.ground().tightestRadiusMm())
+                                                + ", tighter than the robot was set up for."
+                                        : " and compare Kp with the lane."));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
             case TOO_SLOW ->
                 Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
@@ -66,10 +91,29 @@ final class DriveWords {
         };
     }
 
+    /** What a program that looks for turn marks took wrong, and where that is changed. */
+    private static String crossings(Drive last) {
+        return last.setup()
+                .law()
+                .options()
+                .turnMarks()
+                .map(marks -> CrossingWords.wrong(last.result().crossings(), marks))
+                .filter(words -> !words.isEmpty())
+                .map(words -> words + " Turns in Levels (4) has its rule.")
+                .orElse("");
+    }
+
     private static Verdict finished(Drive last) {
         RunResult result = last.result();
+        int crossed = result.crossings().size();
+        String taken = crossed == 0
+                ? ""
+                : crossings(last).isEmpty()
+                        ? " All of " + Words.count(crossed, "crossing", "crossings") + " taken right."
+                        : " " + crossings(last);
         String figures = "Completed in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
-                + " mm RMS from the path, " + Words.number(result.peakMm(), 2) + " mm at most.";
+                + " mm RMS from the path, " + Words.number(result.peakMm(), 2) + " mm at most."
+                + taken;
         double half = last.setup().line().widthMm() / 2;
         return result.peakMm() > half
                 ? Verdict.care(

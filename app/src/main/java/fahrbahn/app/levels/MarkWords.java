@@ -4,9 +4,13 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.ChannelChoice;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.marks.MarkTiming;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Coloured marks in sentences. */
 final class MarkWords {
@@ -40,6 +44,74 @@ final class MarkWords {
                 : " One capture of each surface only: capture them again under other light, and it is known how that counts.";
         return "For " + sensor + " take " + of(school) + ": with " + left + " left out it misses or mixes up "
                 + of.harmful() + " of " + of.of() + "." + more;
+    }
+
+    /** What each name is for. */
+    private static String role(String surface) {
+        return switch (surface) {
+            case "mark" -> ", the turn mark";
+            case "stop" -> ", the stop strip";
+            case "shiny" -> ", the shiny strip";
+            case "cargo" -> ", cargo";
+            default -> "";
+        };
+    }
+
+    /** Each named surface: whether it is told, what it is taken for, how far its readings may lie from its mean. */
+    static List<String> named(MarkComparison comparison) {
+        MarkSchool school = comparison.recommended();
+        Confusions of = comparison.of(school);
+        Map<String, Double> shiny = comparison.shiny();
+        List<String> said = new ArrayList<>();
+        comparison.seen().forEach((surface, n) -> {
+            if (MarkSample.ground(surface)) {
+                return;
+            }
+            int missed = of.taken().entrySet().stream()
+                    .filter(e -> e.getKey().was().equals(surface))
+                    .mapToInt(Map.Entry::getValue)
+                    .sum();
+            String bright = shiny.containsKey(surface)
+                    ? " It sends back " + Words.percent(shiny.get(surface))
+                            + " of the lightest ground: a level of " + Words.percent((1 + shiny.get(surface)) / 2)
+                            + " in any channel tells it."
+                    : "";
+            String tolerance = comparison.reader(school).tolerances().stream()
+                    .filter(t -> t.surface().equals(surface))
+                    .findFirst()
+                    .map(MarkWords::tolerance)
+                    .orElse("");
+            said.add(surface + role(surface) + ": told in " + (n - missed) + " of " + n + "." + bright + tolerance);
+        });
+        said.add(edge(comparison, of));
+        return said;
+    }
+
+    private static String tolerance(MarkComparison.Tolerance t) {
+        return t.parts()
+                ? " Tolerance " + Words.number(t.tolerance(), 2) + ": its own readings lie within "
+                        + Words.number(t.ownReach(), 2) + " of its mean, others from " + Words.number(t.othersFrom(), 2)
+                        + "."
+                : " No tolerance parts it from the others: its own readings reach " + Words.number(t.ownReach(), 2)
+                        + ", others come within " + Words.number(t.othersFrom(), 2) + ".";
+    }
+
+    /** A border between dark and light reads like some colours: what it is taken for, by name. */
+    private static String edge(MarkComparison comparison, Confusions of) {
+        Integer n = comparison.seen().get(MarkSample.EDGE);
+        if (n == null) {
+            return "The line's edge has not been captured, and it reads like some colours: capture it (E in Measure).";
+        }
+        String alarms = of.taken().entrySet().stream()
+                .filter(e -> e.getKey().was().equals(MarkSample.EDGE)
+                        && !MarkSample.ground(e.getKey().takenAs())
+                        && !e.getKey().takenAs().equals("none"))
+                .map(e -> e.getValue() + " for " + e.getKey().takenAs())
+                .collect(Collectors.joining(", "));
+        return alarms.isEmpty()
+                ? "No false alarm at the line's edge in " + Words.count(n, "reading", "readings") + "."
+                : "False alarms at the line's edge: of " + Words.count(n, "reading", "readings") + " it takes " + alarms
+                        + ".";
     }
 
     /** @param markMm over which a reading shows a usual turn mark */

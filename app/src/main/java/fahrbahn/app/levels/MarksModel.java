@@ -28,6 +28,8 @@ public final class MarksModel {
     private final Errand<Picture> errand;
     private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
     private int reads = USUAL_READS;
+    private Optional<String> chosen = Optional.empty();
+    private Optional<String> wantedSensor = Optional.empty();
     private List<Capture> wantedOf;
     private Setup wantedFor;
     private int wantedReads;
@@ -36,6 +38,7 @@ public final class MarksModel {
      * All that was computed from the captures there are.
      *
      * @param sensor empty where no colour sensor was captured
+     * @param sensors all that were
      * @param comparison empty where there is no sensor, or something is missing
      * @param channels the sensor's channels, the one that tells line from ground best first
      * @param markMm over which a reading shows a usual turn mark: its length less the spot
@@ -43,6 +46,7 @@ public final class MarksModel {
      */
     public record Picture(
             String sensor,
+            List<String> sensors,
             Optional<MarkComparison> comparison,
             List<ChannelChoice> channels,
             MarkTiming timing,
@@ -69,34 +73,49 @@ public final class MarksModel {
         look();
     }
 
+    /** Another of the sensors that captured colours. */
+    void choose(String sensor) {
+        chosen = Optional.of(sensor);
+        look();
+    }
+
     /** Somebody looks: the schools are compared, unless they have been. */
     void look() {
         List<Capture> captures = List.copyOf(season.captures());
         Setup setup = season.setupOrGuess();
-        if (captures.equals(wantedOf) && setup.equals(wantedFor) && reads == wantedReads) {
+        if (captures.equals(wantedOf)
+                && setup.equals(wantedFor)
+                && reads == wantedReads
+                && chosen.equals(wantedSensor)) {
             return;
         }
         wantedOf = captures;
         wantedFor = setup;
         wantedReads = reads;
+        wantedSensor = chosen;
+        Optional<String> wish = chosen;
         MarkTiming timing = new MarkTiming(reads, setup.robot().loop().periodS(), setup.speedMmPerS());
         double markMm = Spacing.MARK_WIDTHS * setup.line().widthMm()
                 - 2 * setup.lawSensors().get(0).spotSigmaMm();
         errand.runToEnd(
-                job -> picture(captures, timing, Math.max(0, markMm)),
+                job -> picture(captures, wish, timing, Math.max(0, markMm)),
                 ending -> picture.set(Optional.of(
                         ending instanceof Ending.Done<Picture> done
                                 ? done.result()
-                                : new Picture("", Optional.empty(), List.of(), timing, 0, Ending.words(ending)))));
+                                : new Picture(
+                                        "", List.of(), Optional.empty(), List.of(), timing, 0, Ending.words(ending)))));
     }
 
-    private static Picture picture(List<Capture> captures, MarkTiming timing, double markMm) {
-        Optional<String> sensor = MarkCaptures.sensors(captures).stream().findFirst();
+    private static Picture picture(List<Capture> captures, Optional<String> wish, MarkTiming timing, double markMm) {
+        List<String> all = MarkCaptures.sensors(captures);
+        Optional<String> sensor =
+                wish.filter(all::contains).or(() -> all.stream().findFirst());
         if (sensor.isEmpty()) {
-            return new Picture("", Optional.empty(), List.of(), timing, markMm, "");
+            return new Picture("", all, Optional.empty(), List.of(), timing, markMm, "");
         }
         return new Picture(
                 sensor.get(),
+                all,
                 Optional.of(MarkComparison.of(MarkCaptures.of(captures, sensor.get()))),
                 channels(captures, sensor.get()),
                 timing,

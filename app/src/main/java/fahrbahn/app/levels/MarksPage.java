@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The schools for coloured marks beside each other, the one to take with its constants, and how long a mark must be. */
@@ -52,9 +54,12 @@ final class MarksPage {
         timing.setId("marksTiming");
         Label channel = Nodes.wrapped(MarkWords.channel(picture.channels()), "reason");
         channel.setId("marksChannel");
+        VBox named = Nodes.column();
+        MarkWords.named(comparison).forEach(words -> named.getChildren().add(Nodes.wrapped(words, "reason")));
+        named.setId("marksNamed");
         body.getChildren()
                 .setAll(
-                        Nodes.panel("Sensor " + picture.sensor(), verdict),
+                        Nodes.panel("Sensor " + picture.sensor(), head(picture, verdict), named),
                         new SideBySide(
                                 Nodes.panel("Schools, judged by what they have not seen", schools(comparison)),
                                 Nodes.panel(
@@ -68,6 +73,21 @@ final class MarksPage {
                                 Nodes.panel("A mark in time", reads, timing, channel),
                                 0.6,
                                 LEAST_EM));
+    }
+
+    private Region head(MarksModel.Picture picture, Label verdict) {
+        if (picture.sensors().size() < 2) {
+            return verdict;
+        }
+        ChoiceField<String> sensor = new ChoiceField<>(
+                "markSensor",
+                "sensor",
+                "Of which colour sensor the captures are compared.",
+                picture.sensors().toArray(String[]::new),
+                s -> s,
+                model::choose);
+        sensor.show(picture.sensor());
+        return Nodes.row(sensor, Nodes.grow(verdict));
     }
 
     private static GridPane schools(MarkComparison comparison) {

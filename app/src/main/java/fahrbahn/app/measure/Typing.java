@@ -2,18 +2,22 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourSpace;
+import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.core.setup.Channel;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Readings of one surface while they are typed off the robot's display, sensor after sensor.
+ * Readings of one surface while they are typed off the robot's display, sensor after sensor: a number a reading, or three with strokes between
+ * of a colour sensor, {@code 42/20/55}.
  *
  * @param surface what the sensors stand on
  * @param sensors left to right
- * @param typed the readings of the first of them, as many as have been typed
+ * @param typed the readings of the first of them, as many as have been typed; each of one number or of three
  */
-public record Typing(String surface, List<String> sensors, List<List<Double>> typed) {
+public record Typing(String surface, List<String> sensors, List<List<List<Double>>> typed) {
     private static final int LEAST = 2;
     private static final int MOST = 200;
 
@@ -47,13 +51,15 @@ public record Typing(String surface, List<String> sensors, List<List<Double>> ty
             others.remove(typed.size());
             return new Typing(surface, others, typed);
         }
-        List<Double> row = new ArrayList<>();
+        List<List<Double>> row = new ArrayList<>();
         for (String word : text.strip().split("[\\s;]+")) {
-            row.add(Words.parse(word)
-                    .orElseThrow(() -> new BadValueException(
-                            "the reading",
-                            "'" + word + "'",
-                            "a number; type several with blanks between, like 88 89 84")));
+            row.add(reading(word));
+        }
+        if (row.stream().anyMatch(r -> r.size() != row.get(0).size())) {
+            throw new BadValueException(
+                    "the row",
+                    "'" + text.strip() + "'",
+                    "one number for each reading, or three for each like 42/20/55");
         }
         if (row.size() < LEAST || row.size() > MOST) {
             throw new BadValueException(
@@ -66,18 +72,61 @@ public record Typing(String surface, List<String> sensors, List<List<Double>> ty
                     Words.count(typed.get(0).size(), "reading", "readings") + ", as many as for sensor "
                             + sensors.get(0));
         }
-        List<List<Double>> all = new ArrayList<>(typed);
+        List<List<List<Double>>> all = new ArrayList<>(typed);
         all.add(List.copyOf(row));
         return new Typing(surface, sensors, all);
+    }
+
+    private static List<Double> reading(String word) {
+        List<Double> numbers = new ArrayList<>();
+        for (String part : word.split("/", -1)) {
+            numbers.add(
+                    Words.parse(part)
+                            .orElseThrow(
+                                    () -> new BadValueException(
+                                            "the reading",
+                                            "'" + word + "'",
+                                            "a number, or red/green/blue of a colour sensor; several with blanks between, like 88 89 84")));
+        }
+        if (numbers.size() != 1 && numbers.size() != ColourSpace.CHANNELS) {
+            throw new BadValueException("the reading", "'" + word + "'", "one number, or three like 42/20/55");
+        }
+        return List.copyOf(numbers);
+    }
+
+    private static boolean colour(List<List<Double>> row) {
+        return row.get(0).size() == ColourSpace.CHANNELS;
+    }
+
+    /** Names of the values of each of the readings: a colour sensor has its channels after it. */
+    List<String> columns() {
+        List<String> columns = new ArrayList<>();
+        for (int i = 0; i < typed.size(); i++) {
+            columns.add(sensors.get(i));
+            if (colour(typed.get(i))) {
+                columns.addAll(ColourColumns.channelNames(sensors.get(i)));
+            }
+        }
+        return columns;
     }
 
     /** The rows as readings of all sensors; nobody noted when. */
     List<Reading> readings() {
         List<Reading> readings = new ArrayList<>();
         for (int i = 0; i < typed.get(0).size(); i++) {
-            int row = i;
-            double[] values = typed.stream().mapToDouble(t -> t.get(row)).toArray();
-            readings.add(new Reading(Double.NaN, surface, Double.NaN, values));
+            List<Double> values = new ArrayList<>();
+            for (List<List<Double>> row : typed) {
+                List<Double> numbers = row.get(i);
+                if (colour(row)) {
+                    values.add(ColourColumns.line(Channel.ALL, numbers.get(0), numbers.get(1), numbers.get(2)));
+                }
+                values.addAll(numbers);
+            }
+            readings.add(new Reading(
+                    Double.NaN,
+                    surface,
+                    Double.NaN,
+                    values.stream().mapToDouble(v -> v).toArray()));
         }
         return readings;
     }

@@ -24,9 +24,9 @@ final class TypingBar extends VBox {
         Fields.describe(
                 field,
                 "readings",
-                "What the robot's display shows on this surface, one or several readings with blanks between.");
-        field.setPromptText("as the display shows them: 88 89 84");
-        field.setPrefColumnCount(18);
+                "What the robot's display shows on this surface, readings with blanks between; red/green/blue of a colour sensor.");
+        field.setPromptText("88 89 84, or 42/20/55 43/21/54");
+        field.setPrefColumnCount(22);
         field.setOnAction(e -> enter());
         field.setAccessibleText("readings with blanks between");
         problem.setId("typingProblem");

@@ -65,7 +65,7 @@ public final class Typist {
                         next.surface(),
                         clock.instant(),
                         Capture.TYPED,
-                        next.sensors(),
+                        next.columns(),
                         next.readings(),
                         season.conditionsNow())));
     }

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Verdict;
@@ -63,6 +64,49 @@ class TypedReadingsTest {
         assertThat(typed.values("right")).containsExactly(90.5, 91, 85);
         shop.undo();
         assertThat(shop.season().captures()).isEmpty();
+    }
+
+    @Test
+    void threeNumbersAReadingAreAColourSensorsChannels() {
+        type("mark", "42/20/55 43/21/54 41/20/56", "40/22/53 41/21/55 42/20/54");
+        Capture typed = shop.season().captures().get(0);
+        assertThat(typed.sensors())
+                .containsExactly(
+                        "left",
+                        "left.red",
+                        "left.green",
+                        "left.blue",
+                        "right",
+                        "right.red",
+                        "right.green",
+                        "right.blue");
+        assertThat(typed.values("left.red")).containsExactly(42, 43, 41);
+        assertThat(typed.values("right.blue")).containsExactly(53, 55, 54);
+        assertThat(typed.values("left")).containsExactly(39, (43 + 21 + 54) / 3.0, 39);
+        shop.measure().capture("mark");
+        for (String wrong : List.of("42/20/55 43", "42/20 43/21", "42/20/x 1/2/3", "1/2/3/4 1/2/3/4", "/ /")) {
+            assertThatThrownBy(() -> shop.measure().typist().type(wrong))
+                    .as(wrong)
+                    .isInstanceOf(BadValueException.class)
+                    .hasMessageContaining("it must be");
+        }
+    }
+
+    /** Dark, light, a mark and a strip typed in colours are enough for the schools and for the robot's turn marks. */
+    @Test
+    void typedMarksAreToldApart() {
+        String dark = "5/6/4 6/6/5 5/5/4 6/5/4";
+        String light = "80/79/70 81/80/71 82/79/70 80/81/72";
+        String mark = "40/19/50 41/20/49 42/20/51 40/21/50";
+        String shiny = "120/118/104 121/119/106 119/119/105 122/118/104";
+        for (List<String> each : List.of(
+                List.of("dark", dark), List.of("light", light), List.of("mark", mark), List.of("shiny", shiny))) {
+            type(each.get(0), each.get(1), each.get(1));
+        }
+        var marks = new fahrbahn.core.marks.CapturedColours(
+                fahrbahn.core.marks.MarkCaptures.of(List.copyOf(shop.season().captures()), "left"));
+        assertThat(marks.known()).containsExactly("mark", "shiny");
+        assertThat(marks.scale().scaled(new double[] {5.5, 5.5, 4.25})).containsExactly(new double[3], within(1e-9));
     }
 
     @ParameterizedTest

@@ -19,6 +19,9 @@ import java.util.Set;
  * with its whole capture left out, for readings of one capture are alike. Scaling is kept.
  */
 public final class MarkComparison {
+    /** Of the light ground, in the mean of the darkest channel: less is another white. */
+    private static final double BRIGHTER = 1.1;
+
     private final List<MarkSample> samples;
     private final ColourScale scale;
     private final Map<MarkSchool, Confusions> byReading = new EnumMap<>(MarkSchool.class);
@@ -120,12 +123,76 @@ public final class MarkComparison {
             return reader.take(scale.scaled(rgb));
         }
 
+        /**
+         * How far from its mean a reading of each surface may lie, in the school's space; for schools that go by the nearest mean, and ground
+         * left out. A program that holds to the tolerance takes what lies beyond all of them for nothing.
+         */
+        public List<Tolerance> tolerances() {
+            return learnt.rule().known().stream()
+                    .filter(k ->
+                            k.reach().isEmpty() && learnt.rule().metric().isEmpty() && !MarkSample.ground(k.surface()))
+                    .map(this::tolerance)
+                    .toList();
+        }
+
+        private Tolerance tolerance(ColourRule.Known known) {
+            double own = 0;
+            double others = Double.POSITIVE_INFINITY;
+            for (MarkSample sample : samples) {
+                double[] at = learnt.rule().space().features(scale.scaled(sample.rgb()));
+                double away = 0;
+                for (int i = 0; i < at.length; i++) {
+                    away += Math.pow(at[i] - known.centre().get(i), 2);
+                }
+                away = Math.sqrt(away);
+                if (sample.surface().equals(known.surface())) {
+                    own = Math.max(own, away);
+                } else {
+                    others = Math.min(others, away);
+                }
+            }
+            return new Tolerance(known.surface(), own, others);
+        }
+
         /** By name, in the order of the samples. */
         public Map<String, Double> constants() {
             Map<String, Double> constants = new LinkedHashMap<>();
             learnt.constants().forEach(c -> constants.put(c.name(), c.value()));
             return constants;
         }
+    }
+
+    /**
+     * @param ownReach distance of its own furthest reading from its mean
+     * @param othersFrom distance of the nearest reading of any other surface
+     */
+    public record Tolerance(String surface, double ownReach, double othersFrom) {
+        /** Whether a tolerance takes all its own readings and none of the others. */
+        public boolean parts() {
+            return ownReach < othersFrom;
+        }
+
+        /** Halfway between its own readings and the others'. */
+        public double tolerance() {
+            return (ownReach + othersFrom) / 2;
+        }
+    }
+
+    /** Surfaces that send back more than the lightest ground in every channel, with how much of it: a level in any channel tells them. */
+    public Map<String, Double> shiny() {
+        Map<String, double[]> least = new LinkedHashMap<>();
+        for (MarkSample sample : samples) {
+            double[] scaled = scale.scaled(sample.rgb());
+            double darkest = Math.min(scaled[0], Math.min(scaled[1], scaled[2]));
+            least.merge(sample.surface(), new double[] {darkest, 1}, (a, b) -> new double[] {a[0] + b[0], a[1] + 1});
+        }
+        Map<String, Double> shiny = new LinkedHashMap<>();
+        least.forEach((surface, sum) -> {
+            if (sum[0] / sum[1] > BRIGHTER && !MarkSample.ground(surface)) {
+                shiny.put(surface, sum[0] / sum[1]);
+            }
+        });
+        return shiny;
     }
 
     /** One school on these samples. */

@@ -86,7 +86,8 @@ public final class ColourColumns {
         return sensor + "." + channel.word();
     }
 
-    static List<String> channelNames(String sensor) {
+    /** Red, green and blue. */
+    public static List<String> channelNames(String sensor) {
         return CHANNELS.stream().map(c -> name(sensor, c)).toList();
     }
 
@@ -101,7 +102,7 @@ public final class ColourColumns {
     }
 
     /** What a colour sensor reads of the line. */
-    static double line(Channel channel, double red, double green, double blue) {
+    public static double line(Channel channel, double red, double green, double blue) {
         return switch (channel) {
             case ALL -> (red + green + blue) / 3;
             case RED -> red;
