@@ -171,6 +171,7 @@ abstract class InWindow {
             return null;
         });
         robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.type(KeyCode.DELETE);
         robot.write(number).type(KeyCode.ENTER);
     }
 

@@ -27,6 +27,10 @@ class LawPageTest extends InWindow {
         return shop().season().setupOrGuess().law();
     }
 
+    private String caption(String id) throws Exception {
+        return onWindow(() -> robot.lookup("#" + id).query().getAccessibleText());
+    }
+
     /** What is shown is of the setup there is. */
     private void driven() throws Exception {
         until("the twin has driven", () -> !text("lawOnTwin").equals("The twin drives."));
@@ -42,6 +46,9 @@ class LawPageTest extends InWindow {
         assertThat(law().options().steps().get(0).aboveError()).isZero();
         choose("lawSteps", KeyCode.DOWN);
         until("three states", () -> law().options().steps().get(0).aboveError() > 0);
+        until(
+                "told in both units",
+                () -> text("lawTold").startsWith("Neutral zone: it steers neither way up to an error of "));
         choose("lawSteps", KeyCode.DOWN, KeyCode.DOWN);
         until("three grades", () -> law().options().steps().size() == 3);
         typeIn("stepSteers2", "17");
@@ -53,12 +60,9 @@ class LawPageTest extends InWindow {
         until("gains again", () -> law().options().steps().isEmpty());
         typeIn("lawKi", "0.001");
         until("PID", () -> law().ki() == 0.001);
-        typeIn("stepFrom1", "5");
         until(
-                "there is no step to change",
-                () -> robot.lookup(".problem").queryAll().stream()
-                        .anyMatch(n -> n.isVisible()
-                                && ((javafx.scene.control.Label) n).getText().contains("of a step that is there")));
+                "no step to change",
+                () -> !robot.lookup("#stepFrom1").query().getParent().isVisible());
     }
 
     @Test
@@ -81,6 +85,17 @@ class LawPageTest extends InWindow {
         until(
                 "typed",
                 () -> law().options().patterns().stream().anyMatch(p -> p.equals(new Options.Pattern("01100", 12.5))));
+        until("every code has one", () -> robot.lookup("#code10101").tryQuery().isPresent());
+        assertThat(caption("code10101")).isEqualTo("10101, never on a line");
+        assertThat(caption("code00000")).isEqualTo("00000, gap or end");
+        assertThat(text("lawTold")).startsWith("Neutral zone: it steers neither way from ");
+        typeIn("code10101", "-7");
+        until("one more", () -> law().options().patterns().contains(new Options.Pattern("10101", -7)));
+        typeIn("code10101", "");
+        until(
+                "out again",
+                () -> law().options().patterns().stream()
+                        .noneMatch(o -> o.bits().equals("10101")));
         choose("lostAction", KeyCode.DOWN, KeyCode.DOWN);
         until("a lost rule", () -> law().options().lost().action() == Options.LostLine.Action.LAST_SIDE);
         typeIn("lostSteering", "30");
@@ -97,6 +112,11 @@ class LawPageTest extends InWindow {
         until("emergency sensors", () -> law().options().outer().isPresent());
         typeIn("emergencySteering", "45");
         until("theirs", () -> law().options().outer().orElseThrow().steering() == 45);
+        typeIn("emergencyLeave", "20");
+        until("left later than met", () -> law().options().outer().orElseThrow().leaveShare() == 0.2);
+        typeIn("emergencyEnter", "45");
+        until("met later", () -> law().options().outer().orElseThrow().enterShare() == 0.45);
+        assertThat(text("lawTold")).contains(" of the slope", "Emergency: ", " and leaves it at ");
         assertThat(law().options().outer().orElseThrow().left())
                 .isEqualTo(
                         shop().season().setupOrGuess().robot().sensors().get(0).name());

@@ -39,18 +39,26 @@ final class OptionsJson {
                 law.number("hysteresis", 0),
                 patterns,
                 lostLine,
-                outer(law),
+                outer(law, lostLine.seenShare()),
                 newLimits,
                 law.has("turnMarks") ? Optional.of(TurnMarksJson.read(law.object("turnMarks"))) : Optional.empty());
     }
 
-    private static Optional<Outer> outer(Fields law) {
+    /** Emergency sensors meet the line as the others see it, unless it is said otherwise. */
+    private static Optional<Outer> outer(Fields law, double seenShare) {
         if (!law.has("outer")) {
             return Optional.empty();
         }
         Fields outer = law.object("outer");
-        return Optional.of(
-                outer.make(() -> new Outer(outer.text("left"), outer.text("right"), outer.number("steering"))));
+        return Optional.of(outer.make(() -> {
+            double enter = outer.number("enterShare", seenShare);
+            return new Outer(
+                    outer.text("left"),
+                    outer.text("right"),
+                    outer.number("steering"),
+                    enter,
+                    outer.number("leaveShare", enter));
+        }));
     }
 
     /** Writes what differs from the plain law, and takes away what an earlier law had and this one has not. */
@@ -84,7 +92,9 @@ final class OptionsJson {
                 .ifPresent(outer -> law.putObject("outer")
                         .put("left", outer.left())
                         .put("right", outer.right())
-                        .put("steering", outer.steering()));
+                        .put("steering", outer.steering())
+                        .put("enterShare", outer.enterShare())
+                        .put("leaveShare", outer.leaveShare()));
         fillLimits(law, options.limits());
         options.turnMarks().ifPresent(marks -> TurnMarksJson.fill(law.putObject("turnMarks"), marks));
     }

@@ -21,6 +21,7 @@ public final class NumberField extends VBox {
     private final Label problem = Nodes.label("", "problem");
     private final DoubleConsumer set;
     private double shown = Double.NaN;
+    private boolean mayBeEmpty;
 
     /**
      * @param words the coach's word with its unit
@@ -70,6 +71,12 @@ public final class NumberField extends VBox {
         return Double.isNaN(value) ? "" : Words.number(value, DIGITS);
     }
 
+    /** Nothing may stand in it: then it sets no number, NaN. */
+    public NumberField orNothing() {
+        mayBeEmpty = true;
+        return this;
+    }
+
     /** @return false when it was refused */
     private boolean commit() {
         String typed = text.getText().strip();
@@ -77,7 +84,7 @@ public final class NumberField extends VBox {
             refuse("");
             return true;
         }
-        OptionalDouble number = Words.parse(typed);
+        OptionalDouble number = typed.isEmpty() && mayBeEmpty ? OptionalDouble.of(Double.NaN) : Words.parse(typed);
         if (number.isEmpty()) {
             refuse("'" + typed + "' is not a number; type one like 12.5");
             return false;

@@ -60,6 +60,15 @@ public final class SetupFields {
         return field;
     }
 
+    /** The same where nothing, NaN, may stand. */
+    public Node numberOrNothing(
+            String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
+        NumberField field =
+                new NumberField(id, words, term, v -> model.type(setup -> with.apply(setup, v))).orNothing();
+        refreshers.add(() -> field.show(get.applyAsDouble(model.shown())));
+        return field;
+    }
+
     public <E> Node choice(
             String id,
             String words,

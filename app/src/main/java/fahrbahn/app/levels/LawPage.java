@@ -7,6 +7,7 @@ import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.LawWords;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Pattern;
@@ -14,8 +15,10 @@ import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
@@ -33,23 +36,27 @@ final class LawPage {
     private final LawModel model;
     private final SetupFields fields;
     private final SetupFields codes;
+    private final LawReflexes reflexes;
+    private final List<Node> stepNodes = new ArrayList<>();
     private final VBox patterns = Nodes.column();
     private final Label twin = Nodes.wrapped("The twin drives.", "bench-result");
     private final Label sign = Nodes.wrapped("", "reason");
+    private final Label told = Nodes.wrapped("", "reason");
     private List<String> shownCodes = List.of();
 
     LawPage(LawModel model) {
         this.model = model;
         this.fields = new SetupFields(model);
         this.codes = new SetupFields(model);
+        this.reflexes = new LawReflexes(fields);
         twin.setId("lawOnTwin");
         sign.setId("lawSign");
+        told.setId("lawTold");
     }
 
     Pages.Page page() {
-        LawReflexes reflexes = new LawReflexes(fields);
         VBox body = Nodes.column(
-                Nodes.panel("On the twin, as it stands", twin, sign),
+                Nodes.panel("On the twin, as it stands", twin, told, sign),
                 new SideBySide(follows(), reflexes.limits(), FOLLOWS_SHARE, LEAST_EM),
                 steps(),
                 patterns,
@@ -65,6 +72,16 @@ final class LawPage {
         showPatterns(model.shown());
         codes.refresh();
         sign.setText(LawPageWords.sign(model.shown()));
+        told.setText(LawPageWords.told(model.shown()));
+        Nodes.showIf(told, !told.getText().isEmpty());
+        Law law = model.shown().law();
+        for (int i = 0; i < stepNodes.size(); i++) { // two for each step, and the hysteresis
+            Nodes.showIf(
+                    stepNodes.get(i),
+                    i / 2 < law.options().steps().size()
+                            || i == 2 * STEPS && !law.options().steps().isEmpty());
+        }
+        reflexes.refresh(law.options());
         model.pictureProperty()
                 .get()
                 .ifPresent(picture -> twin.setText(
@@ -160,6 +177,7 @@ final class LawPage {
                 "Hysteresis: a step is left again only when the error has come back this far below where it begins.",
                 s -> s.law().options().hysteresis(),
                 (s, v) -> options(s, o -> o.withSteps(o.steps(), v))));
+        stepNodes.addAll(all.subList(1, all.size()));
         return SetupFields.group("Steering", all.toArray(Node[]::new));
     }
 
@@ -180,29 +198,26 @@ final class LawPage {
 
     /** Fields for the codes, made anew when there are others. */
     private void showPatterns(Setup setup) {
-        List<String> now = setup.law().kind() == Law.Kind.PATTERN
-                ? setup.law().options().patterns().stream().map(Pattern::bits).toList()
-                : List.of();
+        List<String> now = setup.law().kind() == Law.Kind.PATTERN ? LawPageWords.codes(setup) : List.of();
         if (now.equals(shownCodes)) {
             return;
         }
         shownCodes = now;
         codes.forget();
+        Set<String> seen = now.isEmpty() ? Set.of() : LineCodes.of(setup);
         List<Node> all = new ArrayList<>();
         for (String bits : now) {
-            all.add(codes.number(
+            all.add(codes.numberOrNothing(
                     "code" + bits,
-                    bits + LawPageWords.code(bits),
-                    "Steering while the row shows this pattern, outer left sensor first, 1 sees the line; command units, left positive.",
+                    bits + LawPageWords.code(bits, seen),
+                    "Steering while the row shows this pattern, outer left sensor first, 1 sees the line; command units, left positive. Empty keeps the steering there was.",
                     s -> steering(s, bits),
                     (s, v) -> withPattern(s, bits, v)));
         }
         patterns.getChildren().clear();
         if (!all.isEmpty()) {
             patterns.getChildren()
-                    .setAll(SetupFields.group(
-                            "Patterns; a pattern that is not here keeps the steering there was",
-                            all.toArray(Node[]::new)));
+                    .setAll(SetupFields.group(LawPageWords.patterns(setup, now), all.toArray(Node[]::new)));
         }
     }
 
@@ -214,11 +229,16 @@ final class LawPage {
                 .orElse(Double.NaN);
     }
 
+    /** @param steering NaN takes the pattern out of the table */
     private static Setup withPattern(Setup setup, String bits, double steering) {
-        return options(
-                setup,
-                o -> o.withPatterns(o.patterns().stream()
-                        .map(p -> p.bits().equals(bits) ? new Pattern(bits, steering) : p)
-                        .toList()));
+        return options(setup, o -> {
+            List<Pattern> table = new ArrayList<>(o.patterns());
+            table.removeIf(p -> p.bits().equals(bits));
+            if (!Double.isNaN(steering)) {
+                table.add(new Pattern(bits, steering));
+            }
+            table.sort(Comparator.comparingInt(Pattern::number));
+            return o.withPatterns(table);
+        });
     }
 }

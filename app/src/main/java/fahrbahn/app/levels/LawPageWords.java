@@ -1,15 +1,24 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.Program;
+import fahrbahn.core.response.LineCodes;
+import fahrbahn.core.response.NeutralZone;
+import fahrbahn.core.response.PairShares;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.LostLine;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
 import fahrbahn.core.twin.RunResult;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /** Laws and what they do in sentences. */
 final class LawPageWords {
@@ -24,9 +33,84 @@ final class LawPageWords {
         };
     }
 
-    /** What the ends of the table are. */
-    static String code(String bits) {
-        return bits.indexOf('0') < 0 ? ", crossing" : bits.indexOf('1') < 0 ? ", gap or end" : "";
+    /** A row of more sensors has more patterns than can be shown: those in its table and those a line shows. */
+    private static final int ALL_SENSORS = 5;
+
+    /** The patterns with a field. */
+    static List<String> codes(Setup setup) {
+        int sensors = setup.lawSensors().size();
+        Set<String> codes = new TreeSet<>();
+        for (int number = 0; sensors <= ALL_SENSORS && number < 1 << sensors; number++) {
+            codes.add(Integer.toBinaryString((1 << sensors) + number).substring(1));
+        }
+        if (codes.isEmpty()) {
+            codes.addAll(LineCodes.of(setup));
+            setup.law().options().patterns().forEach(p -> codes.add(p.bits()));
+        }
+        return List.copyOf(codes);
+    }
+
+    /** What a pattern is shown over. @param seen those that a plain line can show */
+    static String code(String bits, Set<String> seen) {
+        if (bits.indexOf('0') < 0) {
+            return ", crossing";
+        }
+        if (bits.indexOf('1') < 0) {
+            return ", gap or end";
+        }
+        if (seen.contains(bits)) {
+            return "";
+        }
+        boolean oneRun = bits.matches("0*1+0*");
+        boolean corner = oneRun && (bits.startsWith("1") || bits.endsWith("1"));
+        return corner ? ", corner to the " + (bits.startsWith("1") ? "left" : "right") : ", never on a line";
+    }
+
+    static String patterns(Setup setup, List<String> shown) {
+        int all = 1 << setup.lawSensors().size();
+        return "Patterns" + (shown.size() < all ? ", " + shown.size() + " of " + all + " that a line shows" : "")
+                + "; an empty one keeps the steering there was";
+    }
+
+    /** What a law has besides its gains: where it steers neither way, what each pair of a row adds, where emergency sensors meet the line. */
+    static String told(Setup setup) {
+        List<String> said = new ArrayList<>();
+        try {
+            NeutralZone.of(setup)
+                    .ifPresent(zone -> said.add("Neutral zone: it steers neither way "
+                            + (Double.isNaN(zone.units())
+                                    ? ""
+                                    : "up to an error of " + Words.number(zone.units(), 3) + ", ")
+                            + "from " + Words.number(zone.mm().lowMm(), 2) + " to "
+                            + Words.number(zone.mm().highMm(), 2)
+                            + " mm beside the line's middle."));
+            PairShares.of(setup)
+                    .forEach(pair -> said.add(pair.left() + " and " + pair.right() + " give "
+                            + Words.percent(pair.slopeShare()) + " of the slope"
+                            + (Double.isNaN(pair.leadsFromMm()) || pair.leadsFromMm() < 1
+                                    ? ""
+                                    : ", lead from " + Words.millimetres(pair.leadsFromMm()) + " out")
+                            + " and reach to " + Words.millimetres(pair.reachesMm()) + "."));
+        } catch (BadValueException ridesNowhere) {
+            return Refusals.sentence(ridesNowhere);
+        }
+        setup.law().options().outer().ifPresent(outer -> said.add(emergency(setup, outer)));
+        return String.join(" ", said);
+    }
+
+    /** In the sensors' own numbers. */
+    private static String emergency(Setup setup, Options.Outer outer) {
+        return setup.outerSensors().stream()
+                .map(s -> s.name() + " meets the line at " + level(setup, s, outer.enterShare())
+                        + (outer.leaveShare() < outer.enterShare()
+                                ? " and leaves it at " + level(setup, s, outer.leaveShare())
+                                : ""))
+                .collect(Collectors.joining(", ", "Emergency: ", "."));
+    }
+
+    private static String level(Setup setup, Sensor sensor, double share) {
+        double ground = setup.line().polarity().ground(sensor);
+        return Words.number(ground + share * (setup.line().polarity().line(sensor) - ground), 3);
     }
 
     static String trial(LawModel.Picture picture) {
@@ -45,7 +129,11 @@ final class LawPageWords {
                 ? " It crosses no gap of 20 mm."
                 : " It crosses gaps up to " + Words.millimetres(trial.longestGapMm())
                         + (trial.longestGapMm() >= LawTrial.mostGapMm() ? " and more." : ".");
-        return bend + gap;
+        String askew = trial.askew().stream()
+                .map(a -> Words.millimetres(a.longestGapMm()) + " at " + Words.number(Math.toDegrees(a.angleRad()), 2)
+                        + "\u00b0")
+                .collect(Collectors.joining(", ", " Met askew it crosses ", "."));
+        return bend + gap + (trial.askew().isEmpty() ? "" : askew);
     }
 
     private static String way(String side, RunResult result) {

@@ -1,13 +1,18 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Limits;
 import fahrbahn.core.setup.Options.LostLine;
+import fahrbahn.core.setup.Options.Outer;
 import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
@@ -15,14 +20,35 @@ import javafx.scene.layout.Region;
 /** What goes before a law: a line that is lost, emergency sensors, limits and crossings. */
 final class LawReflexes {
     private final SetupFields fields;
+    private List<Node> lost = List.of();
+    private List<Node> emergency = List.of();
 
     LawReflexes(SetupFields fields) {
         this.fields = fields;
     }
 
+    /** Only those fields are shown that have something to set. */
+    void refresh(Options options) {
+        LostLine.Action action = options.lost().action();
+        Node turnsBack = lost.get(2);
+        Node gap = lost.get(3);
+        Nodes.showIf(turnsBack, action == LostLine.Action.LAST_SIDE || action == LostLine.Action.BY_LOSS);
+        Nodes.showIf(gap, action == LostLine.Action.BY_LOSS);
+        emergency
+                .subList(1, emergency.size())
+                .forEach(n -> Nodes.showIf(n, options.outer().isPresent()));
+    }
+
     Node lost() {
-        return SetupFields.group(
-                "When no sensor sees the line",
+        lost = lostRule();
+        emergency = emergencySensors();
+        List<Node> all = new ArrayList<>(lost);
+        all.addAll(emergency);
+        return SetupFields.group("When no sensor sees the line", all.toArray(Node[]::new));
+    }
+
+    private List<Node> lostRule() {
+        return List.of(
                 fields.choice(
                         "lostAction",
                         "it",
@@ -48,7 +74,11 @@ final class LawReflexes {
                         "a gap up to error",
                         "When the line was lost, an error up to this means a gap: straight on.",
                         s -> s.law().options().lost().gapError(),
-                        (s, v) -> withLost(s, l -> new LostLine(l.action(), l.seenShare(), l.steering(), v))),
+                        (s, v) -> withLost(s, l -> new LostLine(l.action(), l.seenShare(), l.steering(), v))));
+    }
+
+    private List<Node> emergencySensors() {
+        return List.of(
                 fields.choice(
                         "emergency",
                         "emergency sensors",
@@ -61,12 +91,28 @@ final class LawReflexes {
                         "emergencySteering",
                         "they steer",
                         "Steering of an emergency sensor, command units.",
-                        s -> s.law()
-                                .options()
-                                .outer()
-                                .map(Options.Outer::steering)
-                                .orElse(Double.NaN),
-                        LawReflexes::withOuterSteering));
+                        s -> outer(s, Outer::steering),
+                        (s, v) -> withOuter(s, o -> new Outer(o.left(), o.right(), v, o.enterShare(), o.leaveShare()))),
+                fields.number(
+                        "emergencyEnter",
+                        "met from, %",
+                        "Enter level: an emergency sensor has met the line when this share of its spot lies on it.",
+                        s -> 100 * outer(s, Outer::enterShare),
+                        (s, v) -> withOuter(
+                                s,
+                                o -> new Outer(
+                                        o.left(),
+                                        o.right(),
+                                        o.steering(),
+                                        v / 100,
+                                        Math.min(o.leaveShare(), v / 100)))),
+                fields.number(
+                        "emergencyLeave",
+                        "left below, %",
+                        "Leave level: it has left the line again when less of its spot lies on it; lower than the enter level, it does not flutter.",
+                        s -> 100 * outer(s, Outer::leaveShare),
+                        (s, v) -> withOuter(
+                                s, o -> new Outer(o.left(), o.right(), o.steering(), o.enterShare(), v / 100))));
     }
 
     private static Setup withLost(Setup setup, UnaryOperator<LostLine> change) {
@@ -77,15 +123,19 @@ final class LawReflexes {
         return options.withOuter(on ? Optional.of(UsualLaws.outer(setup)) : Optional.empty());
     }
 
-    private static Setup withOuterSteering(Setup setup, double steering) {
-        Options.Outer outer = setup.law()
+    private static double outer(Setup setup, ToDoubleFunction<Outer> figure) {
+        return setup.law().options().outer().map(figure::applyAsDouble).orElse(Double.NaN);
+    }
+
+    private static Setup withOuter(Setup setup, UnaryOperator<Outer> change) {
+        Outer outer = setup.law()
                 .options()
                 .outer()
                 .orElseThrow(() -> new BadValueException(
                         "emergency sensors",
                         "none",
                         "of emergency sensors that are there: choose them beside it first"));
-        return LawPage.options(setup, o -> o.withOuter(new Options.Outer(outer.left(), outer.right(), steering)));
+        return LawPage.options(setup, o -> o.withOuter(change.apply(outer)));
     }
 
     Region limits() {

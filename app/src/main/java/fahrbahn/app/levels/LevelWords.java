@@ -1,6 +1,7 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.CauseWords;
 import fahrbahn.app.words.MisreadWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.LevelChoice;
@@ -8,6 +9,8 @@ import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelSlip;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.SensorLevels;
+import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
@@ -16,14 +19,18 @@ import fahrbahn.core.tuning.Unscaled;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Levels in sentences. */
 final class LevelWords {
     private LevelWords() {}
 
-    /** @param used whether they are on the robot as they are */
-    static Verdict verdict(List<LevelTable> tables, Law law, LevelSchool school, boolean used) {
+    /**
+     * @param used whether they are on the robot as they are
+     * @param doubt what speaks against the captures they come from
+     */
+    static Verdict verdict(List<LevelTable> tables, Law law, LevelSchool school, boolean used, Optional<String> doubt) {
         Optional<String> slip = school == LevelSchool.TYPED ? slip(tables) : Optional.empty();
         if (slip.isPresent()) {
             return Verdict.stop(slip.get());
@@ -31,6 +38,9 @@ final class LevelWords {
         String levels = tables.stream()
                 .map(t -> t.sensor().sensor() + " " + Words.exact(t.used(school).level()))
                 .collect(Collectors.joining(", "));
+        if (doubt.isPresent()) {
+            return Verdict.care(doubt.get() + " Until then: level " + levels + ".");
+        }
         LevelChoice worst = tables.stream()
                 .map(t -> t.used(school))
                 .max(Comparator.comparingDouble(c -> c.misreads().high()))
@@ -44,6 +54,31 @@ final class LevelWords {
                 .orElse("");
         return Verdict.good("Level " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads())
                 + ". " + why(law, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
+    }
+
+    /** Captures of another lamp, hall or height. */
+    static String older(Cause cause, UnaryOperator<String> venueName) {
+        return "These levels are older than the "
+                + (cause.aspect() == Aspect.VENUE ? "hall" : cause.aspect().word()) + ": "
+                + CauseWords.of(List.of(cause), venueName) + ". In Measure (3) L and D capture light and dark again.";
+    }
+
+    /** A sensor whose captures read the other way round than its numbers on the robot. */
+    static Optional<String> reversed(List<LevelTable> tables, Setup setup) {
+        return tables.stream()
+                .map(LevelTable::sensor)
+                .filter(s -> setup.robot().sensors().stream()
+                        .anyMatch(on -> on.name().equals(s.sensor())
+                                && (on.light() - on.dark())
+                                                * (s.levels().light().mean()
+                                                        - s.levels().dark().mean())
+                                        < 0))
+                .findFirst()
+                .map(
+                        s -> s.sensor() + " reads "
+                                + Words.number(s.levels().light().mean()) + " on light and "
+                                + Words.number(s.levels().dark().mean())
+                                + " on dark, the other way round than on the robot: the captures' names are changed over, or the robot's numbers are. Capture both again in Measure (3), or U puts these on the robot.");
     }
 
     private static String why(Law law, LevelSchool school) {

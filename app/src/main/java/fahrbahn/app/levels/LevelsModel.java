@@ -18,6 +18,7 @@ import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Law;
@@ -30,9 +31,11 @@ import fahrbahn.store.LevelsFile;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -65,6 +68,9 @@ public final class LevelsModel extends StationModel {
 
     private Optional<Finding> forbids = Optional.empty();
 
+    /** What of the circumstances moves readings. */
+    private static final Set<Aspect> LIGHT = EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT);
+
     /** As many as a program's target is worth. */
     private static final int TARGET_DIGITS = 4;
 
@@ -80,6 +86,7 @@ public final class LevelsModel extends StationModel {
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
         season.setupProperty().addListener(o -> update());
+        season.conditionsProperty().addListener(o -> tell());
         season.choices().typedLevels().addListener((InvalidationListener) o -> update());
         update();
     }
@@ -212,8 +219,19 @@ public final class LevelsModel extends StationModel {
         } else if (tables.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
         } else {
-            say(LevelWords.verdict(tables, season.setupOrGuess().law(), school(), used()));
+            say(LevelWords.verdict(tables, season.setupOrGuess().law(), school(), used(), doubt()));
         }
+    }
+
+    /** What speaks against levels from these captures: other light than they were made in, or surfaces the other way round than the robot has. */
+    private Optional<String> doubt() {
+        Conditions now = season.conditionsNow();
+        Optional<Cause> light = from.stream()
+                .flatMap(c -> c.conditions().changesTo(now).stream())
+                .filter(c -> LIGHT.contains(c.aspect()))
+                .findFirst();
+        return light.map(cause -> LevelWords.older(cause, season.club()::venueName))
+                .or(() -> LevelWords.reversed(tables, season.setupOrGuess()));
     }
 
     private boolean used() {

@@ -132,6 +132,9 @@ public final class LevelsView {
                                 + Words.number(levels.bandLight(), 4) + "."
                         : "No band: the surfaces overlap.",
                 "caption");
+        if (table.choice(LevelSchool.EDGE).isEmpty()) {
+            band.setText(band.getText() + " Not measured on the edge: E in Measure (3).");
+        }
         NumberField typed = new NumberField(
                 "typed-" + table.sensor().sensor(),
                 "in the program",

@@ -9,6 +9,8 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.readings.Lamp;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -64,6 +66,36 @@ class TypedReadingsTest {
         assertThat(typed.values("right")).containsExactly(90.5, 91, 85);
         shop.undo();
         assertThat(shop.season().captures()).isEmpty();
+    }
+
+    private String levels() {
+        return shop.levels().verdictProperty().get().sentence();
+    }
+
+    @Test
+    void levelsSayWhenTheyAreOlderThanTheLampOrTheHall() {
+        type("light", "88 89 84 88", "90 91 85 90");
+        type("dark", "20 21 22 20", "24 25 24 23");
+        assertThat(levels()).startsWith("Level ");
+        shop.season().club().goTo("Corn hall");
+        type("light", "78 79 74 78", "80 81 75 80");
+        type("dark", "10 11 12 10", "14 15 14 13");
+        assertThat(levels()).startsWith("Level ");
+        shop.season().club().goTo("Gym");
+        assertThat(levels())
+                .startsWith("These levels are older than the hall: ")
+                .contains("Corn hall", "L and D capture", "Until then: level left ");
+        shop.season().club().goTo("Corn hall");
+        assertThat(levels()).startsWith("Level ");
+        shop.season().changeConditions(c -> new Conditions(c.venue(), Lamp.OFF, Double.NaN, Double.NaN, ""));
+        assertThat(levels()).startsWith("These levels are older than the lamps: ");
+    }
+
+    @Test
+    void surfacesTheOtherWayRoundAreTold() {
+        type("light", "20 21 22 20", "24 25 24 23");
+        type("dark", "88 89 84 88", "90 91 85 90");
+        assertThat(levels()).startsWith("left reads ").contains("the other way round than on the robot");
     }
 
     @Test

@@ -83,6 +83,9 @@ public final class Controller {
         if (staircase != null) {
             staircase.reset();
         }
+        if (watch != null) {
+            watch.reset();
+        }
         turnDrives = false;
         if (turns != null) {
             turns.reset();

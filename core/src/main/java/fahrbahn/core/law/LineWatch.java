@@ -1,6 +1,7 @@
 package fahrbahn.core.law;
 
 import fahrbahn.core.response.LineShare;
+import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -14,6 +15,10 @@ final class LineWatch {
     private final double seenShare;
     private int seeing;
     private int outerSide;
+    private final double enterShare;
+    private final double leaveShare;
+    private boolean leftMet;
+    private boolean rightMet;
 
     LineWatch(Setup setup) {
         List<Sensor> all = new ArrayList<>(setup.lawSensors());
@@ -22,6 +27,15 @@ final class LineWatch {
         outer = all.size() > following;
         lineShare = new LineShare(setup, all);
         seenShare = setup.law().options().lost().seenShare();
+        enterShare =
+                setup.law().options().outer().map(Options.Outer::enterShare).orElse(seenShare);
+        leaveShare =
+                setup.law().options().outer().map(Options.Outer::leaveShare).orElse(seenShare);
+    }
+
+    void reset() {
+        leftMet = false;
+        rightMet = false;
     }
 
     void look(double[] scaled) {
@@ -31,8 +45,9 @@ final class LineWatch {
         }
         outerSide = 0;
         if (outer) {
-            outerSide += sees(scaled, following) ? 1 : 0;
-            outerSide -= sees(scaled, following + 1) ? 1 : 0;
+            leftMet = lineShare.of(following, scaled[following]) >= (leftMet ? leaveShare : enterShare);
+            rightMet = lineShare.of(following + 1, scaled[following + 1]) >= (rightMet ? leaveShare : enterShare);
+            outerSide = (leftMet ? 1 : 0) - (rightMet ? 1 : 0);
         }
     }
 

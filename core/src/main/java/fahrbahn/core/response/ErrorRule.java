@@ -22,9 +22,7 @@ public final class ErrorRule {
         List<Sensor> sensors = setup.lawSensors();
         kind = law.kind();
         target = law.target();
-        weights = law.options().weights().isEmpty() || !kind.array()
-                ? usualWeights(kind, sensors)
-                : law.options().weights().stream().mapToDouble(w -> w).toArray();
+        weights = weights(setup);
         lineShare = new LineShare(setup, sensors);
         seenShare = law.options().lost().seenShare();
     }
@@ -38,6 +36,14 @@ public final class ErrorRule {
                     "a law with an error: a pattern law steers by its table and has neither gain nor slope");
         }
         return new ErrorRule(setup);
+    }
+
+    /** Of the law's sensors, left to right. */
+    static double[] weights(Setup setup) {
+        Law law = setup.law();
+        return law.options().weights().isEmpty() || !law.kind().array()
+                ? usualWeights(law.kind(), setup.lawSensors())
+                : law.options().weights().stream().mapToDouble(w -> w).toArray();
     }
 
     /** Places in mm for the mean; 1, 2, 3 ... outward for the difference, nothing in an odd middle. */

@@ -101,9 +101,22 @@ public record Options(
      *
      * @param left name of the sensor on the left
      * @param steering command units, above 0
+     * @param enterShare it has met the line when this share of its spot lies on it; above 0, below 1
+     * @param leaveShare it has left it again when less does; above 0, at most {@code enterShare}
      */
-    public record Outer(String left, String right, double steering) {
+    public record Outer(String left, String right, double steering, double enterShare, double leaveShare) {
+        /** Of sensors that meet the line as the others see it. */
+        public Outer(String left, String right, double steering) {
+            this(left, right, steering, LostLine.IGNORED.seenShare(), LostLine.IGNORED.seenShare());
+        }
+
         public Outer {
+            Check.require(enterShare > 0 && enterShare < 1, "enterShare", enterShare, "above 0 and below 1");
+            Check.require(
+                    leaveShare > 0 && leaveShare <= enterShare,
+                    "leaveShare",
+                    leaveShare,
+                    "above 0 and at most that of entering, " + enterShare);
             Check.text("left", left, "the name of a sensor");
             Check.text("right", right, "the name of a sensor");
             Check.positive("steering", steering);

@@ -10,6 +10,8 @@ import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
+import fahrbahn.core.twin.Variation;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -19,8 +21,18 @@ import java.util.List;
  * @param left bend to the left
  * @param right bend to the right
  * @param longestGapMm longest gap it crosses straight on, of those tried; 0 when none
+ * @param askew the same of gaps that are met at an angle
  */
-public record LawTrial(RunResult left, RunResult right, double longestGapMm) {
+public record LawTrial(RunResult left, RunResult right, double longestGapMm, List<Askew> askew) {
+    /** Angles tried, rad. */
+    private static final double[] ANGLES_RAD = {Math.toRadians(3), Math.toRadians(6), Math.toRadians(10)};
+
+    /** Line left before a gap that is met at an angle: too little to straighten out on. */
+    private static final double SHORT_MM = 20;
+
+    /** @param angleRad at which the gap is met, to either side @param longestGapMm longest gap it crosses so; 0 when none */
+    public record Askew(double angleRad, double longestGapMm) {}
+
     /** Gaps tried, mm. */
     private static final double[] GAPS_MM = {20, 40, 60, 80, 100, 130, 160, 200, 250, 300};
 
@@ -34,14 +46,25 @@ public record LawTrial(RunResult left, RunResult right, double longestGapMm) {
         TestBend bend = TestBend.of(setup);
         RunResult left = bend.noisy(1, SEED);
         RunResult right = bend.noisy(-1, SEED);
+        double longest = longest(setup, BEFORE_MM, 0);
+        List<Askew> askew = new ArrayList<>();
+        for (double angle : ANGLES_RAD) {
+            askew.add(new Askew(angle, longest(setup, SHORT_MM, angle)));
+        }
+        return new LawTrial(left, right, longest, List.copyOf(askew));
+    }
+
+    private static double longest(Setup setup, double beforeMm, double angleRad) {
         double longest = 0;
         for (double gap : GAPS_MM) {
-            if (!crosses(setup, gap)) {
+            Track track = track(setup, beforeMm, gap);
+            boolean crosses = crosses(track, angleRad) && (angleRad == 0 || crosses(track, -angleRad));
+            if (!crosses) {
                 break;
             }
             longest = gap;
         }
-        return new LawTrial(left, right, longest);
+        return longest;
     }
 
     /** Round both bends. */
@@ -54,16 +77,20 @@ public record LawTrial(RunResult left, RunResult right, double longestGapMm) {
         return GAPS_MM[GAPS_MM.length - 1];
     }
 
-    private static boolean crosses(Setup setup, double gapMm) {
+    private static boolean crosses(Track track, double angleRad) {
+        return Twin.run(track, new Start(0, angleRad, Variation.NOISE_ONLY, SEED), TickSink.NONE)
+                .completed();
+    }
+
+    private static Track track(Setup setup, double beforeMm, double gapMm) {
         Course course = new Course(
                 "gap",
-                BEFORE_MM + gapMm + BEHIND_MM + 2 * MARGIN_MM,
+                beforeMm + gapMm + BEHIND_MM + 2 * MARGIN_MM,
                 2 * MARGIN_MM,
                 new Pose(MARGIN_MM, MARGIN_MM, 0),
-                List.of(new Part.Straight(BEFORE_MM), new Part.Gap(gapMm), new Part.Straight(BEHIND_MM)),
+                List.of(new Part.Straight(beforeMm), new Part.Gap(gapMm), new Part.Straight(BEHIND_MM)),
                 false,
                 Palette.USUAL);
-        return Twin.run(Track.of(course, setup), Start.noisy(0, SEED), TickSink.NONE)
-                .completed();
+        return Track.of(course, setup);
     }
 }

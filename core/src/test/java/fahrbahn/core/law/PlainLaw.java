@@ -32,6 +32,7 @@ final class PlainLaw {
     private boolean lostOverGap = true;
     private double straightOnFor;
     private final PlainMarks marks;
+    private final Map<String, Boolean> metBefore = new HashMap<>();
 
     double error;
     double steering;
@@ -257,6 +258,16 @@ final class PlainLaw {
                 : Integer.signum(stair) * stairs.get(Math.abs(stair) - 1).steering();
     }
 
+    /** An emergency sensor meets the line at one share and leaves it at another. */
+    private boolean met(Sensor s, Map<String, Double> readings) {
+        Options.Outer outer = options.outer().get();
+        double share = shareOfLine(s, readings.get(s.name()));
+        boolean before = metBefore.getOrDefault(s.name(), false);
+        boolean now = share >= (before ? outer.leaveShare() : outer.enterShare()) - 1e-15;
+        metBefore.put(s.name(), now);
+        return now;
+    }
+
     private double reflexes(Map<String, Double> readings, double wanted, double seconds) {
         boolean any = options.outer().isPresent()
                 || options.limits().blankS() > 0
@@ -266,6 +277,8 @@ final class PlainLaw {
         }
         long seeing =
                 row.stream().filter(s -> onLine(s, readings.get(s.name()))).count();
+        boolean leftOne = !corner.isEmpty() && met(corner.get(0), readings);
+        boolean rightOne = !corner.isEmpty() && met(corner.get(1), readings);
         straightOnFor -= seconds;
         if (options.limits().blankS() > 0 && row.size() > 1 && seeing == row.size()) {
             straightOnFor = options.limits().blankS();
@@ -274,8 +287,6 @@ final class PlainLaw {
             return 0;
         }
         if (!corner.isEmpty()) {
-            boolean leftOne = onLine(corner.get(0), readings.get(corner.get(0).name()));
-            boolean rightOne = onLine(corner.get(1), readings.get(corner.get(1).name()));
             if (leftOne != rightOne) {
                 lostTowards = leftOne ? "left" : "right";
                 lostOverGap = false;

@@ -83,8 +83,13 @@ class ProgramTest {
         double limit = random.nextBoolean() ? Double.POSITIVE_INFINITY : full * (0.2 + random.nextDouble());
         double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
         options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0));
-        options = random.nextInt(3) == 0 ? options.withOuter(new Outer("far left", "far right", 0.5 * full)) : options;
+        options = random.nextInt(3) == 0 ? options.withOuter(outer(random, full)) : options;
         return random.nextInt(2) == 0 ? options.withTurnMarks(Optional.of(marks(random, full))) : options;
+    }
+
+    private static Outer outer(Random random, double full) {
+        double enter = 0.2 + 0.6 * random.nextDouble();
+        return new Outer("far left", "far right", 0.5 * full, enter, enter * (0.5 + 0.5 * random.nextDouble()));
     }
 
     private static TurnMarks marks(Random random, double full) {
