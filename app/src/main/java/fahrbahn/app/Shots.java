@@ -20,6 +20,8 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -75,14 +77,24 @@ public final class Shots extends Application {
                 steps.add(new Step(name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station)));
             }
         }
+        addTurns(stage, robot);
         Runnable leave = () -> ((Button) stage.getScene().lookup("#seasons")).fire();
         steps.add(new Step("start.png", leave, () -> {}, () -> app.workshop() == null));
-        steps.add(new Step(
-                "start-backups.png",
-                () -> robot.keyType(KeyCode.B),
-                () -> {},
-                () -> stage.getScene().lookup("#backup-1") != null));
         play(stage, folder);
+    }
+
+    /** With marks that the demo robot does not have by itself; taken back afterwards. */
+    private void addTurns(Stage stage, Robot robot) {
+        Runnable look = () -> {
+            ((Button) stage.getScene().lookup("#page-turns")).fire();
+            ((ComboBox<?>) stage.getScene().lookup("#turnMarks"))
+                    .getSelectionModel()
+                    .select(1);
+        };
+        BooleanSupplier driven = () -> stage.getScene().lookup("#turnsVerdict") instanceof Label verdict
+                && verdict.getText().startsWith("The twin decides");
+        steps.add(new Step("levels-turns.png", () -> robot.keyType(KeyCode.DIGIT4), look, driven));
+        steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
     }
 
     private boolean robotIsLive() {

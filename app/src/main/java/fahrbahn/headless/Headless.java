@@ -17,6 +17,8 @@ import picocli.CommandLine.Command;
             TrialsCommand.class,
             MarksCommand.class,
             StepsCommand.class,
+            MapCommand.class,
+            AdviseCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class
         })

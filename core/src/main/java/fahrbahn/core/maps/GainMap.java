@@ -29,6 +29,8 @@ public final class GainMap {
     private final Start[] starts;
     private final float[] completedShare;
     private final float[] rmsMm;
+    private final float[] timeS;
+    private final float[] reversalsPerM;
 
     /** Puts the two values of a cell into a setup. It may change gains, steps and base command only. */
     @FunctionalInterface
@@ -55,6 +57,8 @@ public final class GainMap {
         this.starts = starts;
         this.completedShare = new float[x.cells() * y.cells()];
         this.rmsMm = new float[completedShare.length];
+        this.timeS = new float[completedShare.length];
+        this.reversalsPerM = new float[completedShare.length];
     }
 
     /**
@@ -100,7 +104,15 @@ public final class GainMap {
     }
 
     private MapPicture picture(int stride, int runs) {
-        return new MapPicture(x, y, stride, runs, spreadOut(completedShare, stride), spreadOut(rmsMm, stride));
+        return new MapPicture(
+                x,
+                y,
+                stride,
+                runs,
+                spreadOut(completedShare, stride),
+                spreadOut(rmsMm, stride),
+                spreadOut(timeS, stride),
+                spreadOut(reversalsPerM, stride));
     }
 
     /** The job as one pass sees it: cells driven before count as done, and all cells of the map are in all. */
@@ -137,15 +149,25 @@ public final class GainMap {
         Setup setup = setting.at(track.setup(), x.value(cell % x.cells()), y.value(cell / x.cells()));
         int completed = 0;
         double squares = 0;
+        double time = 0;
+        double reversals = 0;
         for (int run = 0; run < runs; run++) {
             RunResult result = Twin.run(track, setup, starts[run]);
             if (result.completed()) {
                 completed++;
                 squares += result.rmsMm() * result.rmsMm();
+                time += result.timeS();
+                reversals += result.reversalsPerM();
             }
         }
         completedShare[cell] = (float) completed / runs;
-        rmsMm[cell] = completed == 0 ? Float.NaN : (float) Math.sqrt(squares / completed);
+        rmsMm[cell] = mean(Math.sqrt(squares / completed), completed);
+        timeS[cell] = mean(time / completed, completed);
+        reversalsPerM[cell] = mean(reversals / completed, completed);
+    }
+
+    private static float mean(double value, int completed) {
+        return completed == 0 ? Float.NaN : (float) value;
     }
 
     private float[] spreadOut(float[] values, int stride) {

@@ -10,11 +10,23 @@ import java.util.Arrays;
  * @param stride every so many-th cell of both axes has been driven; 1 when complete
  * @param completedShare of the runs of each cell, row by row
  * @param rmsMm root mean square over the completed runs of each cell; NaN where none completed
+ * @param timeS mean time of the completed runs; NaN where none completed
+ * @param reversalsPerM mean changes of steering side per metre of the completed runs; NaN where none completed
  */
-public record MapPicture(Axis x, Axis y, int stride, int runsPerCell, float[] completedShare, float[] rmsMm) {
+public record MapPicture(
+        Axis x,
+        Axis y,
+        int stride,
+        int runsPerCell,
+        float[] completedShare,
+        float[] rmsMm,
+        float[] timeS,
+        float[] reversalsPerM) {
     public MapPicture {
         completedShare = completedShare.clone();
         rmsMm = rmsMm.clone();
+        timeS = timeS.clone();
+        reversalsPerM = reversalsPerM.clone();
     }
 
     public double completedShare(int column, int row) {
@@ -25,6 +37,14 @@ public record MapPicture(Axis x, Axis y, int stride, int runsPerCell, float[] co
         return rmsMm[row * x.cells() + column];
     }
 
+    public double timeS(int column, int row) {
+        return timeS[row * x.cells() + column];
+    }
+
+    public double reversalsPerM(int column, int row) {
+        return reversalsPerM[row * x.cells() + column];
+    }
+
     @Override
     public boolean equals(Object other) {
         return other instanceof MapPicture that
@@ -33,7 +53,9 @@ public record MapPicture(Axis x, Axis y, int stride, int runsPerCell, float[] co
                 && stride == that.stride
                 && runsPerCell == that.runsPerCell
                 && Arrays.equals(completedShare, that.completedShare)
-                && Arrays.equals(rmsMm, that.rmsMm);
+                && Arrays.equals(rmsMm, that.rmsMm)
+                && Arrays.equals(timeS, that.timeS)
+                && Arrays.equals(reversalsPerM, that.reversalsPerM);
     }
 
     @Override

@@ -17,6 +17,8 @@ final class Eye {
     final double leftMm;
     private final Raster usual;
     private final Raster[] byHeight;
+    private final SpotView.Held held;
+    private final double heldPerSquare;
     private final double ground;
     private final double lineLessGround;
     private final double dark;
@@ -46,6 +48,8 @@ final class Eye {
         leftMm = sensor.leftMm();
         usual = view.usual();
         byHeight = level ? null : view.byHeight();
+        held = level ? null : SpotView.held(byHeight, variation.heightShare());
+        heldPerSquare = 1 / (variation.heightShare() * variation.heightShare());
         ground = light * polarity.ground(sensor);
         lineLessGround = light * (polarity.line(sensor) - polarity.ground(sensor));
         dark = light * sensor.dark();
@@ -59,6 +63,12 @@ final class Eye {
     /** At the height of the captures. */
     double scaled(double xMm, double yMm) {
         return scaled(ground + lineLessGround * usual.at(xMm, yMm));
+    }
+
+    /** On a flat table, at the height of this run. */
+    double scaledHeld(double xMm, double yMm) {
+        double seen = ground + lineLessGround * held.at(xMm, yMm);
+        return scaled(dark + (seen - dark) * heldPerSquare);
     }
 
     /** @param heightShare height over that of the captures; held inside what is painted */

@@ -12,6 +12,7 @@ final class SensorHead {
     private final Eye[] eyes;
     private final double[] scaled;
     private final boolean level;
+    private final boolean flat;
     private final Relief relief;
     private final double pointForwardMm;
     private final double pointLeftMm;
@@ -28,7 +29,8 @@ final class SensorHead {
         List<Sensor> believed = Track.lookingSensors(setup);
         relief = track.relief();
         heightShare = variation.heightShare();
-        level = relief.flat() && heightShare == 1;
+        flat = relief.flat();
+        level = flat && heightShare == 1;
         supportForwardMm = setup.robot().chassis().supportForwardMm();
         sensorHeightMm = setup.robot().chassis().sensorHeightMm();
         eyes = new Eye[sensors.size()];
@@ -59,15 +61,14 @@ final class SensorHead {
             Eye eye = eyes[i];
             double x = body.xMm + eye.forwardMm * cos - eye.leftMm * sin;
             double y = body.yMm + eye.forwardMm * sin + eye.leftMm * cos;
-            scaled[i] = level ? eye.scaled(x, y) : eye.scaledAtHeight(x, y, heightShare(eye.forwardMm, sMm));
+            scaled[i] = level
+                    ? eye.scaled(x, y)
+                    : flat ? eye.scaledHeld(x, y) : eye.scaledAtHeight(x, y, heightShare(eye.forwardMm, sMm));
         }
     }
 
     /** The robot stands on its wheels and one support; a sensor is as high above the table as that plane lifts it. */
     private double heightShare(double forwardMm, double sMm) {
-        if (relief.flat()) {
-            return heightShare;
-        }
         double wheels = sMm - pointForwardMm;
         double lift = relief.liftMm(wheels, forwardMm, supportForwardMm);
         return heightShare + lift / sensorHeightMm;

@@ -45,6 +45,24 @@ final class SpotView {
         return byHeight;
     }
 
+    /** The table from one height that stays: between which two rasters it lies is worked out once. */
+    record Held(Raster lower, Raster upper, float share) {
+        double at(double xMm, double yMm) {
+            return lower.between(upper, share, xMm, yMm);
+        }
+    }
+
+    /** @param heightShare held inside what is painted; the rasters of all heights have the same cells */
+    static Held held(Raster[] views, double heightShare) {
+        double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
+        int above = 1;
+        while (HEIGHTS[above] < height) {
+            above++;
+        }
+        double share = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
+        return new Held(views[above - 1], views[above], (float) share);
+    }
+
     /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
     static double at(Raster[] views, double heightShare, double xMm, double yMm) {
         double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));

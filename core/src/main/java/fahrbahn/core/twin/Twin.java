@@ -85,7 +85,7 @@ public final class Twin {
                 .turnMarks()
                 .map(marks -> new CrossingWatch(track.path().crossings(), marks.place(), controller.turns()))
                 .orElse(null);
-        setTick(1);
+        usualTick();
         place(start);
     }
 
@@ -163,7 +163,7 @@ public final class Twin {
             }
             if (jitterShare > 0) {
                 tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * random.nextGaussian());
-                setTick(tickS / periodS);
+                jitter(tickS / periodS);
                 jitteredS += tickS;
             }
             actuate();
@@ -223,10 +223,16 @@ public final class Twin {
         return tick >= mostTicks ? RunResult.End.TOO_SLOW : null;
     }
 
+    /** Ticks as long as the loop period. */
+    private void usualTick() {
+        rest.set(restS, body.lagS());
+        tail.set(periodS - restS, body.lagS());
+    }
+
     /** @param share length of the tick over the loop period; the delay stretches with it */
-    private void setTick(double share) {
-        rest.set(restS * share, body.lagS());
-        tail.set((periodS - restS) * share, body.lagS());
+    private void jitter(double share) {
+        rest.jitterTo(restS * share);
+        tail.jitterTo((periodS - restS) * share);
     }
 
     /** Sends a command on its way and drives one period with those that arrive in it. */
@@ -247,7 +253,7 @@ public final class Twin {
 
     /** The program stops both wheels in the tick that finished; the loop's delay and the wheels' lag carry the robot on. */
     private void comeToRest() {
-        setTick(1);
+        usualTick();
         delay.send(0, 0);
         for (int i = 0; i <= delay.wholePeriods(); i++) {
             if (restS > 0) {

@@ -1,0 +1,96 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.tuning.CourseAdvice;
+import fahrbahn.core.tuning.CourseAdvisor;
+import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.LimitWords;
+import fahrbahn.core.tuning.StartingGains;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.SetupJson;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "advise", description = "Gains and speed for a course and what is wanted there.")
+final class AdviseCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "SETUP.json")
+    private Path setupFile;
+
+    @Option(names = "--course", required = true, paramLabel = "C", description = "a file, or one of our own")
+    private String course;
+
+    @Option(names = "--for", required = true, paramLabel = "GOAL", description = "finish, place or lap")
+    private String wanted;
+
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the runs (1)")
+    private long seed;
+
+    @Override
+    public Integer call() throws BadFileException {
+        Goal goal = goal(wanted);
+        Setup setup = SetupJson.read(setupFile);
+        CourseAdvice advice = CourseAdvisor.advise(
+                setup,
+                CourseChoice.read(course),
+                goal,
+                seed,
+                Workers.all(),
+                new Progress(spec.commandLine().getErr(), System::nanoTime));
+        ObjectNode json =
+                Json.object().put("kp", advice.kp()).put("kd", advice.kd()).put("baseCommand", advice.baseCommand());
+        chance(json.putObject("chance"), advice.chance());
+        time(json, advice.lapS());
+        json.put("limitedBy", LimitWords.of(advice.limits()));
+        ArrayNode schools = json.putArray("schools");
+        for (CourseAdvice.School school : advice.schools()) {
+            StartingGains gains = school.gains();
+            ObjectNode one = schools.addObject()
+                    .put("school", gains.school().word())
+                    .put("kp", gains.kp())
+                    .put("kd", gains.kd());
+            chance(one.putObject("chance"), school.chance());
+            time(one, school.lapS());
+            one.put(
+                    "slip",
+                    gains.slip() == StartingGains.Slip.NONE
+                            ? null
+                            : gains.slip().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        }
+        Json.print(spec, json);
+        return 0;
+    }
+
+    static Goal goal(String word) {
+        return Arrays.stream(Goal.values())
+                .filter(g -> g.word().equals(word))
+                .findFirst()
+                .orElseThrow(() -> new BadValueException("--for", "'" + word + "'", "finish, place or lap"));
+    }
+
+    static void chance(ObjectNode json, Completion chance) {
+        json.put("low", chance.low())
+                .put("high", chance.high())
+                .put("runs", chance.runs())
+                .put("completed", chance.completed());
+    }
+
+    private static void time(ObjectNode json, double lapS) {
+        Json.put(json, "lapS", Double.isNaN(lapS) ? Optional.empty() : Optional.of(lapS));
+    }
+}

@@ -1,0 +1,94 @@
+package fahrbahn.core.tuning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.job.CancelledException;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Pose;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Gains and speed for a course and a goal: sure to finish, the same on any number of threads, and better than the schools. */
+class CourseAdvisorTest {
+    private static final Course SMALL = new Course(
+            "small",
+            1300,
+            900,
+            new Pose(150, 150, 0),
+            List.of(
+                    new Part.Straight(500),
+                    new Part.Bend(170, Math.PI),
+                    new Part.Straight(300),
+                    new Part.StopStrip(30),
+                    new Part.End(60)),
+            false);
+
+    private static CourseAdvice advise(Setup setup, Goal goal, int threads) {
+        return CourseAdvisor.advise(setup, SMALL, goal, 4, Workers.of(threads), Job.UNWATCHED);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Goal.class)
+    void isSureToFinishAndBetterThanEverySchoolAtItsGoal(Goal goal) {
+        CourseAdvice advice = advise(Setups.pair(), goal, 2);
+        assertThat(advice.chance().low()).isGreaterThan(0.95);
+        assertThat(advice.schools()).hasSizeGreaterThanOrEqualTo(4);
+        if (goal == Goal.LAP) {
+            assertThat(advice.baseCommand()).isGreaterThan(Setups.pair().law().baseCommand());
+            advice.schools().stream()
+                    .filter(s -> s.chance().completed() > 0)
+                    .forEach(s -> assertThat(advice.lapS()).isLessThan(s.lapS()));
+        } else if (goal == Goal.FINISH) {
+            assertThat(advice.baseCommand()).isEqualTo(Setups.pair().law().baseCommand());
+        } else {
+            assertThat(advice.placeMm()).isLessThan(6);
+        }
+        assertThat(LimitWords.of(advice.limits())).contains(advice.limits().full() ? "the drive" : "lag: ");
+    }
+
+    @Test
+    void isTheSameOnAnyNumberOfThreads() {
+        CourseAdvice one = advise(Setups.edge(), Goal.FINISH, 1);
+        CourseAdvice two = advise(Setups.edge(), Goal.FINISH, 2);
+        assertThat(one).isEqualTo(two);
+    }
+
+    @Test
+    void stopsWhenItIsAskedTo() {
+        Job stopped = new Job() {
+            @Override
+            public boolean cancelled() {
+                return true;
+            }
+
+            @Override
+            public void progress(int done, int of) {}
+        };
+        assertThatThrownBy(() -> CourseAdvisor.advise(Setups.pair(), SMALL, Goal.LAP, 1, Workers.of(2), stopped))
+                .isInstanceOf(CancelledException.class);
+    }
+
+    /** Schools by their own arithmetic; a scale a hundred times smaller makes a gain of one far too small. */
+    @Test
+    void schoolsBeginAsTheyAreToldTo() {
+        Setup pair = Setups.pair();
+        List<StartingGains> schools = StartingGains.of(pair);
+        assertThat(schools).extracting(StartingGains::school).contains(StartingGains.School.values());
+        StartingGains full = schools.get(1);
+        assertThat(full.kp()).isEqualTo(pair.law().baseCommand() / 50);
+        assertThat(schools)
+                .allMatch(s -> s.slip() == StartingGains.Slip.NONE || s.school() == StartingGains.School.UNIT);
+        Setup unit = pair.withLaw(pair.law().withScale(fahrbahn.core.setup.Scale.UNIT));
+        assertThat(StartingGains.of(unit).get(0).slip()).isEqualTo(StartingGains.Slip.TOO_SMALL);
+        Setup permille = pair.withLaw(pair.law().withScale(fahrbahn.core.setup.Scale.PERMILLE));
+        assertThat(StartingGains.of(permille).get(0).slip()).isEqualTo(StartingGains.Slip.TOO_LARGE);
+    }
+}
