@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
             StepsCommand.class,
             MapCommand.class,
             AdviseCommand.class,
+            NextCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class
         })

@@ -43,6 +43,11 @@ public final class CourseJson {
     }
 
     private static Course course(Fields root) {
+        return in(root);
+    }
+
+    /** The course inside a document that has more to say. */
+    static Course in(Fields root) {
         Draft draft = draft(root);
         return root.make(draft::course);
     }

@@ -1,5 +1,6 @@
 package fahrbahn.app.chart;
 
+import java.util.function.BiConsumer;
 import java.util.function.DoubleConsumer;
 import javafx.collections.FXCollections;
 import javafx.css.PseudoClass;
@@ -66,6 +67,15 @@ public final class Plot extends XYChart<Number, Number> {
         canvas.setOnMousePressed(e -> pulled.accept(valueAt(e.getX())));
         canvas.setOnMouseDragged(e -> pulled.accept(valueAt(e.getX())));
         canvas.setOnMouseReleased(e -> done.accept(valueAt(e.getX())));
+    }
+
+    /** @param clicked takes both values where the mouse is pressed */
+    public void clicked(BiConsumer<Double, Double> clicked) {
+        canvas.setOnMousePressed(e -> clicked.accept(
+                valueAt(e.getX()),
+                getYAxis()
+                        .getValueForDisplay(Math.max(0, Math.min(canvas.getHeight(), e.getY())))
+                        .doubleValue()));
     }
 
     private double valueAt(double x) {

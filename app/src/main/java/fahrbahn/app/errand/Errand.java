@@ -101,6 +101,40 @@ public final class Errand<T> {
         });
     }
 
+    /** Work that has something to show before it is done. */
+    @FunctionalInterface
+    public interface PartWork<T> {
+        /** @param part takes what there is so far */
+        T run(Job job, Consumer<T> part) throws BadFileException;
+    }
+
+    /**
+     * Asks for work that shows parts of its result on the way.
+     *
+     * @param shown told of each part and of the whole, unless newer work or {@link #stop} took its place
+     * @param ended told how it ended, likewise
+     */
+    public void runInParts(PartWork<T> work, Consumer<T> shown, Consumer<Ending<T>> ended) {
+        Watched[] mine = new Watched[1];
+        runToEnd(
+                job -> {
+                    mine[0] = (Watched) job;
+                    return work.run(
+                            job,
+                            part -> errands.interfaceThread().execute(() -> {
+                                if (mine[0] == now && !mine[0].cancelled) {
+                                    shown.accept(part);
+                                }
+                            }));
+                },
+                ending -> {
+                    if (ending instanceof Ending.Done<T> done) {
+                        shown.accept(done.result());
+                    }
+                    ended.accept(ending);
+                });
+    }
+
     private Ending<T> ending(Work<T> work, Job job) {
         try {
             return new Ending.Done<>(work.run(job));

@@ -14,6 +14,7 @@ import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
 import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.core.tuning.TwinAdvisor;
 import java.nio.file.Path;
@@ -41,6 +42,8 @@ public final class GainsModel extends StationModel {
     /** For what the pair was asked for that was not there yet: another robot, or a change, and it is not wanted any more. */
     private Setup useFor;
 
+    private final MapModel map;
+    private final GoalModel goal;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
@@ -99,8 +102,15 @@ public final class GainsModel extends StationModel {
         static final Advised NOT_YET = new Advised(false, Optional.empty());
     }
 
-    public GainsModel(Season season, Errands errands, Supplier<Map<Constant, Double>> known) {
+    /** @param tableInHand on which the map is driven, and a goal is */
+    public GainsModel(
+            Season season,
+            Errands errands,
+            Supplier<Optional<Ground>> tableInHand,
+            Supplier<Map<Constant, Double>> known) {
         super(season);
+        this.map = new MapModel(season, tableInHand, this, errands);
+        this.goal = new GoalModel(season, tableInHand, this, errands);
         this.errand = errands.errand("The lane");
         this.adviceErrand = errands.errand("The gains to try");
         this.saveErrand = errands.errand("Saving the picture");
@@ -108,6 +118,14 @@ public final class GainsModel extends StationModel {
         this.known = known;
         season.setupProperty().addListener(o -> compute());
         compute();
+    }
+
+    MapModel map() {
+        return map;
+    }
+
+    GoalModel goal() {
+        return goal;
     }
 
     /** The newest results; empty until the first are there. */
@@ -225,6 +243,16 @@ public final class GainsModel extends StationModel {
                     return "Saved as " + file.getFileName() + ".";
                 },
                 told);
+    }
+
+    /** Sets gains and base command, as one step. */
+    void chooseWithSpeed(double kp, double kd, double baseCommand) {
+        season.choices()
+                .chooseGains(
+                        setup -> setup.withLaw(setup.law()
+                                .withGains(kp, setup.law().ki(), kd)
+                                .withBaseCommand(baseCommand)),
+                        known.get());
     }
 
     /** Sets gains by hand; they count as chosen for the robot as it is now. */

@@ -5,6 +5,7 @@ import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.WiggleOnset;
@@ -94,7 +95,10 @@ public final class GainsView {
         side.setMaxWidth(300);
         model.pictureProperty().addListener(o -> refresh());
         refresh();
-        return new StationView(
+        MapPage map = new MapPage(model.map());
+        model.setupNowProperty().addListener(o -> map.refresh());
+        Pages.Page lane = new Pages.Page(
+                "Lane",
                 Nodes.row(
                         Nodes.grow(Nodes.panel(
                                 "The lane, by loop theory: gain against speed", Nodes.grow(plot), save.button())),
@@ -104,6 +108,7 @@ public final class GainsView {
                     model.look();
                     progress.setProgress(model.progress());
                 });
+        return new Pages(List.of(lane, map.page(), new GoalPage(model.goal()).page())).view();
     }
 
     private void savePicture() {
