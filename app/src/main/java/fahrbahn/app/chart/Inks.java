@@ -32,6 +32,15 @@ final class Inks {
             "ink-entry",
             "ink-stop",
             "ink-crease",
+            "ink-map-0",
+            "ink-map-1",
+            "ink-map-2",
+            "ink-map-3",
+            "ink-map-4",
+            "ink-map-5",
+            "ink-map-6",
+            "ink-map-7",
+            "ink-map-rim",
             "ink-cross",
             "ink-cross-rim");
 

@@ -249,9 +249,8 @@ public final class GainsModel extends StationModel {
     void chooseWithSpeed(double kp, double kd, double baseCommand) {
         season.choices()
                 .chooseGains(
-                        setup -> setup.withLaw(setup.law()
-                                .withGains(kp, setup.law().ki(), kd)
-                                .withBaseCommand(baseCommand)),
+                        setup -> setup.withLaw(
+                                setup.law().withGains(kp, setup.law().ki(), kd).withBaseCommand(baseCommand)),
                         known.get());
     }
 

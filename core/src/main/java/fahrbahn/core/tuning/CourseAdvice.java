@@ -23,8 +23,8 @@ public record CourseAdvice(
         double placeMm,
         Limits limits,
         List<School> schools) {
-    /** A school's gains on the course. */
-    public record School(StartingGains gains, Completion chance, double lapS) {}
+    /** A school's gains on the course; figures of the runs that finished, NaN where none did. */
+    public record School(StartingGains gains, Completion chance, double rmsMm, double lapS) {}
 
     /**
      * What gives way first when it is driven a fifth faster.

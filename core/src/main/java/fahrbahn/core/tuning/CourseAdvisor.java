@@ -260,7 +260,7 @@ public final class CourseAdvisor {
     private CourseAdvice.School school(StartingGains gains) {
         Tried tried = driven(
                 new Tried(gains.kp(), gains.kd(), setup.law().baseCommand(), Tried.NONE), SCHOOL_RUNS, Spread.TYPICAL);
-        return new CourseAdvice.School(gains, tried.chance(), tried.lapS());
+        return new CourseAdvice.School(gains, tried.chance(), tried.rmsMm(), tried.lapS());
     }
 
     private CourseAdvice.Limits limits(Tried best) {

@@ -1,0 +1,56 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.words.Words;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.tuning.CourseAdvice;
+import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.LimitWords;
+import fahrbahn.core.tuning.StartingGains;
+
+/** Goals and what they ask for, in sentences. */
+final class GoalWords {
+    static final String ASK = "F tries every school's gains and many more on the table in hand.";
+
+    private GoalWords() {}
+
+    static String goal(Goal goal) {
+        return switch (goal) {
+            case FINISH -> "finish first (rescue)";
+            case PLACE -> "stop place first (mission)";
+            case LAP -> "lap time first (sprint)";
+        };
+    }
+
+    static String verdict(GoalModel.Found found) {
+        CourseAdvice a = found.advice();
+        String setting = "Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + " at command "
+                + Words.number(a.baseCommand());
+        if (a.chance().completed() == 0) {
+            return "Nothing that was tried gets round " + found.table() + ". What stops it: "
+                    + LimitWords.of(a.limits()) + ".";
+        }
+        String place = found.goal() == Goal.PLACE
+                ? ", stopping within \u00b1 " + Words.number(2 * a.placeMm(), 2) + " mm along"
+                : "";
+        return "For " + found.table() + " take " + setting + ": " + chance(a.chance()) + ", "
+                + Words.number(a.lapS(), 3) + " s" + place + ". " + limits(a.limits()) + ". U puts it on the robot.";
+    }
+
+    private static String limits(CourseAdvice.Limits limits) {
+        return limits.part().isEmpty() && !limits.full()
+                ? "No limit shows up to a fifth faster"
+                : "It is limited by " + LimitWords.of(limits);
+    }
+
+    static String chance(Completion chance) {
+        return chance.completed() + " of " + chance.runs() + " finish (" + Words.percent(chance.low()) + " or more)";
+    }
+
+    static String slip(StartingGains.Slip slip) {
+        return switch (slip) {
+            case NONE -> "";
+            case TOO_LARGE -> "far above the wiggle: a slipped decimal, or a gain for a smaller scale?";
+            case TOO_SMALL -> "far below what the bend needs: a slipped decimal, or a gain for a larger scale?";
+        };
+    }
+}

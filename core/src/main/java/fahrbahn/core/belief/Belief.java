@@ -1,0 +1,219 @@
+package fahrbahn.core.belief;
+
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Start;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
+
+/** Robots that may be the one, each with its weight. Changes trial by trial; not thread-safe. */
+public final class Belief {
+    static final int PARTICLES = 160;
+
+    /** Fewer robots than this that count are drawn anew from those that do. */
+    private static final double LEAST_EFFECTIVE = 0.5 * PARTICLES;
+
+    /** Discount of Liu and West: how near a robot drawn anew stays to the one it is drawn from. */
+    private static final double KEPT = 0.97;
+
+    /** Before anything is seen: wrong sign, swapped sensors or the wrong edge, one robot in thirty. */
+    private static final double WRONG_WAY = 1.0 / 30;
+
+    /** What was seen is this unlikely with every robot there may be: it fits none, or the eyes erred. */
+    private static final double FITS_NONE = 0.03;
+
+    private final Ghosts ghosts;
+    private final long seed;
+    private final SplittableRandom random;
+    private final Workers workers;
+    private final Job job;
+    private List<Particle> particles = new ArrayList<>();
+    private double[] weights = new double[PARTICLES];
+    private double wrongWay = WRONG_WAY;
+    private int trials;
+    private boolean contradicts;
+
+    Belief(Ghosts ghosts, long seed, Workers workers, Job job) {
+        this.ghosts = ghosts;
+        this.seed = seed;
+        this.random = new SplittableRandom(seed);
+        this.workers = workers;
+        this.job = job;
+        for (int i = 0; i < PARTICLES; i++) {
+            particles.add(Particle.drawn(random));
+            weights[i] = 1.0 / PARTICLES;
+        }
+    }
+
+    /** Weighs every robot by what was seen. */
+    void see(Trial trial) {
+        Start start = Spread.TYPICAL.draw(0, seed, trials++);
+        Candidate setting = new Candidate(trial.kp(), trial.kd(), trial.baseCommand());
+        double[] likelihood = new double[PARTICLES];
+        List<Particle> now = particles;
+        workers.run(
+                PARTICLES,
+                i -> {
+                    RunResult run = ghosts.run(now.get(i), setting, start);
+                    likelihood[i] = Sight.likelihood(trial, run, ghosts.path());
+                },
+                job);
+        double fits = 0;
+        for (int i = 0; i < PARTICLES; i++) {
+            fits += weights[i] * likelihood[i];
+        }
+        double wrong = wrongWayShows(trial.seen());
+        double both = wrongWay * wrong + (1 - wrongWay) * fits;
+        wrongWay = wrongWay * wrong / both;
+        contradicts = both < FITS_NONE;
+        if (trial.seen() == Seen.TURNS_AWAY) {
+            return; // that says nothing of a robot that steers the right way
+        }
+        double sum = 0;
+        for (int i = 0; i < PARTICLES; i++) {
+            weights[i] *= likelihood[i];
+            sum += weights[i];
+        }
+        for (int i = 0; i < PARTICLES; i++) {
+            weights[i] /= sum;
+        }
+        if (effective() < LEAST_EFFECTIVE) {
+            drawAnew();
+        }
+    }
+
+    /** What a robot that steers the wrong way is seen to do. */
+    private static double wrongWayShows(Seen seen) {
+        return switch (seen) {
+            case TURNS_AWAY -> 0.85;
+            case LOST_STRAIGHT -> 0.1;
+            case OTHER -> 0.05;
+            default -> 0.004;
+        };
+    }
+
+    /** How many robots count: one over the sum of the squares of the weights. */
+    public double effective() {
+        double squares = 0;
+        for (double weight : weights) {
+            squares += weight * weight;
+        }
+        return 1 / squares;
+    }
+
+    private void drawAnew() {
+        double[] mean = new double[Particle.FIGURES];
+        double[] variance = new double[Particle.FIGURES];
+        for (int i = 0; i < PARTICLES; i++) {
+            double[] figures = particles.get(i).figures();
+            for (int k = 0; k < mean.length; k++) {
+                mean[k] += weights[i] * figures[k];
+            }
+        }
+        for (int i = 0; i < PARTICLES; i++) {
+            double[] figures = particles.get(i).figures();
+            for (int k = 0; k < mean.length; k++) {
+                variance[k] += weights[i] * (figures[k] - mean[k]) * (figures[k] - mean[k]);
+            }
+        }
+        double shrink = (3 * KEPT - 1) / (2 * KEPT);
+        double spread = Math.sqrt(1 - shrink * shrink);
+        List<Particle> anew = new ArrayList<>();
+        double from = random.nextDouble() / PARTICLES;
+        double upTo = weights[0];
+        int at = 0;
+        for (int i = 0; i < PARTICLES; i++) {
+            while (from + (double) i / PARTICLES > upTo && at < PARTICLES - 1) {
+                upTo += weights[++at];
+            }
+            double[] figures = particles.get(at).figures();
+            for (int k = 0; k < figures.length; k++) {
+                figures[k] = shrink * figures[k]
+                        + (1 - shrink) * mean[k]
+                        + spread * Math.sqrt(variance[k]) * random.nextGaussian();
+            }
+            anew.add(Particle.of(figures));
+        }
+        particles = anew;
+        java.util.Arrays.fill(weights, 1.0 / PARTICLES);
+    }
+
+    /** Some of the robots, each as often as it weighs. */
+    List<Particle> some(int count) {
+        List<Particle> some = new ArrayList<>();
+        double upTo = weights[0];
+        int at = 0;
+        for (int i = 0; i < count; i++) {
+            while ((i + 0.5) / count > upTo && at < PARTICLES - 1) {
+                upTo += weights[++at];
+            }
+            some.add(particles.get(at));
+        }
+        return some;
+    }
+
+    /** Chance that it steers the wrong way. */
+    public double wrongWay() {
+        return wrongWay;
+    }
+
+    /** Whether what was seen last fits no robot that there may be. */
+    public boolean contradicts() {
+        return contradicts;
+    }
+
+    /** A figure's ends, with one in twenty beyond either, and its middle. */
+    public record Range(double low, double mid, double high) {
+        Range times(double unit) {
+            return new Range(low * unit, mid * unit, high * unit);
+        }
+    }
+
+    Range range(ToDoubleFunction<Particle> figure) {
+        Integer[] order = new Integer[PARTICLES];
+        for (int i = 0; i < PARTICLES; i++) {
+            order[i] = i;
+        }
+        java.util.Arrays.sort(order, java.util.Comparator.comparingDouble(i -> figure.applyAsDouble(particles.get(i))));
+        return new Range(quantile(order, figure, 0.05), quantile(order, figure, 0.5), quantile(order, figure, 0.95));
+    }
+
+    private double quantile(Integer[] order, ToDoubleFunction<Particle> figure, double share) {
+        double sum = 0;
+        for (int i : order) {
+            sum += weights[i];
+            if (sum >= share) {
+                return figure.applyAsDouble(particles.get(i));
+            }
+        }
+        return figure.applyAsDouble(particles.get(order[order.length - 1]));
+    }
+
+    public Range lagS() {
+        return range(Particle::lag).times(ghosts.setup().robot().drive().lagS());
+    }
+
+    public Range delayS() {
+        return range(Particle::delay).times(ghosts.setup().robot().loop().delayS());
+    }
+
+    public Range freeSpeedMmPerS() {
+        return range(Particle::speed).times(ghosts.setup().robot().drive().freeSpeedMmPerS());
+    }
+
+    public Range effectiveWidthMm() {
+        return range(Particle::width).times(ghosts.setup().robot().drive().effectiveTrackWidthMm());
+    }
+
+    public Range slopeShare() {
+        return range(Particle::slope);
+    }
+
+    public Range mismatchShare() {
+        return range(Particle::mismatch);
+    }
+}

@@ -1,0 +1,94 @@
+package fahrbahn.core.belief;
+
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Traits;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Path;
+import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.Track;
+import fahrbahn.core.twin.Twin;
+import java.util.List;
+
+/** Drives robots that may be the one. A table is painted once for each of a few spots, and a robot's is the nearest of them. */
+final class Ghosts {
+    private static final double[] SPOTS = {0.68, 0.82, 1, 1.22, 1.48};
+
+    private final Setup setup;
+    private final List<Track> tracks;
+
+    Ghosts(Setup setup, Ground ground) {
+        this.setup = setup;
+        this.tracks = java.util.Arrays.stream(SPOTS)
+                .mapToObj(spot -> Track.of(ground, setup.withRobot(withSpot(setup.robot(), spot))))
+                .toList();
+    }
+
+    private static Robot withSpot(Robot robot, double times) {
+        List<Sensor> sensors = robot.sensors().stream()
+                .map(s -> s.withSpotSigmaMm(times * s.spotSigmaMm()))
+                .toList();
+        return robot.withSensors(sensors);
+    }
+
+    private Track track(double slope) {
+        int nearest = 0;
+        for (int i = 1; i < SPOTS.length; i++) {
+            if (Math.abs(Math.log(SPOTS[i] * slope)) < Math.abs(Math.log(SPOTS[nearest] * slope))) {
+                nearest = i;
+            }
+        }
+        return tracks.get(nearest);
+    }
+
+    /** @return the run, or null where the setting is none this robot can take */
+    RunResult run(Particle ghost, Candidate setting, Start start) {
+        Track track = track(ghost.slope());
+        try {
+            return Twin.run(track, as(track.setup(), ghost, setting), start);
+        } catch (BadValueException impossible) {
+            return null;
+        }
+    }
+
+    /** The robot itself, spot and all. */
+    static Setup become(Setup setup, Particle ghost) {
+        Candidate as =
+                new Candidate(setup.law().kp(), setup.law().kd(), setup.law().baseCommand());
+        return as(setup.withRobot(withSpot(setup.robot(), 1 / ghost.slope())), ghost, as);
+    }
+
+    private static Setup as(Setup seen, Particle ghost, Candidate setting) {
+        Drive drive = seen.robot().drive();
+        Traits traits = drive.traits();
+        double widest = 2 * seen.line().tightestRadiusMm() / drive.trackWidthMm();
+        Drive driven = new Drive(
+                drive.trackWidthMm(),
+                drive.freeSpeedMmPerS() * ghost.speed(),
+                drive.lagS() * ghost.lag(),
+                drive.mixing(),
+                drive.fullCommand(),
+                traits.withScrub(Math.min(widest, traits.scrub() * ghost.width()))
+                        .withMismatchShare(traits.mismatchShare() + ghost.mismatch()));
+        Loop loop = seen.robot().loop();
+        return seen.withRobot(seen.robot()
+                        .withDrive(driven)
+                        .withLoop(new Loop(loop.periodS(), loop.delayS() * ghost.delay())))
+                .withLaw(seen.law()
+                        .withGains(setting.kp(), seen.law().ki(), setting.kd())
+                        .withBaseCommand(setting.baseCommand()));
+    }
+
+    Setup setup() {
+        return setup;
+    }
+
+    Path path() {
+        return tracks.get(0).path();
+    }
+}

@@ -1,0 +1,48 @@
+package fahrbahn.core.belief;
+
+import fahrbahn.core.check.Text;
+
+/** The reason for the next trial in one sentence, shared by the command and the window. */
+public final class NextWords {
+    private NextWords() {}
+
+    public static String reason(NextTrial trial) {
+        String chance = Text.of(
+                "finishes in %.0f to %.0f %% of runs",
+                100 * trial.chance().low(), 100 * trial.chance().high());
+        return switch (trial.why()) {
+            case WRONG_WAY -> suspect(trial.suspect().orElseThrow());
+            case CONTRADICTS ->
+                "What was seen last fits no robot that there may be after the trials before it: try the same once more, and look again.";
+            case NO_TIME -> setting(trial.best()) + " " + chance + " with what is known: take it.";
+            case DONE -> setting(trial.best()) + " ran and " + chance + "; one more trial would not change the choice.";
+            case PROMISES_MOST ->
+                setting(trial.next().orElseThrow()) + " promises most with robots that may be yours: "
+                        + lag(trial.belief()) + ".";
+        };
+    }
+
+    private static String setting(Candidate c) {
+        return Text.of("Kp %.3g, Kd %.3g at command %.4g", c.kp(), c.kd(), c.baseCommand());
+    }
+
+    private static String lag(Belief belief) {
+        return Text.of(
+                "lag %.0f to %.0f ms, speed %.0f to %.0f mm/s at full command",
+                1000 * belief.lagS().low(),
+                1000 * belief.lagS().high(),
+                belief.freeSpeedMmPerS().low(),
+                belief.freeSpeedMmPerS().high());
+    }
+
+    private static String suspect(NextTrial.Suspect suspect) {
+        return switch (suspect) {
+            case SIGN ->
+                "It turns away at once: the steering's sign looks wrong. Turn it round, hold the robot over the line by hand, then try the same again.";
+            case SWAPPED ->
+                "It turns away at once: the two sensors look changed over. Change them over, hold the robot over the line by hand, then try the same again.";
+            case EDGE ->
+                "It turns away at once: it looks set on the other edge of the line. Put it on the other edge, or turn the steering round, then try the same again.";
+        };
+    }
+}

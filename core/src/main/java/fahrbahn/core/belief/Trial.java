@@ -1,0 +1,46 @@
+package fahrbahn.core.belief;
+
+import fahrbahn.core.check.Check;
+import java.util.OptionalDouble;
+
+/**
+ * One try at the table.
+ *
+ * @param kp per loop
+ * @param kd per loop
+ * @param wigglePeriodS counted wiggles by the stopwatch; empty when nobody counted
+ * @param wiggles how many were counted; 0 when nobody did
+ * @param lapS by the stopwatch
+ * @param alongMm where it stopped, beyond the finish
+ */
+public record Trial(
+        double kp,
+        double kd,
+        double baseCommand,
+        Seen seen,
+        OptionalDouble wigglePeriodS,
+        int wiggles,
+        OptionalDouble lapS,
+        OptionalDouble alongMm) {
+    public Trial {
+        Check.notNegative("kp", kp);
+        Check.notNegative("kd", kd);
+        Check.positive("baseCommand", baseCommand);
+        wigglePeriodS.ifPresent(p -> Check.positive("wigglesS", p));
+        lapS.ifPresent(t -> Check.positive("lapS", t));
+    }
+
+    /** Nothing counted or timed. */
+    public static Trial of(double kp, double kd, double baseCommand, Seen seen) {
+        return new Trial(
+                kp, kd, baseCommand, seen, OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    boolean at(double otherKp, double otherKd, double otherBase) {
+        return near(kp, otherKp) && near(kd, otherKd) && near(baseCommand, otherBase);
+    }
+
+    private static boolean near(double a, double b) {
+        return Math.abs(a - b) <= 0.02 * Math.max(Math.abs(a), Math.abs(b));
+    }
+}
