@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import fahrbahn.app.InMemory;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Palette;
@@ -146,6 +147,10 @@ class FuzzCommandsTest {
         }
         String turning = turning(setup);
         String marks = marks();
+        String story = "{\"format\":\"fahrbahn-story\",\"version\":1,\"setup\":" + setup
+                + ",\"course\":" + CourseJson.write(Draft.of(Course.straight(700)))
+                + ",\"for\":\"finish\",\"trialsLeft\":3,\"trials\":[{\"kp\":0.4,\"kd\":1,\"baseCommand\":100,\"seen\":\"smooth\","
+                + "\"wiggles\":4,\"wigglesS\":3.2,\"lapS\":3,\"alongMm\":5}]}";
         String colours = colours();
         Path season = folder.resolve("season.fahrbahn");
         SeasonFile.create(season, Clock.systemUTC()).close();
@@ -156,7 +161,7 @@ class FuzzCommandsTest {
             Random random = new Random(i);
             boolean whole = random.nextInt(6) == 0;
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
-            List<String> arguments = switch (i % 10) {
+            List<String> arguments = switch (i % 120 == 119 ? 10 : i % 60 == 58 ? 11 : i % 10) {
                 case 0, 1 -> List.of("lane", write(file, setup, whole, random));
                 case 2 ->
                     List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
@@ -181,6 +186,21 @@ class FuzzCommandsTest {
                             : List.of(
                                     "check", damaged(file, seasonBytes, random).toString());
                 case 8 -> List.of("marks", write(file, marks, whole, random));
+                case 10 -> List.of("next", write(file, story, whole, random));
+                case 11 ->
+                    List.of(
+                            "map",
+                            write(folder.resolve("turns.json"), setup, true, random),
+                            "--course",
+                            "mission",
+                            "--kp",
+                            argument(random) + ":" + argument(random),
+                            "--kd",
+                            "0:" + argument(random),
+                            "--cells",
+                            "3",
+                            "--runs",
+                            "1");
                 case 9 ->
                     i % 20 == 9
                             ? List.of(

@@ -3,7 +3,6 @@ package fahrbahn.core.belief;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +11,7 @@ import java.util.function.ToDoubleFunction;
 
 /** Robots that may be the one, each with its weight. Changes trial by trial; not thread-safe. */
 public final class Belief {
-    static final int PARTICLES = 160;
+    static final int PARTICLES = 100;
 
     /** Fewer robots than this that count are drawn anew from those that do. */
     private static final double LEAST_EFFECTIVE = 0.5 * PARTICLES;
@@ -51,7 +50,7 @@ public final class Belief {
 
     /** Weighs every robot by what was seen. */
     void see(Trial trial) {
-        Start start = Spread.TYPICAL.draw(0, seed, trials++);
+        Start start = Ghosts.EVENING.draw(0, seed, trials++);
         Candidate setting = new Candidate(trial.kp(), trial.kd(), trial.baseCommand());
         double[] likelihood = new double[PARTICLES];
         List<Particle> now = particles;

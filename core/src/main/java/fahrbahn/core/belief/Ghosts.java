@@ -1,6 +1,8 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Robot;
@@ -10,6 +12,7 @@ import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
@@ -17,16 +20,23 @@ import java.util.List;
 
 /** Drives robots that may be the one. A table is painted once for each of a few spots, and a robot's is the nearest of them. */
 final class Ghosts {
+    /** An evening's differences, but for the height: what height changes is in the robots' slopes already. */
+    static final Spread EVENING = new Spread(3, 0.03, 0.03, 0.08, 0.01, 0.03, 0, 0.03);
+
     private static final double[] SPOTS = {0.68, 0.82, 1, 1.22, 1.48};
 
     private final Setup setup;
     private final List<Track> tracks;
 
-    Ghosts(Setup setup, Ground ground) {
+    /** Paints the table for each spot. */
+    Ghosts(Setup setup, Ground ground, Workers workers, Job job) {
         this.setup = setup;
-        this.tracks = java.util.Arrays.stream(SPOTS)
-                .mapToObj(spot -> Track.of(ground, setup.withRobot(withSpot(setup.robot(), spot))))
-                .toList();
+        Track[] painted = new Track[SPOTS.length];
+        workers.run(
+                SPOTS.length,
+                i -> painted[i] = Track.of(ground, setup.withRobot(withSpot(setup.robot(), SPOTS[i]))),
+                job);
+        this.tracks = List.of(painted);
     }
 
     private static Robot withSpot(Robot robot, double times) {

@@ -13,7 +13,6 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -74,14 +73,24 @@ public record NextTrial(
 
     private static final double RISKY_WEIGHT = 5;
 
-    /** A setting has to promise so much to be worth a trial after one that ran. */
-    private static final double WORTH = 0.94;
+    /** What a setting has to promise to be worth a trial after one that ran: this share of the other's lap, scatter, or way beside the path. */
+    private static double worth(Goal goal) {
+        return switch (goal) {
+            case LAP -> 0.94;
+            case PLACE -> 0.8;
+            case FINISH -> 0.5; // it finishes already
+        };
+    }
 
     private static final int STEPS_PER_RATIO = 4;
-    private static final int[] ROUND_RUNS = {5, 12, 30};
-    private static final int[] ROUND_KEPT = {24, 6, 6};
-    private static final double[] LAP_SHARES = {0.8, 1, 1.25, 1.6, 2.1};
-    private static final double[] SLOWER = {0.6, 0.8, 1};
+    private static final int[] ROUND_RUNS = {4, 10, 26};
+    private static final int[] ROUND_KEPT = {14, 5, 5};
+    private static final List<List<Double>> LAP_SHARES = List.of(List.of(1.0, 1.25, 1.6, 2.1), List.of(0.75));
+    private static final List<List<Double>> FINISH_SHARES = List.of(List.of(1.0), List.of(0.75), List.of(0.5));
+
+    /** From this share on, over the robots that may be the one, no slower speed is looked at. */
+    private static final double ENOUGH = 0.8;
+
     private static final double[] WIDE_KD_PER_KP = {0, 1.5, 5};
     private static final double[] WIDE_KP = {0.5, 0.9, 1.6, 3};
 
@@ -120,7 +129,7 @@ public record NextTrial(
 
     /** @throws fahrbahn.core.check.BadValueException when the robot cannot be put on the course */
     public static NextTrial of(Story story, long seed, Workers workers, Job job) {
-        Ghosts ghosts = new Ghosts(story.setup(), story.course());
+        Ghosts ghosts = new Ghosts(story.setup(), story.course(), workers, job);
         Belief belief = new Belief(ghosts, seed, workers, job);
         story.trials().forEach(belief::see);
         return new Search(story, ghosts, belief, seed, workers, job).next();
@@ -128,17 +137,25 @@ public record NextTrial(
 
     private record Search(Story story, Ghosts ghosts, Belief belief, long seed, Workers workers, Job job) {
         NextTrial next() {
-            List<Driven> all = candidates().stream()
-                    .map(c -> new Driven(c, new RunResult[0]))
-                    .toList();
             boolean last = story.trialsLeft() <= 1;
-            List<Driven> kept = all;
-            for (int i = 0; i < ROUND_RUNS.length; i++) {
-                kept = best(driven(kept, ROUND_RUNS[i]), ROUND_KEPT[i], last ? LAST_WEIGHT : RISKY_WEIGHT);
+            List<Driven> kept = List.of();
+            for (List<Double> shares : story.goal() == Goal.LAP ? LAP_SHARES : FINISH_SHARES) {
+                List<Driven> these = candidates(shares).stream()
+                        .map(c -> new Driven(c, new RunResult[0]))
+                        .toList();
+                for (int i = 0; i < ROUND_RUNS.length; i++) {
+                    these = best(driven(these, ROUND_RUNS[i]), ROUND_KEPT[i], last ? LAST_WEIGHT : RISKY_WEIGHT);
+                }
+                List<Driven> both = new ArrayList<>(kept);
+                both.addAll(these);
+                kept = both;
+                if (best(kept, 1, LAST_WEIGHT).get(0).share() >= ENOUGH) {
+                    break; // slower is safer still, but nobody wants to be slower than is needed
+                }
             }
             Driven safest = best(kept, 1, LAST_WEIGHT).get(0);
             Driven boldest = best(kept, 1, last ? LAST_WEIGHT : RISKY_WEIGHT).get(0);
-            Driven sure = more(safest, 120);
+            Driven sure = more(safest, 80);
             Completion chance = Completion.of((int) Math.round(sure.share() * sure.runs().length), sure.runs().length);
             Optional<Trial> latest = story.trials().isEmpty()
                     ? Optional.empty()
@@ -170,7 +187,8 @@ public record NextTrial(
             double weight = last ? LAST_WEIGHT : RISKY_WEIGHT;
             if (ran.isPresent()
                     && ran.get().share() >= 0.95
-                    && boldest.cost(story.goal(), weight) > WORTH * ran.get().cost(story.goal(), LAST_WEIGHT)) {
+                    && boldest.cost(story.goal(), weight)
+                            > worth(story.goal()) * ran.get().cost(story.goal(), LAST_WEIGHT)) {
                 return answer(Optional.empty(), ran.get(), chanceOf(ran.get()), Why.DONE);
             }
             Driven go = tried(boldest.setting()) && !tried(safest.setting()) ? safest : boldest;
@@ -211,9 +229,9 @@ public record NextTrial(
             return ran.stream().min(Comparator.comparingDouble(d -> d.cost(story.goal(), LAST_WEIGHT)));
         }
 
-        private List<Candidate> candidates() {
+        private List<Candidate> candidates(List<Double> shares) {
             List<Candidate> all = new ArrayList<>();
-            for (double base : bases()) {
+            for (double base : bases(shares)) {
                 Setup at = likely(base);
                 List<GainAdvice> pairs = GainAdvisor.proposals(at, STEPS_PER_RATIO);
                 pairs.forEach(p -> all.add(new Candidate(two(p.kp()), two(p.kd()), base)));
@@ -234,12 +252,12 @@ public record NextTrial(
             return all.stream().distinct().toList();
         }
 
-        private List<Double> bases() {
+        private List<Double> bases(List<Double> shares) {
             Drive drive = story.setup().robot().drive();
             double set = story.setup().law().baseCommand();
             double least = 1.05 * drive.traits().curve().startsAboveCommand();
             List<Double> bases = new ArrayList<>();
-            for (double share : story.goal() == Goal.LAP ? LAP_SHARES : SLOWER) {
+            for (double share : shares) {
                 double base = share == 1 ? set : Math.min(drive.fullCommand(), Rounding.significant(set * share, 3));
                 if (base > least && !bases.contains(base)) {
                     bases.add(base);
@@ -298,7 +316,7 @@ public record NextTrial(
 
         /** Strides through the robots, so that a few runs see them all over. */
         private RunResult run(Candidate setting, List<Particle> some, int i) {
-            Start start = Spread.TYPICAL.draw(0, seed + 77, i);
+            Start start = Ghosts.EVENING.draw(0, seed + 77, i);
             int at = (int) ((i * 0.6180339887498949 % 1) * some.size());
             return ghosts.run(some.get(at), setting, start);
         }

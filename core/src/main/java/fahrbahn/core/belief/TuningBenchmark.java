@@ -2,8 +2,22 @@ package fahrbahn.core.belief;
 
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
+import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Pose;
 import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -46,6 +60,48 @@ public final class TuningBenchmark {
         public long unsolved() {
             return Arrays.stream(trials).filter(t -> t > MOST_TRIALS).count();
         }
+    }
+
+    /** A course with bends either way, for the benchmark. */
+    public static Course course() {
+        return new Course(
+                "Bench bends",
+                1700,
+                1150,
+                new Pose(200, 200, 0),
+                List.of(
+                        new Part.Straight(500),
+                        new Part.SwingOver(160, Math.PI / 4),
+                        new Part.Bend(160, Math.PI / 2),
+                        new Part.Straight(120),
+                        new Part.Bend(150, Math.PI / 2),
+                        new Part.Straight(250),
+                        new Part.Bend(150, -Math.PI / 2),
+                        new Part.Straight(80),
+                        new Part.StopStrip(40),
+                        new Part.End(60)),
+                false);
+    }
+
+    /** What coaches believe their robots to be: one sensor on an edge and a pair, slow and quick, of either mixing. */
+    public static List<Setup> robots() {
+        List<Setup> all = new ArrayList<>();
+        for (Mixing mixing : Mixing.values()) {
+            for (double share : new double[] {0.3, 0.42}) {
+                for (Law.Kind kind : List.of(Law.Kind.EDGE, Law.Kind.PAIR)) {
+                    Drive drive = new Drive(125, 540, 0.05, mixing, 100);
+                    List<Sensor> sensors = kind == Law.Kind.EDGE
+                            ? List.of(new Sensor("eye", 60, 0, 3.3, 12, 70, 0.6, 1))
+                            : List.of(
+                                    new Sensor("left", 60, 10, 3.3, 12, 70, 0.6, 1),
+                                    new Sensor("right", 60, -10, 3.3, 12, 70, 0.6, 1));
+                    Robot robot = new Robot("bench " + all.size(), drive, new Loop(0.01, 0.01), sensors);
+                    Law law = new Law(kind, Side.RIGHT, Scale.PERCENT, 50, 1, 0, 0, 100 * share);
+                    all.add(new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, 150), law));
+                }
+            }
+        }
+        return all;
     }
 
     /**
@@ -165,6 +221,6 @@ public final class TuningBenchmark {
     }
 
     private static double unitsFull(Setup setup) {
-        return fahrbahn.core.law.UsualLaws.top(setup);
+        return UsualLaws.top(setup);
     }
 }

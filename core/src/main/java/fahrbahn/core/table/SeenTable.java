@@ -2,12 +2,15 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Text;
+import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
 
 /**
  * A table top as a spot sees it. Painting and blurring take up to a tenth of a second on a large table, so the tables used last are
@@ -21,7 +24,7 @@ public final class SeenTable {
     private static final double FITTING_CELLS = 0.999 * Painter.MOST_CELLS;
 
     /** In the order of their last use. */
-    private static final Map<Key, Raster> KEPT = new LinkedHashMap<>(16, 0.75f, true);
+    private static final Map<Key, FutureTask<Raster>> KEPT = new LinkedHashMap<>(16, 0.75f, true);
 
     private SeenTable() {}
 
@@ -36,15 +39,41 @@ public final class SeenTable {
         Check.positive("spotSigmaMm", sigmaMm);
         double cellMm = cellMm(table, cellsForSigmaMm);
         Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
-        // One at a time: two threads that ask for the same table would only paint it twice.
+        FutureTask<Raster> painting =
+                new FutureTask<>(() -> table.painted(line, channel, cellMm).blurred(sigmaMm));
+        FutureTask<Raster> its;
         synchronized (KEPT) {
-            Raster raster = KEPT.get(key);
-            if (raster == null) {
-                raster = table.painted(line, channel, cellMm).blurred(sigmaMm);
-                KEPT.put(key, raster);
+            its = KEPT.get(key);
+            if (its == null) {
+                its = painting;
+                KEPT.put(key, its);
+            }
+        }
+        its.run(); // does nothing when it has been painted; who comes meanwhile waits for it
+        return painted(key, its);
+    }
+
+    private static Raster painted(Key key, FutureTask<Raster> its) {
+        try {
+            Raster raster = its.get();
+            synchronized (KEPT) {
                 dropOldest();
             }
             return raster;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        } catch (ExecutionException broken) {
+            synchronized (KEPT) {
+                KEPT.remove(key, its);
+            }
+            if (broken.getCause() instanceof RuntimeException why) {
+                throw why;
+            }
+            if (broken.getCause() instanceof Error why) {
+                throw why;
+            }
+            throw new IllegalStateException(broken.getCause());
         }
     }
 
@@ -67,11 +96,24 @@ public final class SeenTable {
         return of(table, line, channel, sigmaMm, sigmaMm);
     }
 
+    /** Those that are still being painted count for nothing yet, and stay. */
     private static void dropOldest() {
-        long cells = KEPT.values().stream().mapToLong(Raster::cells).sum();
-        for (Iterator<Raster> oldest = KEPT.values().iterator(); cells > MOST_CELLS && KEPT.size() > 1; ) {
-            cells -= oldest.next().cells();
-            oldest.remove();
+        long cells = KEPT.values().stream().mapToLong(SeenTable::cells).sum();
+        Iterator<FutureTask<Raster>> oldest = KEPT.values().iterator();
+        while (cells > MOST_CELLS && oldest.hasNext() && KEPT.size() > 1) {
+            FutureTask<Raster> next = oldest.next();
+            if (next.isDone()) {
+                cells -= cells(next);
+                oldest.remove();
+            }
+        }
+    }
+
+    private static long cells(FutureTask<Raster> task) {
+        try {
+            return task.isDone() ? task.get().cells() : 0;
+        } catch (InterruptedException | ExecutionException neverPainted) {
+            return 0;
         }
     }
 }
