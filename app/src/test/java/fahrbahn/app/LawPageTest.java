@@ -41,6 +41,12 @@ class LawPageTest extends InWindow {
         choose("lawKind", KeyCode.UP);
         until("one sensor", () -> law().kind() == Law.Kind.EDGE);
         assertThat(text("lawSign")).contains("on light it must turn", "on dark");
+        robot.type(KeyCode.ESCAPE).type(KeyCode.J);
+        until("ticked off", () -> text("signTicked").equals("\u2713 seen"));
+        choose("lawSide", KeyCode.UP, KeyCode.UP);
+        until("the other edge has to be seen again", () -> text("signTicked").equals("not seen yet"));
+        undo();
+        until("and the first not", () -> text("signTicked").equals("\u2713 seen"));
         choose("lawSteps", KeyCode.DOWN);
         until("two states", () -> law().options().steps().size() == 1);
         assertThat(law().options().steps().get(0).aboveError()).isZero();
@@ -108,6 +114,13 @@ class LawPageTest extends InWindow {
                         && law().options().limits().equals(new Options.Limits(60, 0.2, 0.15)));
         choose("lawKind", KeyCode.UP, KeyCode.UP);
         until("a row by its mean", () -> law().kind() == Law.Kind.ARRAY_MEAN);
+        typeIn("weight0", "31");
+        until(
+                "a weight of its own",
+                () -> law().options().weights().size() == 5
+                        && law().options().weights().get(0) == 31);
+        typeIn("weight0", "");
+        until("the usual ones", () -> law().options().weights().isEmpty());
         choose("emergency", KeyCode.DOWN);
         until("emergency sensors", () -> law().options().outer().isPresent());
         typeIn("emergencySteering", "45");

@@ -55,6 +55,7 @@ public final class LevelsFile {
                             scaling(one.putObject("scaling"), s, setup.law().scale()));
         }
         marks.ifPresent(m -> marks(root.putObject("marks"), m));
+        setup.law().options().turnMarks().ifPresent(m -> TurnMarksJson.fill(root.putObject("turnMarks"), m));
         return root;
     }
 
@@ -101,6 +102,10 @@ public final class LevelsFile {
             String name = before.isEmpty() ? field.getKey() : before + " " + field.getKey();
             if (field.getValue().isObject()) {
                 lines(lines, name, field.getValue());
+            } else if (field.getValue().isArray()) {
+                ObjectNode counted = JsonNodeFactory.instance.objectNode();
+                field.getValue().forEach(each -> counted.set(String.valueOf(counted.size() + 1), each));
+                lines(lines, name, counted);
             } else {
                 lines.printRecord(name, field.getValue().asText());
             }

@@ -1,12 +1,12 @@
 package fahrbahn.store;
 
-import fahrbahn.core.belief.Seen;
 import fahrbahn.core.belief.Story;
 import fahrbahn.core.belief.Trial;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.Goal;
 import java.nio.file.Path;
 import java.util.List;

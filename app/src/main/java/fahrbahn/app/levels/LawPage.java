@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SetupFields;
@@ -7,23 +8,20 @@ import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.LawWords;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
-import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
-import fahrbahn.core.setup.Options.Pattern;
 import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -35,42 +33,45 @@ final class LawPage {
 
     private final LawModel model;
     private final SetupFields fields;
-    private final SetupFields codes;
     private final LawReflexes reflexes;
+    private final LawRow row;
     private final List<Node> stepNodes = new ArrayList<>();
-    private final VBox patterns = Nodes.column();
     private final Label twin = Nodes.wrapped("The twin drives.", "bench-result");
     private final Label sign = Nodes.wrapped("", "reason");
     private final Label told = Nodes.wrapped("", "reason");
-    private List<String> shownCodes = List.of();
+    private final Label ticked = Nodes.label("", "strong");
 
     LawPage(LawModel model) {
         this.model = model;
         this.fields = new SetupFields(model);
-        this.codes = new SetupFields(model);
         this.reflexes = new LawReflexes(fields);
+        this.row = new LawRow(model);
         twin.setId("lawOnTwin");
         sign.setId("lawSign");
         told.setId("lawTold");
+        ticked.setId("signTicked");
     }
 
     Pages.Page page() {
+        Action tick = new Action("tickSign", "It does", KeyCode.J, model::tickSign);
         VBox body = Nodes.column(
-                Nodes.panel("On the twin, as it stands", twin, told, sign),
+                Nodes.panel(
+                        "On the twin, as it stands", twin, told, Nodes.row(Nodes.grow(sign), ticked, tick.button())),
                 new SideBySide(follows(), reflexes.limits(), FOLLOWS_SHARE, LEAST_EM),
                 steps(),
-                patterns,
+                row.node(),
                 reflexes.lost());
         model.shownProperty().addListener(o -> refresh());
         model.pictureProperty().addListener(o -> refresh());
+        model.whenTicked(this::refresh);
         refresh();
-        return new Pages.Page("Law", body, List.of(), nowNs -> model.look());
+        return new Pages.Page("Law", body, List.of(tick), nowNs -> model.look());
     }
 
     private void refresh() {
         fields.refresh();
-        showPatterns(model.shown());
-        codes.refresh();
+        row.refresh(model.shown());
+        ticked.setText(model.signSeen() ? "\u2713 seen" : "not seen yet");
         sign.setText(LawPageWords.sign(model.shown()));
         told.setText(LawPageWords.told(model.shown()));
         Nodes.showIf(told, !told.getText().isEmpty());
@@ -194,51 +195,5 @@ final class LawPage {
         }
         steps.set(at, change.apply(steps.get(at)));
         return options(setup, o -> o.withSteps(steps, o.hysteresis()));
-    }
-
-    /** Fields for the codes, made anew when there are others. */
-    private void showPatterns(Setup setup) {
-        List<String> now = setup.law().kind() == Law.Kind.PATTERN ? LawPageWords.codes(setup) : List.of();
-        if (now.equals(shownCodes)) {
-            return;
-        }
-        shownCodes = now;
-        codes.forget();
-        Set<String> seen = now.isEmpty() ? Set.of() : LineCodes.of(setup);
-        List<Node> all = new ArrayList<>();
-        for (String bits : now) {
-            all.add(codes.numberOrNothing(
-                    "code" + bits,
-                    bits + LawPageWords.code(bits, seen),
-                    "Steering while the row shows this pattern, outer left sensor first, 1 sees the line; command units, left positive. Empty keeps the steering there was.",
-                    s -> steering(s, bits),
-                    (s, v) -> withPattern(s, bits, v)));
-        }
-        patterns.getChildren().clear();
-        if (!all.isEmpty()) {
-            patterns.getChildren()
-                    .setAll(SetupFields.group(LawPageWords.patterns(setup, now), all.toArray(Node[]::new)));
-        }
-    }
-
-    private static double steering(Setup setup, String bits) {
-        return setup.law().options().patterns().stream()
-                .filter(p -> p.bits().equals(bits))
-                .mapToDouble(Pattern::steering)
-                .findFirst()
-                .orElse(Double.NaN);
-    }
-
-    /** @param steering NaN takes the pattern out of the table */
-    private static Setup withPattern(Setup setup, String bits, double steering) {
-        return options(setup, o -> {
-            List<Pattern> table = new ArrayList<>(o.patterns());
-            table.removeIf(p -> p.bits().equals(bits));
-            if (!Double.isNaN(steering)) {
-                table.add(new Pattern(bits, steering));
-            }
-            table.sort(Comparator.comparingInt(Pattern::number));
-            return o.withPatterns(table);
-        });
     }
 }

@@ -40,9 +40,12 @@ public final class Measurements {
     }
 
     public void changeEntries(String card, List<List<Double>> rows) {
-        ledger.change(
-                "entries of a bench card on " + season.robotName(),
-                List.of(Put.of(Kinds.ENTRIES, season.hand().robot(), card, rows)));
+        changeEntries(card, rows, "entries of a bench card on " + season.robotName());
+    }
+
+    /** @param label what an undo would take back */
+    public void changeEntries(String card, List<List<Double>> rows, String label) {
+        ledger.change(label, List.of(Put.of(Kinds.ENTRIES, season.hand().robot(), card, rows)));
     }
 
     /** Puts measured constants on the robot and remembers how they were measured, as one step. */

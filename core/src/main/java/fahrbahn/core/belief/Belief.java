@@ -2,6 +2,7 @@ package fahrbahn.core.belief;
 
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;

@@ -4,6 +4,7 @@ import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;

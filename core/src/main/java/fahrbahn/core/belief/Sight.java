@@ -2,6 +2,7 @@ package fahrbahn.core.belief;
 
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Path;
+import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 
 /** How likely a run would be seen as a coach saw one. */
@@ -83,6 +84,13 @@ final class Sight {
             return 0.08 + 0.4 * swing;
         }
         return seen == where(path.partAt(run.sMm())) ? 0.75 - 0.3 * swing : 0.1;
+    }
+
+    static boolean lost(Seen seen) {
+        return seen == Seen.LOST_STRAIGHT
+                || seen == Seen.LOST_BEND
+                || seen == Seen.LOST_CORNER
+                || seen == Seen.LOST_GAP;
     }
 
     /** What eyes that do not err would call it. */

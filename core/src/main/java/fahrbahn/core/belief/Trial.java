@@ -1,6 +1,7 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.trials.Outcome.Seen;
 import java.util.OptionalDouble;
 
 /**

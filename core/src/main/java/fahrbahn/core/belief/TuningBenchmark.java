@@ -18,6 +18,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
+import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
 import java.util.Arrays;

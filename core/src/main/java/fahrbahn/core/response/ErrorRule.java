@@ -38,8 +38,8 @@ public final class ErrorRule {
         return new ErrorRule(setup);
     }
 
-    /** Of the law's sensors, left to right. */
-    static double[] weights(Setup setup) {
+    /** Of the law's sensors, left to right: those it has been given, or the usual ones. */
+    public static double[] weights(Setup setup) {
         Law law = setup.law();
         return law.options().weights().isEmpty() || !law.kind().array()
                 ? usualWeights(law.kind(), setup.lawSensors())
