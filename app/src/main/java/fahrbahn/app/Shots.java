@@ -41,7 +41,8 @@ public final class Shots extends Application {
     private static final Map<Station, List<String>> PAGES = Map.of(
             Station.ROBOT, List.of("bench", "guesses"),
             Station.TABLE, List.of("mat", "read"),
-            Station.MEASURE, List.of("captured", "schools-and-room", "link-and-logger"),
+            Station.MEASURE, List.of("captured", "schools-and-room"),
+            Station.GAINS, List.of("map"),
             Station.LEVELS, List.of("scaling", "law"));
 
     private final FahrbahnApp app = new FahrbahnApp();
@@ -74,7 +75,8 @@ public final class Shots extends Application {
                     app.workshop().season().club().take(Sort.TABLE, page.equals("mat") ? "mat" : "loop");
                     ((Button) stage.getScene().lookup("#page-" + page)).fire();
                 };
-                steps.add(new Step(name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station)));
+                steps.add(new Step(
+                        name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station) && !coarse(stage)));
             }
         }
         addTurns(stage, robot);
@@ -95,6 +97,12 @@ public final class Shots extends Application {
                 && verdict.getText().startsWith("The twin decides");
         steps.add(new Step("levels-turns.png", () -> robot.keyType(KeyCode.DIGIT4), look, driven));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
+    }
+
+    /** A map that is on its way. */
+    private static boolean coarse(Stage stage) {
+        return stage.getScene().lookup("#mapLegend") instanceof Label legend
+                && (legend.getText().isEmpty() || legend.getText().contains("Still coarse"));
     }
 
     private boolean robotIsLive() {
