@@ -129,7 +129,8 @@ class LawPageTest extends InWindow {
         until("left later than met", () -> law().options().outer().orElseThrow().leaveShare() == 0.2);
         typeIn("emergencyEnter", "45");
         until("met later", () -> law().options().outer().orElseThrow().enterShare() == 0.45);
-        assertThat(text("lawTold")).contains(" of the slope", "Emergency: ", " and leaves it at ");
+        assertThat(text("lawTold"))
+                .contains("Its error runs from ", " of the slope", "Emergency: ", " and leaves it at ");
         assertThat(law().options().outer().orElseThrow().left())
                 .isEqualTo(
                         shop().season().setupOrGuess().robot().sensors().get(0).name());

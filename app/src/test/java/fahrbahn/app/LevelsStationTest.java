@@ -95,6 +95,10 @@ class LevelsStationTest extends InWindow {
         until("a sign", () -> text("verdict").contains("sign reversed"));
         typed("left", "200");
         until("outside", () -> text("verdict").contains("outside both surfaces"));
+        typed("left", "424");
+        typed("right", "511");
+        until("each of the other's", () -> text("verdict").contains("look changed over"));
+        typed("right", "424");
         typed("left", "500");
         until("nothing odd", () -> text("verdict").startsWith("Level left 500"));
     }

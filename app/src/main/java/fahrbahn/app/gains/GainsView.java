@@ -25,6 +25,9 @@ import javafx.stage.FileChooser;
 
 /** The lane, the limits it is made of, the gains as set and the pair to try next. */
 public final class GainsView {
+    /** Wide enough that all beside the lane stands in the window of usual size. */
+    private static final double SIDE_WIDTH = 390;
+
     private final GainsModel model;
     private final Plot plot = new Plot("speed, mm/s", "Kp", "The lane: gains between leaving bends and wiggling");
     private final Label leastLead = new Label();
@@ -91,8 +94,8 @@ public final class GainsView {
         progress.managedProperty().bind(progress.visibleProperty());
         stop.button().disableProperty().bind(model.tryingProperty().not());
         Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);
-        side.setMinWidth(300);
-        side.setMaxWidth(300);
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
         model.pictureProperty().addListener(o -> refresh());
         refresh();
         MapPage map = new MapPage(model.map());

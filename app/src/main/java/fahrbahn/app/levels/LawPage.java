@@ -50,10 +50,12 @@ final class LawPage {
         sign.setId("lawSign");
         told.setId("lawTold");
         ticked.setId("signTicked");
+        ticked.setMinWidth(Region.USE_PREF_SIZE);
     }
 
     Pages.Page page() {
         Action tick = new Action("tickSign", "It does", KeyCode.J, model::tickSign);
+        tick.button().setMinWidth(Region.USE_PREF_SIZE);
         VBox body = Nodes.column(
                 Nodes.panel(
                         "On the twin, as it stands", twin, told, Nodes.row(Nodes.grow(sign), ticked, tick.button())),

@@ -4,6 +4,8 @@ import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.Program;
+import fahrbahn.core.response.CurveFeatures;
+import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.response.NeutralZone;
 import fahrbahn.core.response.PairShares;
@@ -84,6 +86,9 @@ final class LawPageWords {
                             + "from " + Words.number(zone.mm().lowMm(), 2) + " to "
                             + Words.number(zone.mm().highMm(), 2)
                             + " mm beside the line's middle."));
+            if (setup.law().kind() != Law.Kind.PATTERN) {
+                said.add(errorScale(setup));
+            }
             PairShares.of(setup)
                     .forEach(pair -> said.add(pair.left() + " and " + pair.right() + " give "
                             + Words.percent(pair.slopeShare()) + " of the slope"
@@ -96,6 +101,15 @@ final class LawPageWords {
         }
         setup.law().options().outer().ifPresent(outer -> said.add(emergency(setup, outer)));
         return String.join(" ", said);
+    }
+
+    /** How large the error gets before it folds over, and where. */
+    private static String errorScale(Setup setup) {
+        ErrorCurve curve = ErrorCurve.of(setup);
+        CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
+        return "Its error runs from " + Words.number(curve.errorAt(guided.lowMm()), 3) + " to "
+                + Words.number(curve.errorAt(guided.highMm()), 3) + ", " + Words.number(guided.lowMm(), 2) + " to "
+                + Words.number(guided.highMm(), 2) + " mm beside the line's middle.";
     }
 
     /** In the sensors' own numbers. */
