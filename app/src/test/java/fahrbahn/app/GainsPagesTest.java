@@ -2,6 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.words.Words;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -51,6 +52,8 @@ class GainsPagesTest extends InWindow {
         double set = kp();
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
-        assertThat(shop().gains().freshnessProperty().get().reason()).isNotNull();
+        assertThat(text("goalVerdict")).contains(" take Kp " + Words.number(kp()) + ", Kd ");
+        undo();
+        until("taken back", () -> kp() == set);
     }
 }

@@ -1,9 +1,12 @@
 package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.table.Palette;
+import java.util.Locale;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -66,6 +69,51 @@ class TurnsPageTest extends InWindow {
         choose("turnMarks", KeyCode.UP);
         until("no more", () -> !on());
         assertThat(text("turnsVerdict")).contains("does not look for marks");
+    }
+
+    /** Readings of one sensor in three channels, a mark among them. */
+    private static String captured() {
+        StringBuilder text = new StringBuilder("tS,surface,left_r,left_g,left_b,right_r,right_g,right_b");
+        int[][] colours = {{210, 200, 150}, {20, 22, 18}, {60, 150, 90}, {115, 111, 84}};
+        String[] surfaces = {"light", "dark", "mark", "edge"};
+        for (int i = 0; i < 80; i++) {
+            int[] c = colours[i / 20];
+            text.append(String.format(Locale.ROOT, "%n%.2f,%s", 0.02 * i, surfaces[i / 20]));
+            for (int k = 0; k < 6; k++) {
+                text.append(',').append(c[k % 3] + (i * (k + 3)) % 3 - 1);
+            }
+        }
+        return text.append('\n').toString();
+    }
+
+    /** Taken for the robot's rule and for the table: then the twin still tells its marks, which are of another colour than before. */
+    @Test
+    void capturedColoursGoOntoTheRobotAndTheTable() throws Exception {
+        onWindow(() -> {
+            shop().measure().paste(captured());
+            return null;
+        });
+        until("captured", () -> shop().measure().latest("mark").isPresent());
+        choose("turnMarks", KeyCode.DOWN);
+        until("it looks for marks", this::on);
+        Palette painted = shop().table().draftProperty().get().palette();
+        onWindow(() -> {
+            shop().table().takeCapturedColours();
+            return null;
+        });
+        until(
+                "the table has them",
+                () -> !shop().table().draftProperty().get().palette().equals(painted));
+        // 60 of 20 to 210, 150 of 22 to 200, 90 of 18 to 150, between the table's own dark and light.
+        Palette now = shop().table().draftProperty().get().palette();
+        assertThat(now.mark().red()).isCloseTo(0.06 + 40 / 190.0 * 0.80, within(0.01));
+        assertThat(now.mark().green()).isCloseTo(0.06 + 128 / 178.0 * 0.79, within(0.01));
+        settled();
+        robot.type(KeyCode.ESCAPE).type(KeyCode.U);
+        until("taken", () -> text("notice").startsWith("Colours of left taken"));
+        assertThat(marks().left().scale().dark().get(0)).isCloseTo(20, within(1.0));
+        assertThat(marks().right().scale().light().get(2)).isCloseTo(150, within(1.0));
+        assertThat(marks().colours().indexOf("mark")).isNotNegative();
     }
 
     /** Without captures there are no colours to take, and it says what to do. */

@@ -98,9 +98,7 @@ public final class Raster {
         float right = (float) (gx - column);
         float up = (float) (gy - row);
         int first = row * columns + column;
-        float lower = cells[first] + right * (cells[first + 1] - cells[first]);
-        float upper = cells[first + columns] + right * (cells[first + columns + 1] - cells[first + columns]);
-        return lower + up * (upper - lower);
+        return mixed(cells, first, columns, right, up);
     }
 
     /** Between this raster and another of the same cells: 0 this one, 1 the other. One look-up of a place instead of two. */

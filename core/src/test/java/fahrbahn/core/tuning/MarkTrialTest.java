@@ -155,7 +155,13 @@ class MarkTrialTest {
         assertThat(result.crossings().get(0).right()).isTrue();
         assertThat(result.crossings().get(1).cause())
                 .as("%s", result.crossings())
-                .isIn(CrossingPass.Cause.BLIND, CrossingPass.Cause.CROSSING_UNNOTICED);
+                .isEqualTo(CrossingPass.Cause.BLIND);
+        Setup longer = marked(seeing(), m -> m.withBlank(new Extent(300, Extent.Unit.MM)));
+        assertThat(Twin.run(Track.of(course, longer), Start.noisy(0, 3), TickSink.NONE)
+                        .crossings()
+                        .get(1)
+                        .cause())
+                .isEqualTo(CrossingPass.Cause.CROSSING_UNNOTICED);
     }
 
     /** A pair that rides an edge's width off the colours it expects takes the line's border for a mark: the edge has to be known. */
