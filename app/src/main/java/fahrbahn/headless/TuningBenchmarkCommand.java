@@ -33,8 +33,6 @@ final class TuningBenchmarkCommand implements Callable<Integer> {
     public Integer call() throws BadFileException {
         Check.between("--robots", robots, 1, MOST_ROBOTS);
         List<TuningBenchmark.Outcome> outcomes = TuningBenchmark.run(
-                TuningBenchmark.robots(),
-                TuningBenchmark.course(),
                 robots,
                 WIDER,
                 seed,

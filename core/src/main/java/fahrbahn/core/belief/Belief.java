@@ -6,16 +6,22 @@ import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 
 /** Robots that may be the one, each with its weight. Changes trial by trial; not thread-safe. */
 public final class Belief {
-    static final int PARTICLES = 100;
+    /** At first, when they lie far apart. */
+    static final int WIDE = 200;
 
-    /** Fewer robots than this that count are drawn anew from those that do. */
-    private static final double LEAST_EFFECTIVE = 0.5 * PARTICLES;
+    /** Once they have been drawn anew. */
+    static final int CLOSE = 80;
+
+    /** Fewer robots than this share that count are drawn anew from those that do. */
+    private static final double LEAST_EFFECTIVE = 0.5;
 
     /** Discount of Liu and West: how near a robot drawn anew stays to the one it is drawn from. */
     private static final double KEPT = 0.97;
@@ -23,65 +29,69 @@ public final class Belief {
     /** Before anything is seen: wrong sign, swapped sensors or the wrong edge, one robot in thirty. */
     private static final double WRONG_WAY = 1.0 / 30;
 
-    /** What was seen is this unlikely with every robot there may be: it fits none, or the eyes erred. */
-    private static final double FITS_NONE = 0.03;
+    /** What was seen, whatever was counted or timed, is this unlikely with every robot there may be: it fits none, or the eyes erred. */
+    private static final double FITS_NONE = 0.05;
 
     private final Ghosts ghosts;
     private final long seed;
     private final SplittableRandom random;
     private final Workers workers;
-    private final Job job;
     private List<Particle> particles = new ArrayList<>();
-    private double[] weights = new double[PARTICLES];
+    private double[] weights = new double[WIDE];
     private double wrongWay = WRONG_WAY;
     private int trials;
     private boolean contradicts;
 
-    Belief(Ghosts ghosts, long seed, Workers workers, Job job) {
+    Belief(Ghosts ghosts, long seed, Workers workers) {
         this.ghosts = ghosts;
         this.seed = seed;
         this.random = new SplittableRandom(seed);
         this.workers = workers;
-        this.job = job;
-        for (int i = 0; i < PARTICLES; i++) {
-            particles.add(Particle.drawn(random));
-            weights[i] = 1.0 / PARTICLES;
+        for (int i = 0; i < WIDE; i++) {
+            particles.add(Particle.believed(random));
+            weights[i] = 1.0 / WIDE;
         }
     }
 
     /** Weighs every robot by what was seen. */
-    void see(Trial trial) {
-        Start start = Ghosts.EVENING.draw(0, seed, trials++);
+    void see(Trial trial, Job job) {
+        int first = WIDE * trials++;
         Candidate setting = new Candidate(trial.kp(), trial.kd(), trial.baseCommand());
-        double[] likelihood = new double[PARTICLES];
+        double[] likelihood = new double[particles.size()];
+        double[] sight = new double[particles.size()];
         List<Particle> now = particles;
         workers.run(
-                PARTICLES,
+                now.size(),
                 i -> {
+                    // Each from a start of its own: together they stand for robots and for evenings.
+                    Start start = Ghosts.EVENING.draw(0, seed, first + i);
                     RunResult run = ghosts.run(now.get(i), setting, start);
-                    likelihood[i] = Sight.likelihood(trial, run, ghosts.path());
+                    sight[i] = Sight.likelihood(trial.seenOnly(), run, ghosts);
+                    likelihood[i] = Sight.likelihood(trial, run, ghosts);
                 },
                 job);
         double fits = 0;
-        for (int i = 0; i < PARTICLES; i++) {
+        double looks = 0;
+        for (int i = 0; i < particles.size(); i++) {
             fits += weights[i] * likelihood[i];
+            looks += weights[i] * sight[i];
         }
         double wrong = wrongWayShows(trial.seen());
         double both = wrongWay * wrong + (1 - wrongWay) * fits;
         wrongWay = wrongWay * wrong / both;
-        contradicts = both < FITS_NONE;
+        contradicts = Math.max(looks, wrongWay) < FITS_NONE;
         if (trial.seen() == Seen.TURNS_AWAY) {
             return; // that says nothing of a robot that steers the right way
         }
         double sum = 0;
-        for (int i = 0; i < PARTICLES; i++) {
+        for (int i = 0; i < particles.size(); i++) {
             weights[i] *= likelihood[i];
             sum += weights[i];
         }
-        for (int i = 0; i < PARTICLES; i++) {
+        for (int i = 0; i < particles.size(); i++) {
             weights[i] /= sum;
         }
-        if (effective() < LEAST_EFFECTIVE) {
+        if (effective() < LEAST_EFFECTIVE * particles.size()) {
             drawAnew();
         }
     }
@@ -108,13 +118,13 @@ public final class Belief {
     private void drawAnew() {
         double[] mean = new double[Particle.FIGURES];
         double[] variance = new double[Particle.FIGURES];
-        for (int i = 0; i < PARTICLES; i++) {
+        for (int i = 0; i < particles.size(); i++) {
             double[] figures = particles.get(i).figures();
             for (int k = 0; k < mean.length; k++) {
                 mean[k] += weights[i] * figures[k];
             }
         }
-        for (int i = 0; i < PARTICLES; i++) {
+        for (int i = 0; i < particles.size(); i++) {
             double[] figures = particles.get(i).figures();
             for (int k = 0; k < mean.length; k++) {
                 variance[k] += weights[i] * (figures[k] - mean[k]) * (figures[k] - mean[k]);
@@ -123,11 +133,11 @@ public final class Belief {
         double shrink = (3 * KEPT - 1) / (2 * KEPT);
         double spread = Math.sqrt(1 - shrink * shrink);
         List<Particle> anew = new ArrayList<>();
-        double from = random.nextDouble() / PARTICLES;
+        double from = random.nextDouble() / CLOSE;
         double upTo = weights[0];
         int at = 0;
-        for (int i = 0; i < PARTICLES; i++) {
-            while (from + (double) i / PARTICLES > upTo && at < PARTICLES - 1) {
+        for (int i = 0; i < CLOSE; i++) {
+            while (from + (double) i / CLOSE > upTo && at < particles.size() - 1) {
                 upTo += weights[++at];
             }
             double[] figures = particles.get(at).figures();
@@ -139,7 +149,19 @@ public final class Belief {
             anew.add(Particle.of(figures));
         }
         particles = anew;
-        java.util.Arrays.fill(weights, 1.0 / PARTICLES);
+        weights = new double[CLOSE];
+        Arrays.fill(weights, 1.0 / CLOSE);
+    }
+
+    /** The robot whose every figure is the belief's middle. */
+    Particle middle() {
+        return new Particle(
+                range(Particle::lag).mid(),
+                range(Particle::delay).mid(),
+                range(Particle::speed).mid(),
+                range(Particle::width).mid(),
+                range(Particle::slope).mid(),
+                range(Particle::mismatch).mid());
     }
 
     /** Some of the robots, each as often as it weighs. */
@@ -148,7 +170,7 @@ public final class Belief {
         double upTo = weights[0];
         int at = 0;
         for (int i = 0; i < count; i++) {
-            while ((i + 0.5) / count > upTo && at < PARTICLES - 1) {
+            while ((i + 0.5) / count > upTo && at < particles.size() - 1) {
                 upTo += weights[++at];
             }
             some.add(particles.get(at));
@@ -174,11 +196,11 @@ public final class Belief {
     }
 
     Range range(ToDoubleFunction<Particle> figure) {
-        Integer[] order = new Integer[PARTICLES];
-        for (int i = 0; i < PARTICLES; i++) {
+        Integer[] order = new Integer[particles.size()];
+        for (int i = 0; i < particles.size(); i++) {
             order[i] = i;
         }
-        java.util.Arrays.sort(order, java.util.Comparator.comparingDouble(i -> figure.applyAsDouble(particles.get(i))));
+        Arrays.sort(order, Comparator.comparingDouble(i -> figure.applyAsDouble(particles.get(i))));
         return new Range(quantile(order, figure, 0.05), quantile(order, figure, 0.5), quantile(order, figure, 0.95));
     }
 

@@ -10,23 +10,32 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Novelty;
 import fahrbahn.core.table.Path;
+import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
+import java.util.Arrays;
 import java.util.List;
 
 /** Drives robots that may be the one. A table is painted once for each of a few spots, and a robot's is the nearest of them. */
 final class Ghosts {
-    /** An evening's differences, but for the height: what height changes is in the robots' slopes already. */
-    static final Spread EVENING = new Spread(3, 0.03, 0.03, 0.08, 0.01, 0.03, 0, 0.03);
+    /** An evening's differences, but for the height, which is in the robots' slopes already, and for jitter, which costs more than it shows. */
+    static final Spread EVENING = new Spread(3, 0.03, 0.03, 0.08, 0.01, 0.03, 0, 0);
 
-    private static final double[] SPOTS = {0.68, 0.82, 1, 1.22, 1.48};
+    private static final double[] SPOTS = {0.46, 0.6, 0.77, 1, 1.3, 1.7, 2.4};
+
+    /** They drive on for so long after the last part that is unlike those before it: the rest tells nothing new. */
+    private static final double BEYOND_MM = 100;
+
+    private static final double WORTH_CUTTING = 0.9;
 
     private final Setup setup;
     private final List<Track> tracks;
+    private final double lapPerWay;
 
     /** Paints the table for each spot. */
     Ghosts(Setup setup, Ground ground, Workers workers, Job job) {
@@ -34,9 +43,21 @@ final class Ghosts {
         Track[] painted = new Track[SPOTS.length];
         workers.run(
                 SPOTS.length,
-                i -> painted[i] = Track.of(ground, setup.withRobot(withSpot(setup.robot(), SPOTS[i]))),
+                i -> painted[i] = Track.of(
+                        ground, setup.withRobot(withSpot(setup.robot(), SPOTS[i])), SeenTable.Cells.COARSE),
                 job);
-        this.tracks = List.of(painted);
+        double whole = painted[0].finishMm();
+        double until = Novelty.untilMm(ground.path()) + BEYOND_MM + Math.max(0, setup.leadMm());
+        boolean shorter = until < WORTH_CUTTING * whole && !ground.path().endsRound();
+        this.tracks = Arrays.stream(painted)
+                .map(track -> shorter ? track.until(until) : track)
+                .toList();
+        this.lapPerWay = whole / tracks.get(0).finishMm();
+    }
+
+    /** Time for the whole course, by the way that was driven. */
+    double lapS(RunResult run) {
+        return lapPerWay * run.timeS();
     }
 
     private static Robot withSpot(Robot robot, double times) {
@@ -92,6 +113,11 @@ final class Ghosts {
                 .withLaw(seen.law()
                         .withGains(setting.kp(), seen.law().ki(), setting.kd())
                         .withBaseCommand(setting.baseCommand()));
+    }
+
+    /** A robot that may be the one, at another speed. */
+    Setup become(Particle ghost, double baseCommand) {
+        return become(setup.withLaw(setup.law().withBaseCommand(baseCommand)), ghost);
     }
 
     Setup setup() {

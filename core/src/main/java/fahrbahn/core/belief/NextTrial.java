@@ -50,9 +50,8 @@ public record NextTrial(
 
     /** @throws fahrbahn.core.check.BadValueException when the robot cannot be put on the course */
     public static NextTrial of(Story story, long seed, Workers workers, Job job) {
-        Ghosts ghosts = new Ghosts(story.setup(), story.course(), workers, job);
-        Belief belief = new Belief(ghosts, seed, workers, job);
-        story.trials().forEach(belief::see);
-        return new Search(story, ghosts, belief, seed, workers, job).next();
+        Tuner tuner = new Tuner(story.setup(), story.course(), story.goal(), seed, workers, job);
+        story.trials().forEach(trial -> tuner.see(trial, job));
+        return tuner.next(story.trialsLeft(), job);
     }
 }

@@ -17,12 +17,23 @@ record Particle(double lag, double delay, double speed, double width, double slo
 
     static final int FIGURES = 6;
 
+    /** As usual. */
     static Particle drawn(RandomGenerator random) {
+        return drawn(random, 1);
+    }
+
+    /** One robot in four twice as far off as usual: what is copied may be from another robot altogether. */
+    static Particle believed(RandomGenerator random) {
+        return drawn(random, random.nextInt(4) == 0 ? 2 : 1);
+    }
+
+    /** @param wider how much further off than usual */
+    static Particle drawn(RandomGenerator random, double wider) {
         double[] log = new double[FIGURES];
         for (int i = 0; i < SD.length; i++) {
-            log[i] = SD[i] * cut(random);
+            log[i] = wider * SD[i] * cut(random);
         }
-        log[FIGURES - 1] = MISMATCH_SD * cut(random);
+        log[FIGURES - 1] = wider * MISMATCH_SD * cut(random);
         return of(log);
     }
 

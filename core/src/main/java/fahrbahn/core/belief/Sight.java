@@ -16,7 +16,7 @@ final class Sight {
     /** Stopwatch over one wiggle, s, beside what the twin may err by. */
     private static final double TAP_S = 0.12;
 
-    private static final double PERIOD_ERRS = 0.06;
+    private static final double PERIOD_ERRS = 0.12;
     private static final double LAP_ERRS = 0.035;
     private static final double LAP_TAP_S = 0.25;
     private static final double PLACE_SD_MM = 25;
@@ -24,11 +24,11 @@ final class Sight {
     private Sight() {}
 
     /** @param run what the twin did at the same setting; null where it cannot be set */
-    static double likelihood(Trial trial, RunResult run, Path path) {
+    static double likelihood(Trial trial, RunResult run, Ghosts ghosts) {
         if (run == null) {
             return ERRS / Seen.values().length;
         }
-        double seen = (1 - ERRS) * shown(trial.seen(), run, path) + ERRS / Seen.values().length;
+        double seen = (1 - ERRS) * shown(trial.seen(), run, ghosts.path()) + ERRS / Seen.values().length;
         if (trial.wigglePeriodS().isPresent()) {
             seen *= run.wigglePeriodS().isPresent()
                     ? near(
@@ -39,7 +39,7 @@ final class Sight {
                     : 0.2;
         }
         if (trial.lapS().isPresent()) {
-            seen *= run.completed() ? near(trial.lapS().getAsDouble(), run.timeS(), LAP_ERRS, LAP_TAP_S) : 0.2;
+            seen *= run.completed() ? near(trial.lapS().getAsDouble(), ghosts.lapS(run), LAP_ERRS, LAP_TAP_S) : ERRS;
         }
         if (trial.alongMm().isPresent() && run.completed()) {
             double off = (trial.alongMm().getAsDouble() - run.stopAlongMm()) / PLACE_SD_MM;
@@ -60,6 +60,17 @@ final class Sight {
             return 0;
         }
         return Math.max(0, Math.min(1, 2 * run.rmsMm() / SEEN_SWING_MM - 1));
+    }
+
+    /** Chances to see it run smoothly, wiggle, or be lost. */
+    static double[] chances(RunResult run) {
+        if (run == null) {
+            return new double[] {0, 0, 1};
+        }
+        double swing = swing(run);
+        double smooth = run.completed() ? 0.9 - 0.85 * swing : 0.02;
+        double wiggles = run.completed() ? 0.06 + 0.84 * swing : 0.08 + 0.4 * swing;
+        return new double[] {smooth, wiggles, 1 - smooth - wiggles};
     }
 
     private static double shown(Seen seen, RunResult run, Path path) {

@@ -37,6 +37,11 @@ public record Trial(
                 kp, kd, baseCommand, seen, OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
+    /** Without what was counted, timed or measured. */
+    Trial seenOnly() {
+        return of(kp, kd, baseCommand, seen);
+    }
+
     boolean at(double otherKp, double otherKd, double otherBase) {
         return near(kp, otherKp) && near(kd, otherKd) && near(baseCommand, otherBase);
     }

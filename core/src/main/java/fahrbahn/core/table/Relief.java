@@ -82,6 +82,31 @@ public final class Relief {
     }
 
     /**
+     * How far a piece of the path may move, either way, before any of it is on an uneven stretch; 0 when it is on one. Until then its slope is 0
+     * and all of it is equally high.
+     *
+     * @param fromMm to {@code toMm}, the piece
+     */
+    public double evenForMm(double fromMm, double toMm) {
+        double lap = closed ? Math.floor(fromMm / totalMm) * totalMm : 0;
+        double from = fromMm - lap;
+        double to = toMm - lap;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < startMm.length; i++) {
+            least = Math.min(least, apart(from, to, startMm[i], startMm[i] + lengthMm[i]));
+            if (closed) {
+                least = Math.min(least, apart(from, to, startMm[i] + totalMm, startMm[i] + totalMm + lengthMm[i]));
+                least = Math.min(least, apart(from, to, startMm[i] - totalMm, startMm[i] - totalMm + lengthMm[i]));
+            }
+        }
+        return least;
+    }
+
+    private static double apart(double from, double to, double start, double end) {
+        return Math.max(0, Math.max(start - to, from - end));
+    }
+
+    /**
      * How much higher than over a flat table a part of a robot is that stands on its wheels and one support.
      *
      * @param wheelsMm place of the wheels along the path

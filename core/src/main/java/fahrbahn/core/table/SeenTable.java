@@ -36,8 +36,34 @@ public final class SeenTable {
      * @param cellsForSigmaMm spot that sets the size of the cells; above 0
      */
     public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
+        return of(table, line, channel, sigmaMm, Cells.FINE, cellsForSigmaMm);
+    }
+
+    /** How fine the cells are. */
+    public enum Cells {
+        /** To 0.5 % of the contrast. */
+        FINE(Raster.LEAST_SIGMA_CELLS, 1),
+        /** To 3 % of the contrast, some six times as soon: for robots of which nobody knows how they are to that. */
+        COARSE(1.15, 2.5);
+
+        private final double perSigma;
+        private final double mostMm;
+
+        Cells(double perSigma, double mostMm) {
+            this.perSigma = perSigma;
+            this.mostMm = mostMm;
+        }
+
+        private double mm(double sigmaMm) {
+            return Math.min(mostMm, sigmaMm / perSigma);
+        }
+    }
+
+    /** The same, finer or coarser. */
+    public static Raster of(
+            TableTop table, Line line, Channel channel, double sigmaMm, Cells cells, double cellsForSigmaMm) {
         Check.positive("spotSigmaMm", sigmaMm);
-        double cellMm = cellMm(table, cellsForSigmaMm);
+        double cellMm = cellMm(table, cellsForSigmaMm, cells);
         Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
         FutureTask<Raster> painting =
                 new FutureTask<>(() -> table.painted(line, channel, cellMm).blurred(sigmaMm));
@@ -78,8 +104,8 @@ public final class SeenTable {
     }
 
     /** Fine enough for the spot, where so many cells fit; on a large table and for a narrow spot as fine as fit, which has to do. */
-    private static double cellMm(TableTop table, double sigmaMm) {
-        double fine = Math.min(1, sigmaMm / Raster.LEAST_SIGMA_CELLS);
+    private static double cellMm(TableTop table, double sigmaMm, Cells cells) {
+        double fine = cells.mm(sigmaMm);
         double finest = Math.sqrt(table.widthMm() * table.heightMm() / FITTING_CELLS);
         double cellMm = Math.max(fine, finest);
         double least = finest * Raster.COARSEST_SIGMA_CELLS;

@@ -11,14 +11,15 @@ import java.util.SplittableRandom;
 final class SensorHead {
     private final Eye[] eyes;
     private final double[] scaled;
-    private final boolean level;
-    private final boolean flat;
+    private final boolean usualHeight;
     private final Relief relief;
     private final double pointForwardMm;
     private final double pointLeftMm;
     private final double heightShare;
     private final double supportForwardMm;
     private final double sensorHeightMm;
+    private final double rearMm;
+    private final double frontMm;
 
     private double pointXMm;
     private double pointYMm;
@@ -29,8 +30,7 @@ final class SensorHead {
         List<Sensor> believed = Track.lookingSensors(setup);
         relief = track.relief();
         heightShare = variation.heightShare();
-        flat = relief.flat();
-        level = flat && heightShare == 1;
+        usualHeight = heightShare == 1;
         supportForwardMm = setup.robot().chassis().supportForwardMm();
         sensorHeightMm = setup.robot().chassis().sensorHeightMm();
         eyes = new Eye[sensors.size()];
@@ -44,15 +44,34 @@ final class SensorHead {
                     plain ? setup.law().scale() : Scale.UNIT,
                     track.views().get(i),
                     variation,
-                    level,
+                    usualHeight && relief.flat(),
                     random);
         }
+        rearMm = Math.min(0, Math.min(supportForwardMm, furthest(-1)));
+        frontMm = Math.max(0, Math.max(supportForwardMm, furthest(1)));
         pointForwardMm = track.pointForwardMm();
         pointLeftMm = track.pointLeftMm();
     }
 
-    /** @param sMm place of the law's point along the path; needed on an uneven table only */
-    void look(Body body, double sMm) {
+    private double furthest(int way) {
+        double furthest = 0;
+        for (Eye eye : eyes) {
+            furthest = way * eye.forwardMm > way * furthest ? eye.forwardMm : furthest;
+        }
+        return furthest;
+    }
+
+    /** How far the robot may drive before anything of it is on an uneven stretch; 0 when something is. */
+    double evenForMm(double sMm) {
+        double wheels = sMm - pointForwardMm;
+        return relief.evenForMm(wheels + rearMm, wheels + frontMm);
+    }
+
+    /**
+     * @param uneven whether anything of the robot may be on an uneven stretch
+     * @param sMm place of the law's point along the path; needed there only
+     */
+    void look(Body body, boolean uneven, double sMm) {
         double cos = body.cos;
         double sin = body.sin;
         pointXMm = body.xMm + pointForwardMm * cos - pointLeftMm * sin;
@@ -61,9 +80,11 @@ final class SensorHead {
             Eye eye = eyes[i];
             double x = body.xMm + eye.forwardMm * cos - eye.leftMm * sin;
             double y = body.yMm + eye.forwardMm * sin + eye.leftMm * cos;
-            scaled[i] = level
-                    ? eye.scaled(x, y)
-                    : flat ? eye.scaledHeld(x, y) : eye.scaledAtHeight(x, y, heightShare(eye.forwardMm, sMm));
+            if (uneven) {
+                scaled[i] = eye.scaledAtHeight(x, y, heightShare(eye.forwardMm, sMm));
+            } else {
+                scaled[i] = usualHeight ? eye.scaled(x, y) : eye.scaledHeld(x, y);
+            }
         }
     }
 

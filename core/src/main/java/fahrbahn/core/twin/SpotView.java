@@ -18,14 +18,20 @@ final class SpotView {
     private final TableTop table;
     private final Line line;
     private final Sensor sensor;
+    private final SeenTable.Cells cells;
     private final Raster usual;
     private Raster[] byHeight;
 
-    SpotView(TableTop table, Line line, Sensor sensor) {
+    SpotView(TableTop table, Line line, Sensor sensor, SeenTable.Cells cells) {
+        this.cells = cells;
         this.table = table;
         this.line = line;
         this.sensor = sensor;
-        this.usual = SeenTable.of(table, line, sensor.channel(), sensor.spotSigmaMm());
+        this.usual = painted(sensor.spotSigmaMm());
+    }
+
+    private Raster painted(double sigmaMm) {
+        return SeenTable.of(table, line, sensor.channel(), sigmaMm, cells, sensor.spotSigmaMm());
     }
 
     /** At the height of the captures. */
@@ -38,8 +44,8 @@ final class SpotView {
         if (byHeight == null) {
             byHeight = new Raster[HEIGHTS.length];
             for (int i = 0; i < HEIGHTS.length; i++) {
-                double sigma = sensor.spotSigmaMm();
-                byHeight[i] = SeenTable.of(table, line, sensor.channel(), sigma * HEIGHTS[i], sigma);
+                // Coarsely seen, a spot does not grow: only its light fades with the height.
+                byHeight[i] = cells == SeenTable.Cells.COARSE ? usual : painted(sensor.spotSigmaMm() * HEIGHTS[i]);
             }
         }
         return byHeight;

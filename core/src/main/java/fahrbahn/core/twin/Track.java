@@ -12,6 +12,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Relief;
+import fahrbahn.core.table.SeenTable;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -36,7 +37,7 @@ public final class Track {
     private final double finishMm;
     private final double settledFromMm;
 
-    private Track(Ground ground, Setup setup, double finishMm, double settledFromMm) {
+    private Track(Ground ground, Setup setup, double finishMm, double settledFromMm, SeenTable.Cells cells) {
         this.ground = ground;
         this.setup = setup;
         this.path = ground.path();
@@ -49,7 +50,7 @@ public final class Track {
                 .average()
                 .orElseThrow();
         for (Sensor sensor : lookingSensors(setup)) {
-            views.add(new SpotView(ground, setup.line(), sensor));
+            views.add(new SpotView(ground, setup.line(), sensor, cells));
         }
         if (setup.law().kind() == Law.Kind.PATTERN) {
             rideOffsetMm = 0;
@@ -70,6 +71,11 @@ public final class Track {
 
     /** A lap of a closed course, or an open one to its stop strip or the end of its line; figures count from the start. */
     public static Track of(Ground ground, Setup setup) {
+        return of(ground, setup, SeenTable.Cells.FINE);
+    }
+
+    /** The same, seen as fine as is asked for. */
+    public static Track of(Ground ground, Setup setup, SeenTable.Cells cells) {
         Path path = ground.path();
         Setup.checkTurns(
                 "course.parts.radiusMm",
@@ -77,7 +83,7 @@ public final class Track {
                 setup.robot().drive());
         double lead = Math.max(0, setup.leadMm());
         if (ground.closed()) {
-            return new Track(ground, setup, lead + path.lengthMm(), lead);
+            return new Track(ground, setup, lead + path.lengthMm(), lead, cells);
         }
         boolean endsItself = path.finishMm() < path.lengthMm();
         double finish = endsItself ? path.finishMm() : path.lengthMm() - END_SIGMAS * widestSpot(setup);
@@ -85,7 +91,27 @@ public final class Track {
             throw new BadValueException(
                     "course", path.lengthMm() + " mm long", "longer than the robot's lead of " + lead + " mm");
         }
-        return new Track(ground, setup, finish, lead);
+        return new Track(ground, setup, finish, lead, cells);
+    }
+
+    /** The same with an earlier finish. @param mm along the path, beyond the robot's lead; no later than this one's finish */
+    public Track until(double mm) {
+        return mm < finishMm ? new Track(this, mm) : this;
+    }
+
+    private Track(Track other, double finishMm) {
+        ground = other.ground;
+        setup = other.setup;
+        path = other.path;
+        relief = other.relief;
+        views.addAll(other.views);
+        pointForwardMm = other.pointForwardMm;
+        pointLeftMm = other.pointLeftMm;
+        rideOffsetMm = other.rideOffsetMm;
+        usableBandMm = other.usableBandMm;
+        steerSign = other.steerSign;
+        this.finishMm = finishMm;
+        settledFromMm = other.settledFromMm;
     }
 
     /** A straight line on which the robot drives this far; figures count over the second half, when it has settled. */
@@ -93,7 +119,8 @@ public final class Track {
         double lead = Math.max(0, setup.leadMm());
         double spare = END_SIGMAS * widestSpot(setup);
         double length = Course.straight(driveMm).path().lengthMm();
-        return new Track(Course.straight(driveMm + lead + spare), setup, lead + length, lead + length / 2);
+        Course line = Course.straight(driveMm + lead + spare);
+        return new Track(line, setup, lead + length, lead + length / 2, SeenTable.Cells.FINE);
     }
 
     /** Those of the law, then its emergency sensors, then one for each channel of those that look for marks. */

@@ -24,6 +24,9 @@ public final class Twin {
     /** Turning round is noticed within this many ticks. */
     private static final int MOST_UNLOOKED = 64;
 
+    /** An even stretch that ends this soon is not worth its own way of looking. */
+    private static final double SHORT_MM = 20;
+
     /** A delay this close to a whole number of periods, in periods, counts as whole. */
     private static final double WHOLE = 1e-9;
 
@@ -47,7 +50,7 @@ public final class Twin {
     private final Controller controller;
     private final Body body;
     private final PathTracker tracker;
-    private final boolean uneven;
+    private final boolean flat;
     private final Span rest = new Span();
     private final Span tail = new Span();
     private final CommandDelay delay;
@@ -74,7 +77,7 @@ public final class Twin {
         controller = new Controller(setup, steerSign);
         body = new Body(drive, start.variation());
         tracker = new PathTracker(track.path());
-        uneven = !track.relief().flat();
+        flat = track.relief().flat();
         delay = new CommandDelay(wholePeriods, baseCommand);
         double fastest = 2 * drive.freeSpeedMmPerS();
         mostStepMm = (fastest + head.pointForwardMm() * fastest / drive.trackWidthMm()) * periodS * (1 + jitterShare);
@@ -124,11 +127,12 @@ public final class Twin {
         double s = 0;
         int nextLook = 0;
         int tick = 0;
+        boolean uneven = !flat;
         while (true) {
             if (uneven) {
                 body.climb(track.relief().slope(s - head.pointForwardMm()));
             }
-            head.look(body, s);
+            head.look(body, uneven, s);
             tracker.moveTo(head.pointXMm(), head.pointYMm());
             double left = tracker.leftMm();
             double offset = left - track.rideOffsetMm();
@@ -137,8 +141,13 @@ public final class Twin {
             if ((tick >= nextLook || uneven) && !turning) {
                 s = tracker.sMm();
                 furthestMm = Math.max(furthestMm, s);
-                nextLook = tick + ticksToNextLook(s);
                 body.aim();
+                double evenMm = flat ? Double.POSITIVE_INFINITY : head.evenForMm(s);
+                uneven = evenMm < SHORT_MM;
+                nextLook = tick + ticksToNextLook(s, evenMm);
+                if (!flat && !uneven) {
+                    body.climb(0);
+                }
             }
             controller.decide(head.scaled(), tickS);
             if (crossings != null && crossings.undecided()) {
@@ -195,9 +204,10 @@ public final class Twin {
         return jitterShare > 0 ? jitteredS : tick * periodS;
     }
 
-    /** As many as it takes at least to where figures begin to count, or to the finish. */
-    private int ticksToNextLook(double s) {
-        double leftMm = s < track.settledFromMm() ? track.settledFromMm() - s : track.finishMm() - s;
+    /** As many as it takes at least to where figures begin to count, to the finish, or to an uneven stretch. */
+    private int ticksToNextLook(double s, double evenMm) {
+        double toFigures = s < track.settledFromMm() ? track.settledFromMm() - s : track.finishMm() - s;
+        double leftMm = Math.min(toFigures, evenMm);
         return Math.max(1, Math.min(MOST_UNLOOKED, (int) (leftMm / mostStepMm)));
     }
 

@@ -124,8 +124,8 @@ class NextTrialTest {
 
     private static Belief belief(Setup setup, List<Trial> trials) {
         Ghosts ghosts = new Ghosts(setup, SMALL, Workers.of(2), Job.UNWATCHED);
-        Belief belief = new Belief(ghosts, 3, Workers.of(2), Job.UNWATCHED);
-        trials.forEach(belief::see);
+        Belief belief = new Belief(ghosts, 3, Workers.of(2));
+        trials.forEach(t -> belief.see(t, Job.UNWATCHED));
         return belief;
     }
 

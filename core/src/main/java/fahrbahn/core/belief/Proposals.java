@@ -1,0 +1,96 @@
+package fahrbahn.core.belief;
+
+import fahrbahn.core.check.Rounding;
+import fahrbahn.core.loop.BendFloor;
+import fahrbahn.core.loop.GainAdvisor;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Outcome.Seen;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Settings worth driving: what loop theory proposes for the robot in the middle of the belief, a wide net about its bend floor, and what ran. */
+final class Proposals {
+    private static final int STEPS_PER_RATIO = 3;
+    private static final double[] WIDE_KP = {0.7, 1.1, 1.7, 2.6, 4, 6};
+    private static final double[] WIDE_KD_PER_KP = {0, 1.5, 4, 10};
+    private static final double[] AROUND_KP = {0.75, 1, 1.33};
+    private static final double[] AROUND_KD = {0.6, 1, 1.6};
+    private static final int DIGITS = 2;
+
+    private final Story story;
+    private final Ghosts ghosts;
+    private final Belief belief;
+
+    Proposals(Story story, Ghosts ghosts, Belief belief) {
+        this.story = story;
+        this.ghosts = ghosts;
+        this.belief = belief;
+    }
+
+    /** @param shares of the set base command */
+    List<Candidate> at(List<Double> shares) {
+        Set<Candidate> all = new LinkedHashSet<>();
+        for (double share : shares) {
+            double base = base(share);
+            if (!Double.isNaN(base)) {
+                addFor(all, ghosts.become(belief.middle(), base));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /** About what has gone best so far. */
+    List<Candidate> about(Candidate setting) {
+        List<Candidate> all = new ArrayList<>();
+        for (double kp : AROUND_KP) {
+            for (double kd : AROUND_KD) {
+                all.add(new Candidate(two(setting.kp() * kp), two(setting.kd() * kd), setting.baseCommand()));
+            }
+        }
+        return all;
+    }
+
+    /** What the coach has set, and what has been seen to get round. */
+    List<Candidate> known() {
+        Set<Candidate> all = new LinkedHashSet<>();
+        Law law = story.setup().law();
+        if (law.kp() > 0) {
+            all.add(new Candidate(law.kp(), law.kd(), law.baseCommand()));
+        }
+        story.trials().stream()
+                .filter(t -> t.seen() == Seen.SMOOTH || t.seen() == Seen.WIGGLES)
+                .forEach(t -> all.add(new Candidate(t.kp(), t.kd(), t.baseCommand())));
+        return List.copyOf(all);
+    }
+
+    /** NaN where the wheels would not turn, or where full command is met already. */
+    private double base(double share) {
+        Drive drive = story.setup().robot().drive();
+        double set = story.setup().law().baseCommand();
+        double least = 1.05 * drive.traits().curve().startsAboveCommand();
+        double base = share == 1 ? set : Rounding.significant(set * share, 3);
+        return base > least && (base <= drive.fullCommand() || share == 1) ? base : Double.NaN;
+    }
+
+    private static void addFor(Set<Candidate> all, Setup likely) {
+        double base = likely.law().baseCommand();
+        GainAdvisor.proposals(likely, STEPS_PER_RATIO)
+                .forEach(p -> all.add(new Candidate(two(p.kp()), two(p.kd()), base)));
+        double floor = BendFloor.kp(likely);
+        if (Double.isFinite(floor)) {
+            for (double times : WIDE_KP) {
+                for (double ratio : WIDE_KD_PER_KP) {
+                    all.add(new Candidate(two(times * floor), two(times * floor * ratio), base));
+                }
+            }
+        }
+    }
+
+    private static double two(double value) {
+        return Rounding.significant(value, DIGITS);
+    }
+}
