@@ -23,8 +23,11 @@ public final class Belief {
     /** Fewer robots than this share that count are drawn anew from those that do. */
     private static final double LEAST_EFFECTIVE = 0.5;
 
-    /** Discount of Liu and West: how near a robot drawn anew stays to the one it is drawn from. */
-    private static final double KEPT = 0.97;
+    /** How far a robot drawn anew lies from the one it is drawn from, in standard deviations of all: few robots shrink by chance, this makes up for it. */
+    private static final double APART = 0.4;
+
+    /** The twin is not the table, and trials of one evening are not strangers: what was seen counts for a little less than it says. */
+    private static final double TEMPER = 0.8;
 
     /** Before anything is seen: wrong sign, swapped sensors or the wrong edge, one robot in thirty. */
     private static final double WRONG_WAY = 1.0 / 30;
@@ -85,7 +88,7 @@ public final class Belief {
         }
         double sum = 0;
         for (int i = 0; i < particles.size(); i++) {
-            weights[i] *= likelihood[i];
+            weights[i] *= Math.pow(likelihood[i], TEMPER);
             sum += weights[i];
         }
         for (int i = 0; i < particles.size(); i++) {
@@ -130,8 +133,6 @@ public final class Belief {
                 variance[k] += weights[i] * (figures[k] - mean[k]) * (figures[k] - mean[k]);
             }
         }
-        double shrink = (3 * KEPT - 1) / (2 * KEPT);
-        double spread = Math.sqrt(1 - shrink * shrink);
         List<Particle> anew = new ArrayList<>();
         double from = random.nextDouble() / CLOSE;
         double upTo = weights[0];
@@ -142,9 +143,7 @@ public final class Belief {
             }
             double[] figures = particles.get(at).figures();
             for (int k = 0; k < figures.length; k++) {
-                figures[k] = shrink * figures[k]
-                        + (1 - shrink) * mean[k]
-                        + spread * Math.sqrt(variance[k]) * random.nextGaussian();
+                figures[k] += APART * Math.sqrt(variance[k]) * random.nextGaussian();
             }
             anew.add(Particle.of(figures));
         }
@@ -236,6 +235,6 @@ public final class Belief {
     }
 
     public Range mismatchShare() {
-        return range(Particle::mismatch);
+        return range(ghosts::mismatch);
     }
 }

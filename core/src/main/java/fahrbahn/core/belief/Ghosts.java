@@ -4,10 +4,12 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Novelty;
@@ -43,8 +45,8 @@ final class Ghosts {
         Track[] painted = new Track[SPOTS.length];
         workers.run(
                 SPOTS.length,
-                i -> painted[i] = Track.of(
-                        ground, setup.withRobot(withSpot(setup.robot(), SPOTS[i])), SeenTable.Cells.COARSE),
+                i -> painted[i] =
+                        Track.of(ground, setup.withRobot(withSpot(setup.robot(), SPOTS[i])), SeenTable.Cells.COARSE),
                 job);
         double whole = painted[0].finishMm();
         double until = Novelty.untilMm(ground.path()) + BEYOND_MM + Math.max(0, setup.leadMm());
@@ -81,10 +83,28 @@ final class Ghosts {
     RunResult run(Particle ghost, Candidate setting, Start start) {
         Track track = track(ghost.slope());
         try {
-            return Twin.run(track, as(track.setup(), ghost, setting), start);
+            return Twin.run(track, as(track.setup(), ghost, setting), mirrored() ? start.mirrored() : start);
         } catch (BadValueException impossible) {
             return null;
         }
+    }
+
+    /** On the other edge all is drawn in a mirror, so that a mirrored robot is told the same. */
+    private boolean mirrored() {
+        return mirrored(setup);
+    }
+
+    private static boolean mirrored(Setup setup) {
+        return setup.law().kind() == Law.Kind.EDGE && setup.law().side() == Side.LEFT;
+    }
+
+    /** How much faster the right wheel is, of a robot that may be drawn in a mirror. */
+    double mismatch(Particle ghost) {
+        return mismatch(setup, ghost);
+    }
+
+    private static double mismatch(Setup setup, Particle ghost) {
+        return mirrored(setup) ? -ghost.mismatch() : ghost.mismatch();
     }
 
     /** The robot itself, spot and all. */
@@ -105,7 +125,7 @@ final class Ghosts {
                 drive.mixing(),
                 drive.fullCommand(),
                 traits.withScrub(Math.min(widest, traits.scrub() * ghost.width()))
-                        .withMismatchShare(traits.mismatchShare() + ghost.mismatch()));
+                        .withMismatchShare(traits.mismatchShare() + mismatch(seen, ghost)));
         Loop loop = seen.robot().loop();
         return seen.withRobot(seen.robot()
                         .withDrive(driven)

@@ -3,6 +3,7 @@ package fahrbahn.core.belief;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
@@ -31,25 +32,33 @@ public final class HiddenTable {
     private final Track track;
     private final long seed;
     private final SplittableRandom random;
-    private final double bestLapS;
-    private int trials; private Candidate bestAt;
+    private double bestLapS;
+    private int trials;
 
     private HiddenTable(Setup hidden, Track track, long seed, double bestLapS) {
         this.hidden = hidden;
         this.track = track;
         this.seed = seed;
         this.random = new SplittableRandom(seed);
-        this.bestLapS = Double.isNaN(bestLapS) ? best() : bestLapS;
+        this.bestLapS = bestLapS;
     }
 
     /** The same table and robot, nothing tried yet. */
     public HiddenTable anew() {
-        return new HiddenTable(hidden, track, seed, bestLapS);
+        return new HiddenTable(hidden, track, seed, bestLapS());
     }
 
     /** Whether there is a setting that does it. */
     public boolean solvable() {
-        return Double.isFinite(bestLapS);
+        return Double.isFinite(bestLapS());
+    }
+
+    /** Worked out when first asked for: it takes thousands of runs. */
+    private double bestLapS() {
+        if (Double.isNaN(bestLapS)) {
+            bestLapS = best();
+        }
+        return bestLapS;
     }
 
     /** The least time in which 99 % of runs get round, at the set speed or the next below at which they do. */
@@ -63,7 +72,7 @@ public final class HiddenTable {
                     Candidate setting = new Candidate(kp * unit, ratio * kp * unit, base);
                     RunResult run = Twin.run(track, at(setting), Start.noisy(0, seed));
                     if (run.completed() && run.timeS() < least) {
-                        double m = meanLapS(setting); if (m < least) { least = m; bestAt = setting; }
+                        least = Math.min(least, meanLapS(setting));
                     }
                 }
             }
@@ -79,12 +88,13 @@ public final class HiddenTable {
      * @param wider how much further its secrets lie from that than usual
      */
     public static HiddenTable of(Setup setup, Ground ground, double wider, long seed) {
-        Setup hidden = Ghosts.become(setup, Particle.drawn(new SplittableRandom(seed * 31 + 7), wider));
-        return new HiddenTable(hidden, Track.of(ground, hidden), seed, Double.NaN);
+        return of(
+                setup, ground, Particle.drawn(new SplittableRandom(seed * 31 + 7), wider), seed, SeenTable.Cells.FINE);
     }
 
-    String bestWhere() {
-        return bestLapS + " s " + bestAt;
+    static HiddenTable of(Setup setup, Ground ground, Particle secrets, long seed, SeenTable.Cells cells) {
+        Setup hidden = Ghosts.become(setup, secrets);
+        return new HiddenTable(hidden, Track.of(ground, hidden, cells), seed, Double.NaN);
     }
 
     public Setup hidden() {
@@ -122,7 +132,7 @@ public final class HiddenTable {
 
     /** Whether a setting does it: 99 % of runs finish, in at most a tenth more than its best lap. */
     public boolean solves(Candidate setting) {
-        return meanLapS(setting) <= 1.1 * bestLapS;
+        return meanLapS(setting) <= 1.1 * bestLapS();
     }
 
     /** Infinite where fewer than 99 % finish. */

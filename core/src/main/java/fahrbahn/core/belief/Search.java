@@ -9,10 +9,12 @@ import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** Drives settings with robots drawn from a belief, all with a few and the better ones with more, and chooses. */
 final class Search {
@@ -24,8 +26,8 @@ final class Search {
     /** Started twice, a robot that is lost now and then shows it. */
     private static final int STARTS = 2;
 
-    /** One more trial has to be worth so much more than it costs in time and battery. */
-    private static final double TRIAL_COST = 0.015;
+    /** What the last trial there is time for has to be worth, in time and battery; the more of them are left, the less one costs. */
+    private static final double TRIAL_COST = 0.06;
 
     /** From this chance on a setting that ran may be the last word. */
     private static final double SURE = 0.9;
@@ -61,25 +63,27 @@ final class Search {
         Prospects prospects = prospects();
         int best = prospects.best();
         Candidate safest = prospects.settings().get(best);
-        int runs = ROBOTS * STARTS;
-        Completion chance = Completion.of((int) Math.round(prospects.finishes(best) * runs), runs);
+        Completion chance = chance(prospects, best);
         Optional<Trial> latest = story.trials().isEmpty()
                 ? Optional.empty()
                 : Optional.of(story.trials().get(story.trials().size() - 1));
         if (belief.wrongWay() > SUSPICIOUS) {
-            Optional<Candidate> again =
-                    story.trialsLeft() == 0 ? Optional.empty() : latest.map(Search::setting);
-            return new NextTrial(
-                    again, safest, chance, belief, Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
+            Optional<Candidate> again = story.trialsLeft() == 0 ? Optional.empty() : latest.map(Search::setting);
+            return new NextTrial(again, safest, chance, belief, Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
         }
         if (story.trialsLeft() == 0) {
             return answer(Optional.empty(), safest, chance, NextTrial.Why.NO_TIME);
         }
-        if (belief.contradicts() && times(setting(latest.orElseThrow())) == 1) {
+        if (belief.contradicts() && timesSeen(latest.orElseThrow()) == 1) {
             return answer(latest.map(Search::setting), safest, chance, NextTrial.Why.CONTRADICTS);
         }
-        if (timesSmooth(safest) >= CONFIRMED && prospects.finishes(best) >= SURE && worthOfOneMore(prospects) < TRIAL_COST) {
-            return answer(Optional.empty(), safest, chance, NextTrial.Why.DONE);
+        Optional<Integer> ran = confirmed(prospects);
+        if (ran.isPresent()) {
+            return answer(
+                    Optional.empty(),
+                    prospects.settings().get(ran.get()),
+                    chance(prospects, ran.get()),
+                    NextTrial.Why.DONE);
         }
         int next = story.trialsLeft() == 1 ? best : boldest(prospects);
         return answer(Optional.of(prospects.settings().get(next)), safest, chance, NextTrial.Why.PROMISES_MOST);
@@ -106,12 +110,17 @@ final class Search {
         return found;
     }
 
-    private double worthOfOneMore(Prospects prospects) {
-        double most = 0;
-        for (int c = 0; c < prospects.settings().size(); c++) {
-            most = Math.max(most, prospects.after(c));
-        }
-        return most - prospects.worth(prospects.best());
+    /** What the best choice is expected to be worth after the most telling trial. */
+    private static double mostAfter(Prospects prospects) {
+        return IntStream.range(0, prospects.settings().size())
+                .mapToDouble(prospects::after)
+                .max()
+                .orElse(0);
+    }
+
+    private static Completion chance(Prospects prospects, int setting) {
+        int runs = ROBOTS * STARTS;
+        return Completion.of((int) Math.round(prospects.finishes(setting) * runs), runs);
     }
 
     private int boldest(Prospects prospects) {
@@ -142,10 +151,20 @@ final class Search {
         return new Candidate(trial.kp(), trial.kd(), trial.baseCommand());
     }
 
-    private long times(Candidate setting) {
+    /** How often the same was seen of the same setting. */
+    private long timesSeen(Trial trial) {
         return story.trials().stream()
-                .filter(t -> t.at(setting.kp(), setting.kd(), setting.baseCommand()))
+                .filter(t -> t.seen() == trial.seen() && t.at(trial.kp(), trial.kd(), trial.baseCommand()))
                 .count();
+    }
+
+    /** The best setting that has been seen to run often enough, if one more trial of anything is not worth its cost after it. */
+    private Optional<Integer> confirmed(Prospects prospects) {
+        Optional<Integer> ran = IntStream.range(0, prospects.settings().size())
+                .filter(c -> timesSmooth(prospects.settings().get(c)) >= CONFIRMED && prospects.finishes(c) >= SURE)
+                .boxed()
+                .max(Comparator.comparingDouble(prospects::worth));
+        return ran.filter(c -> mostAfter(prospects) - prospects.worth(c) < TRIAL_COST / Math.sqrt(story.trialsLeft()));
     }
 
     private long timesSmooth(Candidate setting) {
@@ -173,5 +192,4 @@ final class Search {
     private Start start(int i) {
         return Ghosts.EVENING.draw(0, seed + 77, i);
     }
-
 }

@@ -76,8 +76,7 @@ public final class TuningBenchmark {
                 .filter(Needed::solved)
                 .toList();
         List<Outcome> outcomes = new ArrayList<>();
-        outcomes.add(
-                new Outcome(NEXT, solved.stream().mapToInt(Needed::next).toArray()));
+        outcomes.add(new Outcome(NEXT, solved.stream().mapToInt(Needed::next).toArray()));
         for (HandLadder ladder : HandLadder.values()) {
             outcomes.add(new Outcome(
                     ladder.word(),

@@ -70,8 +70,7 @@ final class TuningRobots {
                 random.nextDouble(0.03, 0.1),
                 mixing,
                 100);
-        Robot robot = new Robot(
-                "bench", drive, new Loop(periodS, periodS * random.nextDouble(0.5, 1.5)), sensors);
+        Robot robot = new Robot("bench", drive, new Loop(periodS, periodS * random.nextDouble(0.5, 1.5)), sensors);
         double middle = (scale.dark(sensors.get(0)) + scale.light(sensors.get(0))) / 2;
         Law law = new Law(pair ? Law.Kind.PAIR : Law.Kind.EDGE, Side.RIGHT, scale, middle, 1, 0, 0, 50);
         Setup setup = new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, TIGHTEST_MM), law);

@@ -24,4 +24,9 @@ public record Start(double offsetMm, double headingRad, Variation variation, lon
     public static Start noisy(double offsetMm, long seed) {
         return new Start(offsetMm, 0, Variation.NOISE_ONLY, seed);
     }
+
+    /** The same seen in a mirror: the other side, the other way, the other wheel. */
+    public Start mirrored() {
+        return new Start(-offsetMm, -headingRad, variation.mirrored(), seed);
+    }
 }

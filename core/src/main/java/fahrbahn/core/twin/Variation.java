@@ -29,6 +29,11 @@ public record Variation(
     /** Everything as set up, with its noise and rounding. */
     public static final Variation NOISE_ONLY = new Variation(1, 1, 0, 0, 1, 1, 1, 0);
 
+    Variation mirrored() {
+        return new Variation(
+                batteryShare, lagShare, -mismatchShare, slipShare, noiseShare, lightShare, heightShare, jitterShare);
+    }
+
     public Variation {
         Check.positive("batteryShare", batteryShare);
         Check.notNegative("lagShare", lagShare);
