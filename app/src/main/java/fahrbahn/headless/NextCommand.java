@@ -40,6 +40,7 @@ final class NextCommand implements Callable<Integer> {
         }
         ObjectNode best = setting(json.putObject("best"), trial.best());
         AdviseCommand.chance(best.putObject("chance"), trial.chance());
+        AdviseCommand.chance(json.putObject("promise"), trial.promise());
         json.put("reason", NextWords.reason(trial));
         Belief belief = trial.belief();
         ObjectNode ranges = json.putObject("belief");

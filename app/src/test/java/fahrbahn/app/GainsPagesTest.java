@@ -56,4 +56,54 @@ class GainsPagesTest extends InWindow {
         undo();
         until("taken back", () -> kp() == set);
     }
+
+    /** A ladder by keys alone: set, run, tap, say what was seen; a sign error is told first; a slip is undone. */
+    @Test
+    void aLadderIsClimbedByKeys() throws Exception {
+        gains("next-trial");
+        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        assertThat(text("nextLadder")).isEqualTo("No trial yet.");
+        double set = kp();
+        robot.type(KeyCode.U);
+        until("it is on the robot", () -> kp() != set);
+        robot.type(KeyCode.A);
+        until("the sign first", () -> text("nextReason").startsWith("It turns away at once"));
+        assertThat(text("nextLadder"))
+                .startsWith("1. Kp " + Words.number(kp(), 3))
+                .contains("turns away");
+        undo();
+        until("taken back", () -> text("nextReason").contains("robots that may be yours get round"));
+        robot.type(KeyCode.Q).type(KeyCode.SPACE);
+        until("the watch runs", () -> !text("watchSeconds").startsWith("0.0"));
+        robot.type(KeyCode.SPACE).type(KeyCode.SPACE).type(KeyCode.W);
+        until(
+                "a trial",
+                () -> text("nextLadder").startsWith("1. ") && text("nextLadder").contains("wiggles, a wiggle each"));
+        until("ranges of before and now", () -> text("nextRanges").contains("(at first "));
+        robot.type(KeyCode.U).type(KeyCode.E);
+        until(
+                "two trials",
+                () -> text("nextLadder").startsWith("2. ") && text("nextLadder").contains("lost: bend"));
+        assertThat(shop().season().runs().stream()
+                        .filter(r -> r.outcome().seen().isPresent()))
+                .hasSize(2)
+                .anyMatch(r -> r.outcome().wiggles().isPresent());
+    }
+
+    /** A hidden robot drives what is next, says what was seen itself, leaves nothing in the log book, and tells its secrets. */
+    @Test
+    void aHiddenRobotIsPractisedWith() throws Exception {
+        gains("next-trial");
+        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        int logged = shop().season().runs().size();
+        robot.type(KeyCode.P);
+        until("a hidden robot", () -> text("nextReason").endsWith("V lets the hidden robot drive it."));
+        robot.type(KeyCode.V);
+        until("a trial of it", () -> text("nextLadder").startsWith("1. Kp "));
+        robot.type(KeyCode.Y);
+        until("revealed", () -> text("nextSecrets").startsWith("Its secrets: lag "));
+        robot.type(KeyCode.P);
+        until("back to the real one", () -> text("nextLadder").equals("No trial yet."));
+        assertThat(shop().season().runs()).hasSize(logged);
+    }
 }

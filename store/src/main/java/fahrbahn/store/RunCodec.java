@@ -24,6 +24,7 @@ final class RunCodec implements Codec<Run> {
         putMeasured(root, "acrossMm", run.outcome().stop().acrossMm());
         putMeasured(root, "lostMm", run.outcome().lostMm());
         run.outcome().seen().ifPresent(seen -> root.put("seen", seen.word()));
+        run.outcome().wiggles().ifPresent(w -> root.put("wiggles", w.count()).put("wigglesS", w.overS()));
         BasisCodec.fill(root, run.basis(), shared);
         return root.toString();
     }
@@ -44,6 +45,10 @@ final class RunCodec implements Codec<Run> {
                     .withLostMm(root.number("lostMm", Double.NaN));
             if (root.has("seen")) {
                 outcome = outcome.withSeen(root.oneOf("seen", Outcome.Seen.values(), Outcome.Seen::word));
+            }
+            if (root.has("wiggles")) {
+                outcome =
+                        outcome.withWiggles(new Outcome.Wiggles((int) root.number("wiggles"), root.number("wigglesS")));
             }
             return new Run(
                     id,

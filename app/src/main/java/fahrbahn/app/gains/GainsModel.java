@@ -4,6 +4,7 @@ import fahrbahn.app.chart.ChartFile;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
@@ -44,6 +45,7 @@ public final class GainsModel extends StationModel {
 
     private final MapModel map;
     private final GoalModel goal;
+    private final NextModel next;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
@@ -102,13 +104,18 @@ public final class GainsModel extends StationModel {
         static final Advised NOT_YET = new Advised(false, Optional.empty());
     }
 
-    /** @param tableInHand on which the map is driven, and a goal is */
+    /**
+     * @param tableInHand on which the map is driven, and a goal is
+     * @param watch for laps and wiggles of trials
+     */
     public GainsModel(
             Season season,
             Errands errands,
             Supplier<Optional<Ground>> tableInHand,
-            Supplier<Map<Constant, Double>> known) {
+            Supplier<Map<Constant, Double>> known,
+            Stopwatch watch) {
         super(season);
+        this.next = new NextModel(season, tableInHand, known, this, watch, errands);
         this.map = new MapModel(season, tableInHand, this, errands);
         this.goal = new GoalModel(season, tableInHand, this, errands);
         this.errand = errands.errand("The lane");
@@ -122,6 +129,10 @@ public final class GainsModel extends StationModel {
 
     MapModel map() {
         return map;
+    }
+
+    NextModel next() {
+        return next;
     }
 
     GoalModel goal() {

@@ -111,7 +111,9 @@ public final class GainsView {
                     model.look();
                     progress.setProgress(model.progress());
                 });
-        return new Pages(List.of(lane, map.page(), new GoalPage(model.goal()).page())).view();
+        return new Pages(
+                        List.of(lane, map.page(), new GoalPage(model.goal()).page(), new NextPage(model.next()).page()))
+                .view();
     }
 
     private void savePicture() {

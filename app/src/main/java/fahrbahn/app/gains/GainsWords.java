@@ -63,7 +63,8 @@ final class GainsWords {
         return picture.gains()
                 .map(a -> law.kp() == a.kp() && law.kd() == a.kd()
                         ? " N goes on to Drive."
-                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": U sets it.")
+                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd())
+                                + ": U on the page Lane sets it.")
                 .orElse(slower(picture));
     }
 

@@ -74,7 +74,7 @@ public final class Workshop {
         robot = new RobotModel(season, errands, new BenchModel(season, measure, System::nanoTime, errands), this::tell);
         table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure, table::ground, errands);
-        gains = new GainsModel(season, errands, table::ground, robot::known);
+        gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(System::nanoTime));
         drive = new DriveModel(season, errands, table::ground, robot::known);
         runs = new RunsModel(season, robot::known, new Stopwatch(System::nanoTime));
         club = new ClubModel(season, errands);

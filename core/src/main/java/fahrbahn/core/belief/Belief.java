@@ -45,13 +45,13 @@ public final class Belief {
     private int trials;
     private boolean contradicts;
 
-    Belief(Ghosts ghosts, long seed, Workers workers) {
+    Belief(Ghosts ghosts, Prior prior, long seed, Workers workers) {
         this.ghosts = ghosts;
         this.seed = seed;
         this.random = new SplittableRandom(seed);
         this.workers = workers;
         for (int i = 0; i < WIDE; i++) {
-            particles.add(Particle.believed(random));
+            particles.add(Particle.believed(random, prior));
             weights[i] = 1.0 / WIDE;
         }
     }

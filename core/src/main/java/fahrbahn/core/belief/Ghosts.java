@@ -25,8 +25,8 @@ import java.util.List;
 
 /** Drives robots that may be the one. A table is painted once for each of a few spots, and a robot's is the nearest of them. */
 final class Ghosts {
-    /** An evening's differences, but for the height, which is in the robots' slopes already, and for jitter, which costs more than it shows. */
-    static final Spread EVENING = new Spread(3, 0.03, 0.03, 0.08, 0.01, 0.03, 0, 0);
+    /** An evening's differences, but for the height, which is in the robots' slopes already, and for jitter, which costs more than it shows; the others are a third larger for it. */
+    static final Spread EVENING = new Spread(4, 0.04, 0.04, 0.12, 0.015, 0.05, 0, 0);
 
     private static final double[] SPOTS = {0.46, 0.6, 0.77, 1, 1.3, 1.7, 2.4};
 

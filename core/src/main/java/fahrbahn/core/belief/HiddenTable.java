@@ -89,7 +89,11 @@ public final class HiddenTable {
      */
     public static HiddenTable of(Setup setup, Ground ground, double wider, long seed) {
         return of(
-                setup, ground, Particle.drawn(new SplittableRandom(seed * 31 + 7), wider), seed, SeenTable.Cells.FINE);
+                setup,
+                ground,
+                Particle.drawn(new SplittableRandom(seed * 31 + 7), Prior.GUESSED, wider),
+                seed,
+                SeenTable.Cells.FINE);
     }
 
     static HiddenTable of(Setup setup, Ground ground, Particle secrets, long seed, SeenTable.Cells cells) {

@@ -11,12 +11,14 @@ import java.util.Optional;
  * @param next empty when one more trial would not change the choice
  * @param best what would be taken now
  * @param chance of it to finish, over the robots that may be the one and an evening's differences
+ * @param promise chance of the next to finish; of the best where nothing is tried next
  * @param suspect what has to be put right before gains mean anything
  */
 public record NextTrial(
         Optional<Candidate> next,
         Candidate best,
         Completion chance,
+        Completion promise,
         Belief belief,
         Optional<Suspect> suspect,
         Why why) {
@@ -50,7 +52,7 @@ public record NextTrial(
 
     /** @throws fahrbahn.core.check.BadValueException when the robot cannot be put on the course */
     public static NextTrial of(Story story, long seed, Workers workers, Job job) {
-        Tuner tuner = new Tuner(story.setup(), story.course(), story.goal(), seed, workers, job);
+        Tuner tuner = new Tuner(story.setup(), story.prior(), story.course(), story.goal(), seed, workers, job);
         story.trials().forEach(trial -> tuner.see(trial, job));
         return tuner.next(story.trialsLeft(), job);
     }

@@ -1,9 +1,12 @@
 package fahrbahn.core.belief;
 
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.check.Text;
 
 /** The reason for the next trial in one sentence, shared by the command and the window. */
 public final class NextWords {
+    private static final int DIGITS = 3;
+
     private NextWords() {}
 
     public static String reason(NextTrial trial) {
@@ -16,19 +19,31 @@ public final class NextWords {
                 "What was seen last fits no robot that there may be after the trials before it: try the same once more, and look again.";
             case NO_TIME -> setting(trial.best()) + " " + chance + " with what is known: take it.";
             case DONE -> setting(trial.best()) + " ran and " + chance + "; one more trial would not change the choice.";
-            case PROMISES_MOST ->
-                setting(trial.next().orElseThrow()) + " promises most with robots that may be yours: "
-                        + lag(trial.belief()) + ".";
+            case PROMISES_MOST -> promise(trial);
         };
     }
 
+    private static String promise(NextTrial trial) {
+        Candidate next = trial.next().orElseThrow();
+        String all = setting(next) + ": " + trial.promise().completed() + " of "
+                + trial.promise().runs() + " runs of robots that may be yours get round with it ("
+                + lag(trial.belief()) + ")";
+        return next.equals(trial.best())
+                ? all + "."
+                : all + ". It tells more, or is better where it does, than the surest, " + setting(trial.best()) + ".";
+    }
+
     private static String setting(Candidate c) {
-        return Text.of("Kp %.3g, Kd %.3g at command %.4g", c.kp(), c.kd(), c.baseCommand());
+        return "Kp " + plain(c.kp()) + ", Kd " + plain(c.kd()) + " at command " + plain(c.baseCommand());
+    }
+
+    private static String plain(double value) {
+        return Text.number(Rounding.significant(value, DIGITS));
     }
 
     private static String lag(Belief belief) {
         return Text.of(
-                "lag %.0f to %.0f ms, speed %.0f to %.0f mm/s at full command",
+                "lag %.0f to %.0f ms, %.0f to %.0f mm/s at full command",
                 1000 * belief.lagS().low(),
                 1000 * belief.lagS().high(),
                 belief.freeSpeedMmPerS().low(),

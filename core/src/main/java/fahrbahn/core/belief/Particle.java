@@ -3,35 +3,27 @@ package fahrbahn.core.belief;
 import java.util.random.RandomGenerator;
 
 /**
- * One robot that may be the one, as shares of what the setup says.
+ * One robot that may be the one, as shares of what the setup says; their logarithms are normal.
  *
  * @param slope of the reading over the edge: a smaller spot is steeper
  * @param mismatch how much faster the right wheel is than in the setup
  */
 record Particle(double lag, double delay, double speed, double width, double slope, double mismatch) {
-    /** Standard deviations of the logarithms, where nothing is said: what copied and guessed numbers are off by. */
-    private static final double[] SD = {0.4, 0.4, 0.12, 0.08, 0.25};
-
     private static final double MISMATCH_SD = 0.015;
     private static final double CUT = 2.5;
 
     static final int FIGURES = 6;
 
-    /** As usual. */
-    static Particle drawn(RandomGenerator random) {
-        return drawn(random, 1);
-    }
-
     /** One robot in four twice as far off as usual: what is copied may be from another robot altogether. */
-    static Particle believed(RandomGenerator random) {
-        return drawn(random, random.nextInt(4) == 0 ? 2 : 1);
+    static Particle believed(RandomGenerator random, Prior prior) {
+        return drawn(random, prior, random.nextInt(4) == 0 ? 2 : 1);
     }
 
     /** @param wider how much further off than usual */
-    static Particle drawn(RandomGenerator random, double wider) {
+    static Particle drawn(RandomGenerator random, Prior prior, double wider) {
         double[] log = new double[FIGURES];
-        for (int i = 0; i < SD.length; i++) {
-            log[i] = wider * SD[i] * cut(random);
+        for (int i = 0; i < Prior.TOLD.size(); i++) {
+            log[i] = wider * prior.share(Prior.TOLD.get(i)) * cut(random);
         }
         log[FIGURES - 1] = wider * MISMATCH_SD * cut(random);
         return of(log);

@@ -1,6 +1,8 @@
 package fahrbahn.core.belief;
 
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
+import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.setup.Drive;
@@ -17,6 +19,7 @@ final class Proposals {
     private static final int STEPS_PER_RATIO = 3;
     private static final double[] WIDE_KP = {0.7, 1.1, 1.7, 2.6, 4, 6};
     private static final double[] WIDE_KD_PER_KP = {0, 1.5, 4, 10};
+    private static final double[] SHARES_OF_FULL_TURN = {0.1, 0.3, 1};
     private static final double[] AROUND_KP = {0.75, 1, 1.33};
     private static final double[] AROUND_KD = {0.6, 1, 1.6};
     private static final int DIGITS = 2;
@@ -38,6 +41,7 @@ final class Proposals {
             double base = base(share);
             if (!Double.isNaN(base)) {
                 addFor(all, ghosts.become(belief.middle(), base));
+                all.addAll(aboutFullTurn(base));
             }
         }
         return List.copyOf(all);
@@ -76,7 +80,25 @@ final class Proposals {
         return base > least && (base <= drive.fullCommand() || share == 1) ? base : Double.NaN;
     }
 
+    /** For robots that no theory fits: from a tenth of full turn for full error up. */
+    private List<Candidate> aboutFullTurn(double base) {
+        List<Candidate> all = new ArrayList<>();
+        double full = 2 * base / UsualLaws.top(story.setup());
+        for (double share : SHARES_OF_FULL_TURN) {
+            all.add(new Candidate(two(share * full), two(WIDE_KD_PER_KP[2] * share * full), base));
+        }
+        return all;
+    }
+
     private static void addFor(Set<Candidate> all, Setup likely) {
+        try {
+            addByTheory(all, likely);
+        } catch (BadValueException ridesNowhere) {
+            // So wide a spot, or so high a target: the others have to do.
+        }
+    }
+
+    private static void addByTheory(Set<Candidate> all, Setup likely) {
         double base = likely.law().baseCommand();
         GainAdvisor.proposals(likely, STEPS_PER_RATIO)
                 .forEach(p -> all.add(new Candidate(two(p.kp()), two(p.kd()), base)));

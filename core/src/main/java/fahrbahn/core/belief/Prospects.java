@@ -27,7 +27,7 @@ final class Prospects {
     private static final double FINISHED_WORTH = 0.35;
 
     /** Beside the path by this share of the usable band, a robot is on its way off the line. */
-    private static final double CALM_WORTH = 0.15;
+    private static final double CALM_WORTH = 0.08;
 
     private final List<Candidate> settings;
     private final double[][] worth;

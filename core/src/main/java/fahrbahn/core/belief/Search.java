@@ -27,7 +27,7 @@ final class Search {
     private static final int STARTS = 2;
 
     /** What the last trial there is time for has to be worth, in time and battery; the more of them are left, the less one costs. */
-    private static final double TRIAL_COST = 0.06;
+    private static final double TRIAL_COST = 0.08;
 
     /** From this chance on a setting that ran may be the last word. */
     private static final double SURE = 0.9;
@@ -69,7 +69,8 @@ final class Search {
                 : Optional.of(story.trials().get(story.trials().size() - 1));
         if (belief.wrongWay() > SUSPICIOUS) {
             Optional<Candidate> again = story.trialsLeft() == 0 ? Optional.empty() : latest.map(Search::setting);
-            return new NextTrial(again, safest, chance, belief, Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
+            return new NextTrial(
+                    again, safest, chance, chance, belief, Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
         }
         if (story.trialsLeft() == 0) {
             return answer(Optional.empty(), safest, chance, NextTrial.Why.NO_TIME);
@@ -86,11 +87,18 @@ final class Search {
                     NextTrial.Why.DONE);
         }
         int next = story.trialsLeft() == 1 ? best : boldest(prospects);
-        return answer(Optional.of(prospects.settings().get(next)), safest, chance, NextTrial.Why.PROMISES_MOST);
+        return new NextTrial(
+                Optional.of(prospects.settings().get(next)),
+                safest,
+                chance,
+                chance(prospects, next),
+                belief,
+                Optional.empty(),
+                NextTrial.Why.PROMISES_MOST);
     }
 
     private NextTrial answer(Optional<Candidate> next, Candidate best, Completion chance, NextTrial.Why why) {
-        return new NextTrial(next, best, chance, belief, Optional.empty(), why);
+        return new NextTrial(next, best, chance, chance, belief, Optional.empty(), why);
     }
 
     private Prospects prospects() {

@@ -10,12 +10,18 @@ import java.util.List;
  * What has been tried so far.
  *
  * @param setup as the coach believes the robot to be
+ * @param prior how far the robot may be from that
  * @param trialsLeft how many more there is time for, 0 to 1000
  * @param trials oldest first, at most 200
  */
-public record Story(Setup setup, Ground course, Goal goal, int trialsLeft, List<Trial> trials) {
+public record Story(Setup setup, Prior prior, Ground course, Goal goal, int trialsLeft, List<Trial> trials) {
     private static final int MOST = 200;
     private static final int MOST_LEFT = 1000;
+
+    /** Of a robot of which nothing was measured. */
+    public Story(Setup setup, Ground course, Goal goal, int trialsLeft, List<Trial> trials) {
+        this(setup, Prior.GUESSED, course, goal, trialsLeft, trials);
+    }
 
     public Story {
         Check.between("trialsLeft", trialsLeft, 0, MOST_LEFT);

@@ -1,7 +1,11 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.trials.Run;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -29,6 +33,25 @@ public record Trial(
         Check.positive("baseCommand", baseCommand);
         wigglePeriodS.ifPresent(p -> Check.positive("wigglesS", p));
         lapS.ifPresent(t -> Check.positive("lapS", t));
+    }
+
+    /** A run of the log book; empty when nobody said what was seen. */
+    public static Optional<Trial> of(Run run) {
+        Outcome outcome = run.outcome();
+        Law law = run.setting().setup().law();
+        if (outcome.seen().isEmpty() || law.kp() <= 0) {
+            return Optional.empty();
+        }
+        double along = outcome.stop().alongMm();
+        return Optional.of(new Trial(
+                law.kp(),
+                law.kd(),
+                law.baseCommand(),
+                outcome.seen().get(),
+                outcome.wiggles().map(w -> OptionalDouble.of(w.periodS())).orElse(OptionalDouble.empty()),
+                outcome.wiggles().map(Outcome.Wiggles::count).orElse(0),
+                Double.isNaN(outcome.timeS()) ? OptionalDouble.empty() : OptionalDouble.of(outcome.timeS()),
+                Double.isNaN(along) ? OptionalDouble.empty() : OptionalDouble.of(along)));
     }
 
     /** Nothing counted or timed. */

@@ -11,6 +11,7 @@ import java.util.List;
 /** Learns a robot trial by trial, and says what to try next. Not thread-safe. */
 public final class Tuner {
     private final Setup setup;
+    private final Prior prior;
     private final Ground ground;
     private final Goal goal;
     private final long seed;
@@ -20,14 +21,15 @@ public final class Tuner {
     private final List<Trial> trials = new ArrayList<>();
 
     /** @throws fahrbahn.core.check.BadValueException when the robot cannot be put on the course */
-    public Tuner(Setup setup, Ground ground, Goal goal, long seed, Workers workers, Job job) {
+    public Tuner(Setup setup, Prior prior, Ground ground, Goal goal, long seed, Workers workers, Job job) {
         this.setup = setup;
+        this.prior = prior;
         this.ground = ground;
         this.goal = goal;
         this.seed = seed;
         this.workers = workers;
         this.ghosts = new Ghosts(setup, ground, workers, job);
-        this.belief = new Belief(ghosts, seed, workers);
+        this.belief = new Belief(ghosts, prior, seed, workers);
     }
 
     /** One trial more. */
@@ -38,7 +40,7 @@ public final class Tuner {
 
     /** @param left trials for which there is time */
     public NextTrial next(int left, Job job) {
-        Story story = new Story(setup, ground, goal, left, trials);
+        Story story = new Story(setup, prior, ground, goal, left, trials);
         return new Search(story, ghosts, belief, seed, workers, job).next();
     }
 }

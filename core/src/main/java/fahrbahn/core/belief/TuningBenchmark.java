@@ -115,7 +115,7 @@ public final class TuningBenchmark {
                     () -> Optional.of(ladder.next(believed, trials)).filter(c -> believable(believed, c)),
                     trials::add);
         }
-        Tuner tuner = new Tuner(believed, course, Goal.FINISH, seed, Workers.of(1), Job.UNWATCHED);
+        Tuner tuner = new Tuner(believed, Prior.GUESSED, course, Goal.FINISH, seed, Workers.of(1), Job.UNWATCHED);
         int[] left = {MOST_TRIALS};
         int next = climbed(
                 judge.anew(),

@@ -1,5 +1,6 @@
 package fahrbahn.core.loop;
 
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -27,6 +28,8 @@ public final class GainAdvisor {
     private static final int KP_STEPS = 70;
 
     private static final double KP_SPAN = 16;
+
+    private static final int DIGITS = 2;
 
     private final Setup setup;
     private final SampledLoop loop;
@@ -81,8 +84,8 @@ public final class GainAdvisor {
     }
 
     private GainAdvice judge(double exactKp, double exactKd) {
-        double kp = twoDigits(exactKp);
-        double kd = twoDigits(exactKd);
+        double kp = Rounding.significant(exactKp, DIGITS);
+        double kd = Rounding.significant(exactKd, DIGITS);
         double radius = loop.spectralRadius(kp, 0, kd);
         double gainMargin = margin(kp, kd);
         return new GainAdvice(
@@ -126,8 +129,8 @@ public final class GainAdvisor {
      * settle sooner than what there is: the onset, costly to find, is looked for last.
      */
     private GainAdvice rounded(double exactKp, double exactKd, double soonerThanS) {
-        double kp = twoDigits(exactKp);
-        double kd = twoDigits(exactKd);
+        double kp = Rounding.significant(exactKp, DIGITS);
+        double kd = Rounding.significant(exactKd, DIGITS);
         double shake = noise * Math.hypot(kp + kd, kd) / setup.robot().drive().fullCommand();
         if (shake > MOST_SHAKE || kp < LEAST_BEND_MARGIN * bendKp) {
             return null;
@@ -139,14 +142,5 @@ public final class GainAdvisor {
         }
         double margin = margin(kp, kd);
         return margin < LEAST_GAIN_MARGIN ? null : new GainAdvice(kp, kd, margin, kp / bendKp, settlingS, shake);
-    }
-
-    static double twoDigits(double value) {
-        if (value == 0) {
-            return 0;
-        }
-        double unit = Math.pow(10, Math.floor(Math.log10(Math.abs(value))) - 1);
-        // The last division by a rounded reciprocal keeps 0.31 from becoming 0.31000000000000005.
-        return unit < 1 ? Math.round(value / unit) / (double) Math.round(1 / unit) : Math.round(value / unit) * unit;
     }
 }

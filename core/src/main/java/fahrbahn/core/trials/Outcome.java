@@ -11,8 +11,30 @@ import java.util.Optional;
  * @param stop where it stopped
  * @param lostMm how far along the line it was lost; 0 or more, or NaN
  * @param seen what the coach saw; empty when nobody said
+ * @param wiggles counted while it ran; empty when nobody counted
  */
-public record Outcome(boolean completed, double timeS, double rmsMm, Stop stop, double lostMm, Optional<Seen> seen) {
+public record Outcome(
+        boolean completed,
+        double timeS,
+        double rmsMm,
+        Stop stop,
+        double lostMm,
+        Optional<Seen> seen,
+        Optional<Wiggles> wiggles) {
+    /** So many swings there and back, in so much time, s. */
+    public record Wiggles(int count, double overS) {
+        private static final int MOST = 1000;
+
+        public Wiggles {
+            Check.between("wiggles", count, 1, MOST);
+            Check.positive("wigglesS", overS);
+        }
+
+        public double periodS() {
+            return overS / count;
+        }
+    }
+
     /**
      * A stop place, from the place it should stop at.
      *
@@ -67,23 +89,27 @@ public record Outcome(boolean completed, double timeS, double rmsMm, Stop stop, 
 
     /** A run of which only the time was taken, or not even that. */
     public static Outcome of(boolean completed, double timeS) {
-        return new Outcome(completed, timeS, Double.NaN, Stop.UNKNOWN, Double.NaN, Optional.empty());
+        return new Outcome(completed, timeS, Double.NaN, Stop.UNKNOWN, Double.NaN, Optional.empty(), Optional.empty());
     }
 
     public Outcome withRmsMm(double newRmsMm) {
-        return new Outcome(completed, timeS, newRmsMm, stop, lostMm, seen);
+        return new Outcome(completed, timeS, newRmsMm, stop, lostMm, seen, wiggles);
     }
 
     public Outcome withStop(double alongMm, double acrossMm) {
-        return new Outcome(completed, timeS, rmsMm, new Stop(alongMm, acrossMm), lostMm, seen);
+        return new Outcome(completed, timeS, rmsMm, new Stop(alongMm, acrossMm), lostMm, seen, wiggles);
     }
 
     public Outcome withLostMm(double newLostMm) {
-        return new Outcome(completed, timeS, rmsMm, stop, newLostMm, seen);
+        return new Outcome(completed, timeS, rmsMm, stop, newLostMm, seen, wiggles);
     }
 
     public Outcome withSeen(Seen newSeen) {
-        return new Outcome(completed, timeS, rmsMm, stop, lostMm, Optional.of(newSeen));
+        return new Outcome(completed, timeS, rmsMm, stop, lostMm, Optional.of(newSeen), wiggles);
+    }
+
+    public Outcome withWiggles(Wiggles counted) {
+        return new Outcome(completed, timeS, rmsMm, stop, lostMm, seen, Optional.of(counted));
     }
 
     /** NaN equals NaN here, so that two of which as little was measured are alike. */
@@ -95,7 +121,8 @@ public record Outcome(boolean completed, double timeS, double rmsMm, Stop stop, 
                 && Double.compare(rmsMm, that.rmsMm) == 0
                 && stop.equals(that.stop)
                 && Double.compare(lostMm, that.lostMm) == 0
-                && seen.equals(that.seen);
+                && seen.equals(that.seen)
+                && wiggles.equals(that.wiggles);
     }
 
     @Override

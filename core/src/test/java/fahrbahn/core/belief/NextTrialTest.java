@@ -109,9 +109,9 @@ class NextTrialTest {
         int[] covered = new int[6];
         double narrowed = 0;
         for (int i = 0; i < robots; i++) {
-            Particle secrets = Particle.believed(new SplittableRandom(5_000 + i));
+            Particle secrets = Particle.believed(new SplittableRandom(5_000 + i), Prior.GUESSED);
             HiddenTable table = HiddenTable.of(setup, SMALL, secrets, 40 + i, SeenTable.Cells.COARSE);
-            Belief belief = new Belief(ghosts, i, Workers.of(2));
+            Belief belief = new Belief(ghosts, Prior.GUESSED, i, Workers.of(2));
             double before = width(belief.freeSpeedMmPerS());
             for (double kp : new double[] {0.25, 0.6, 1.2}) {
                 belief.see(table.attempt(new Candidate(kp, 0, 40)), Job.UNWATCHED);

@@ -3,6 +3,7 @@ package fahrbahn.core.loop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.twin.Start;
@@ -34,9 +35,9 @@ class GainAdvisorTest {
 
     @Test
     void twoDigitsAreExactDecimals() {
-        assertThat(GainAdvisor.twoDigits(0.3149)).isEqualTo(0.31);
-        assertThat(GainAdvisor.twoDigits(12.6)).isEqualTo(13);
-        assertThat(GainAdvisor.twoDigits(0)).isEqualTo(0);
+        assertThat(Rounding.significant(0.3149, 2)).isEqualTo(0.31);
+        assertThat(Rounding.significant(12.6, 2)).isEqualTo(13);
+        assertThat(Rounding.significant(0, 2)).isEqualTo(0);
     }
 
     @Test

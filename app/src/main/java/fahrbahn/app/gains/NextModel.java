@@ -1,0 +1,296 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.kit.Stopwatch;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.belief.Candidate;
+import fahrbahn.core.belief.HiddenTable;
+import fahrbahn.core.belief.Learnt;
+import fahrbahn.core.belief.NextTrial;
+import fahrbahn.core.belief.Prior;
+import fahrbahn.core.belief.Story;
+import fahrbahn.core.belief.Trial;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.measuring.Taps;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.tuning.Goal;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * The ladder so far and the next trial. Trials are runs of the log book: those of this robot as it is, gains and speed aside, on the table in hand,
+ * of which was said what was seen, of the last day. While practising, a hidden robot makes them, and nothing goes into the log book.
+ */
+public final class NextModel {
+    /** The same story gets the same answer. */
+    private static final long SEED = 1;
+
+    private static final Duration EVENING = Duration.ofHours(24);
+    private static final int USUAL_LEFT = 6;
+
+    private final Season season;
+    private final Supplier<Optional<Ground>> tableInHand;
+    private final Supplier<Map<Constant, Double>> known;
+    private final GainsModel gains;
+    private final Stopwatch watch;
+    private final Errand<Answer> errand;
+    private final Errand<Practised> practiceErrand;
+    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<HiddenRobot>> hidden = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Goal goal = Goal.FINISH;
+    private int left = USUAL_LEFT;
+    private String problem = "";
+    private Wanted wanted;
+
+    private record Wanted(Setup setup, Prior prior, Optional<Ground> ground, Goal goal, int left, List<Trial> trials) {}
+
+    private record Practised(HiddenTable table, Trial trial) {}
+
+    /** What is tried next after a story, and what the belief was before any of it. */
+    public record Answer(Story story, NextTrial next, NextTrial first) {}
+
+    /** A robot with secrets, and what has been seen of it. */
+    public record HiddenRobot(HiddenTable table, Setup believed, List<Trial> trials, boolean revealed) {}
+
+    NextModel(
+            Season season,
+            Supplier<Optional<Ground>> tableInHand,
+            Supplier<Map<Constant, Double>> known,
+            GainsModel gains,
+            Stopwatch watch,
+            Errands errands) {
+        this.season = season;
+        this.tableInHand = tableInHand;
+        this.known = known;
+        this.gains = gains;
+        this.watch = watch;
+        this.errand = errands.errand("The next trial");
+        this.practiceErrand = errands.errand("The hidden robot");
+        season.runs().addListener((InvalidationListener) o -> wanted = null);
+    }
+
+    public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
+        return answer.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Optional<HiddenRobot>> hiddenProperty() {
+        return hidden.getReadOnlyProperty();
+    }
+
+    ReadOnlyBooleanProperty thinkingProperty() {
+        return errand.runningProperty();
+    }
+
+    double progress() {
+        return errand.progress();
+    }
+
+    String problem() {
+        return problem;
+    }
+
+    Stopwatch watch() {
+        return watch;
+    }
+
+    Goal goal() {
+        return goal;
+    }
+
+    int left() {
+        return left;
+    }
+
+    void want(Goal newGoal) {
+        goal = newGoal;
+    }
+
+    void leave(double trials) {
+        left = (int) Math.rint(trials);
+    }
+
+    /** Laps or wiggles, by turns. */
+    void countOther() {
+        boolean laps = watch.countingProperty().get() == Stopwatch.Counting.TIME;
+        watch.count(laps ? Stopwatch.Counting.WIGGLES : Stopwatch.Counting.TIME);
+    }
+
+    private Setup setup() {
+        return hidden.get().map(HiddenRobot::believed).orElseGet(season::setupOrGuess);
+    }
+
+    /** As well as the bench has measured it; the hidden robot is known by its looks only. */
+    private Prior prior() {
+        return hidden.get().isPresent()
+                ? Prior.GUESSED
+                : Prior.of(season.setupOrGuess(), season.measurements().facts().values());
+    }
+
+    /** Constants that trials tell better than they were known; none of a hidden robot. */
+    Map<Constant, Measured> learnt() {
+        return hidden.get().isPresent()
+                ? Map.of()
+                : answer.get()
+                        .map(a -> Learnt.of(
+                                a.next().belief(),
+                                a.first().belief(),
+                                a.story().trials().size()))
+                        .orElse(Map.of());
+    }
+
+    /** Puts them on the robot, as a bench card does. The ladder begins anew with what is known then. */
+    void takeLearnt() {
+        List<Fact> facts = new ArrayList<>();
+        learnt().forEach((constant, measured) ->
+                facts.add(new Fact(constant, measured, List.of(NextTrialWords.BY_TRIALS), season.basisNow())));
+        if (!facts.isEmpty()) {
+            season.measurements().use(facts, UnaryOperator.identity());
+        }
+    }
+
+    /** Trials of the robot as it is now, oldest first. */
+    List<Trial> trials() {
+        if (hidden.get().isPresent()) {
+            return hidden.get().get().trials();
+        }
+        Setup now = bare(season.setupOrGuess());
+        return season.runs().stream()
+                .filter(run -> run.source() == Run.Source.TABLE)
+                .filter(run -> run.robot().equals(season.handProperty().get().robot()))
+                .filter(run -> run.basis().table().equals(season.tableNow()))
+                .filter(run -> run.at().isAfter(season.now().minus(EVENING)))
+                .filter(run -> bare(run.setting().setup()).equals(now))
+                .flatMap(run -> Trial.of(run).stream())
+                .toList();
+    }
+
+    private static Setup bare(Setup setup) {
+        Law law = setup.law();
+        return setup.withLaw(law.withGains(0, law.ki(), 0)
+                .withBaseCommand(setup.robot().drive().fullCommand()));
+    }
+
+    /** Somebody looks: thinks, unless it has about just this. */
+    void look() {
+        List<Trial> trials = trials();
+        Wanted now = new Wanted(setup(), prior(), tableInHand.get(), goal, left, trials);
+        if (now.equals(wanted)) {
+            return;
+        }
+        wanted = now;
+        problem = "";
+        if (now.ground().isEmpty()) {
+            problem = NextTrialWords.NO_TABLE;
+            answer.set(Optional.empty());
+            return;
+        }
+        Ground ground = now.ground().get();
+        errand.runToEnd(
+                job -> {
+                    Story story = new Story(now.setup(), now.prior(), ground, now.goal(), now.left(), trials);
+                    Story before = new Story(now.setup(), now.prior(), ground, now.goal(), now.left(), List.of());
+                    NextTrial next = NextTrial.of(story, SEED, Workers.all(), job);
+                    return new Answer(
+                            story, next, trials.isEmpty() ? next : NextTrial.of(before, SEED, Workers.all(), job));
+                },
+                ending -> {
+                    problem = Ending.words(ending);
+                    answer.set(
+                            ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
+                });
+    }
+
+    /** Logs a run with the gains as set, with what the watch has counted. */
+    void see(Seen seen) {
+        if (hidden.get().isPresent()) {
+            return; // the hidden robot says itself what was seen
+        }
+        Taps taps = watch.tapsProperty().get();
+        boolean laps = watch.countingProperty().get() == Stopwatch.Counting.TIME;
+        boolean completed = seen == Seen.SMOOTH || seen == Seen.WIGGLES && laps && taps.count() > 0;
+        double timeS = laps && taps.count() > 0 && completed ? taps.totalS() : Double.NaN;
+        Outcome outcome = Outcome.of(completed, timeS).withSeen(seen);
+        if (!laps && taps.count() > 0) {
+            outcome = outcome.withWiggles(new Outcome.Wiggles(taps.count(), taps.totalS()));
+        }
+        left = Math.max(0, left - 1);
+        watch.clear();
+        season.logRun(new Run(
+                UUID.randomUUID().toString(),
+                Run.Source.TABLE,
+                season.handProperty().get().robot(),
+                season.basisNow().withKnown(known.get()),
+                outcome,
+                ""));
+    }
+
+    /** Puts the next setting on the robot: gains and base command. */
+    void use() {
+        answer.get()
+                .map(a -> a.next().next().orElse(a.next().best()))
+                .filter(c -> hidden.get().isEmpty())
+                .ifPresent(c -> gains.chooseWithSpeed(c.kp(), c.kd(), c.baseCommand()));
+    }
+
+    /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */
+    void practise() {
+        if (hidden.get().isPresent()) {
+            hidden.set(Optional.empty());
+            left = USUAL_LEFT;
+            return;
+        }
+        Optional<Ground> ground = tableInHand.get();
+        if (ground.isPresent()) {
+            Setup setup = season.setupOrGuess();
+            left = USUAL_LEFT;
+            long seed = season.now().toEpochMilli();
+            hidden.set(Optional.of(
+                    new HiddenRobot(HiddenTable.of(setup, ground.get(), 1, seed), setup, List.of(), false)));
+        }
+    }
+
+    /** The hidden robot drives what is next. */
+    void driveHidden() {
+        Optional<HiddenRobot> robot = hidden.get();
+        Optional<Candidate> setting = answer.get().flatMap(a -> a.next().next());
+        if (robot.isEmpty() || setting.isEmpty() || errand.runningProperty().get()) {
+            return;
+        }
+        practiceErrand.runToEnd(
+                job -> new Practised(robot.get().table(), robot.get().table().attempt(setting.get())), ending -> {
+                    if (ending instanceof Ending.Done<Practised> done
+                            && hidden.get().equals(robot)) {
+                        List<Trial> trials =
+                                new java.util.ArrayList<>(robot.get().trials());
+                        trials.add(done.result().trial());
+                        left = Math.max(0, left - 1);
+                        hidden.set(Optional.of(new HiddenRobot(
+                                robot.get().table(), robot.get().believed(), List.copyOf(trials), false)));
+                    }
+                });
+    }
+
+    void reveal() {
+        hidden.set(hidden.get().map(h -> new HiddenRobot(h.table(), h.believed(), h.trials(), true)));
+    }
+}

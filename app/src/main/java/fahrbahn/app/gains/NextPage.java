@@ -1,0 +1,162 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.chart.Plot;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.core.belief.Belief;
+import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.Goal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** The next trial and why, a key for each thing that may be seen of it, what is believed of the robot, and the ladder so far. */
+final class NextPage {
+    private static final Map<Seen, KeyCode> KEYS = Map.of(
+            Seen.SMOOTH, KeyCode.S,
+            Seen.WIGGLES, KeyCode.W,
+            Seen.LOST_STRAIGHT, KeyCode.T,
+            Seen.LOST_BEND, KeyCode.E,
+            Seen.LOST_CORNER, KeyCode.C,
+            Seen.LOST_GAP, KeyCode.G,
+            Seen.RIDES_LIGHT, KeyCode.L,
+            Seen.RIDES_DARK, KeyCode.K,
+            Seen.TURNS_AWAY, KeyCode.A,
+            Seen.OTHER, KeyCode.O);
+
+    private static final double SIDE_WIDTH = 360;
+    private static final double LADDER_HEIGHT = 230;
+
+    private final NextModel model;
+    private final Label reason = Nodes.wrapped(NextTrialWords.THINKING, "bench-result");
+    private final Label ranges = Nodes.wrapped("", "reason");
+    private final Label learnt = Nodes.wrapped("", "reason");
+    private final Label ladder = Nodes.wrapped("", "reason");
+    private final Label secrets = Nodes.wrapped("", "reason");
+    private final Plot plot = new Plot("Kp, per loop", "Kd, per loop", "The ladder so far");
+    private final ProgressBar progress = new ProgressBar(0);
+    private final NumberField left;
+
+    NextPage(NextModel model) {
+        this.model = model;
+        left = new NumberField(
+                "trialsLeft", "trials left", "For how many more trials there is time, 0 to 1000.", model::leave);
+        reason.setId("nextReason");
+        ranges.setId("nextRanges");
+        ladder.setId("nextLadder");
+        learnt.setId("nextLearnt");
+        secrets.setId("nextSecrets");
+        progress.setId("nextProgress");
+    }
+
+    Pages.Page page() {
+        Action use = new Action("useNext", "Set it on the robot", KeyCode.U, model::use);
+        Action count = new Action("countOther", "Laps or wiggles", KeyCode.Q, model::countOther);
+        Action practise = new Action("practiseTrials", "Practise, or stop it", KeyCode.P, model::practise);
+        Action drive = new Action("driveHidden", "The hidden robot drives it", KeyCode.V, model::driveHidden);
+        Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model::reveal);
+        Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
+        List<Action> sights = new ArrayList<>();
+        for (Seen seen : Seen.values()) {
+            sights.add(new Action(
+                    "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
+        }
+        StopwatchBar watch = new StopwatchBar(model.watch());
+        ChoiceField<Goal> goal = new ChoiceField<>(
+                "nextGoal",
+                "what for",
+                "What counts first: to finish, to stop in the same place, or the least time.",
+                Goal.values(),
+                GoalWords::goal,
+                model::want);
+        goal.show(model.goal());
+        FlowPane wants = Nodes.flow(goal, left, use.button(), progress);
+        wants.setRowValignment(VPos.BOTTOM);
+        VBox side = Nodes.column(
+                Nodes.panel("The ladder so far", plot, ladder),
+                Nodes.panel("What is believed of the robot", ranges, learnt, keep.button()));
+        plot.setMinHeight(LADDER_HEIGHT);
+        plot.setPrefHeight(LADDER_HEIGHT);
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        VBox main = Nodes.column(
+                Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
+                Nodes.panel("What was seen of it", buttons(sights), watch, count.button()),
+                Nodes.panel(
+                        "Practise with a robot that has secrets",
+                        Nodes.flow(practise.button(), drive.button(), reveal.button()),
+                        secrets));
+        model.answerProperty().addListener(o -> refresh(use, keep));
+        model.hiddenProperty().addListener(o -> {
+            practising(sights, drive, reveal);
+            refresh(use, keep);
+        });
+        practising(sights, drive, reveal);
+        refresh(use, keep);
+        progress.visibleProperty().bind(model.thinkingProperty());
+        List<Action> actions = new ArrayList<>(List.of(use, count, keep, practise, drive, reveal));
+        actions.addAll(sights);
+        actions.addAll(watch.actions());
+        return new Pages.Page("Next trial", Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
+            model.look();
+            watch.frame();
+            progress.setProgress(model.progress());
+        });
+    }
+
+    private static Node buttons(List<Action> actions) {
+        return Nodes.flow(actions.stream().map(Action::button).toArray(Node[]::new));
+    }
+
+    private void practising(List<Action> sights, Action drive, Action reveal) {
+        boolean practising = model.hiddenProperty().get().isPresent();
+        sights.forEach(action -> action.button().setDisable(practising));
+        drive.button().setDisable(!practising);
+        reveal.button().setDisable(!practising);
+        secrets.setText(model.hiddenProperty()
+                .get()
+                .map(h -> h.revealed()
+                        ? NextTrialWords.secrets(h)
+                        : "A robot like yours, but not quite: V drives it, Y tells its secrets.")
+                .orElse("Nothing of it goes into the log book."));
+    }
+
+    private void refresh(Action use, Action keep) {
+        Optional<NextModel.Answer> answer = model.answerProperty().get();
+        boolean practising = model.hiddenProperty().get().isPresent();
+        left.show(model.left());
+        use.button().setDisable(answer.isEmpty() || practising);
+        reason.setText(answer.map(a -> NextTrialWords.reason(a, practising))
+                .orElse(model.problem().isEmpty() ? NextTrialWords.THINKING : model.problem()));
+        ladder.setText(NextTrialWords.ladder(model.trials()));
+        plot.show(new LadderChart(model.trials(), answer.flatMap(a -> a.next().next())));
+        String told = NextTrialWords.learnt(model.learnt());
+        learnt.setText(told);
+        Nodes.showIf(learnt, !told.isEmpty());
+        Nodes.showIf(keep.button(), !told.isEmpty());
+        ranges.setText(answer.map(NextPage::ranges).orElse(""));
+    }
+
+    private static String ranges(NextModel.Answer answer) {
+        Belief now = answer.next().belief();
+        Belief first = answer.first().belief();
+        return String.join(
+                "\n",
+                "lag " + NextTrialWords.range(now.lagS(), first.lagS(), 1000, " ms"),
+                "loop delay " + NextTrialWords.range(now.delayS(), first.delayS(), 1000, " ms"),
+                "speed " + NextTrialWords.range(now.freeSpeedMmPerS(), first.freeSpeedMmPerS(), 1, " mm/s at full"),
+                "readings " + NextTrialWords.range(now.slopeShare(), first.slopeShare(), 1, " times as steep"));
+    }
+}
