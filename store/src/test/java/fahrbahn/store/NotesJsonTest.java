@@ -70,8 +70,11 @@ class NotesJsonTest {
 
     @Test
     void aRunComesBackAsItWasAndPointsToItsSetting() throws Exception {
-        Outcome outcome =
-                Outcome.of(false, 12.5).withLostMm(810).withStop(3, -2).withSeen(Outcome.Seen.LOST_BEND);
+        Outcome outcome = Outcome.of(false, 12.5)
+                .withLostMm(810)
+                .withStop(3, -2)
+                .withSeen(Outcome.Seen.LOST_BEND)
+                .withWiggles(new Outcome.Wiggles(8, 4.4));
         Run run = new Run("r1", Run.Source.TABLE, "robot", basis(), outcome, "fresh battery");
         String json = new RunCodec().write(run, shared);
         assertThat(json).doesNotContain("sensors").hasSizeLessThan(600);

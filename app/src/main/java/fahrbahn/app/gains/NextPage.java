@@ -73,6 +73,8 @@ final class NextPage {
             sights.add(new Action(
                     "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
         }
+        List<Action> saying = new ArrayList<>(sights);
+        saying.add(count);
         StopwatchBar watch = new StopwatchBar(model.watch());
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",
@@ -93,7 +95,7 @@ final class NextPage {
         side.setMaxWidth(SIDE_WIDTH);
         VBox main = Nodes.column(
                 Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
-                Nodes.panel("What was seen of it", buttons(sights), watch, count.button()),
+                Nodes.panel("What was seen of it", buttons(saying), watch),
                 Nodes.panel(
                         "Practise with a robot that has secrets",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
