@@ -41,8 +41,8 @@ public final class Shots extends Application {
     private static final Map<Station, List<String>> PAGES = Map.of(
             Station.ROBOT, List.of("bench", "guesses"),
             Station.TABLE, List.of("mat", "read"),
-            Station.MEASURE, List.of("captured", "schools-and-room"),
-            Station.GAINS, List.of("map"),
+            Station.MEASURE, List.of("captured"),
+            Station.GAINS, List.of("map", "next-trial"),
             Station.LEVELS, List.of("scaling", "law"));
 
     private final FahrbahnApp app = new FahrbahnApp();
@@ -99,10 +99,13 @@ public final class Shots extends Application {
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
     }
 
-    /** A map that is on its way. */
+    /** A map, or a next trial, that is on its way. */
     private static boolean coarse(Stage stage) {
-        return stage.getScene().lookup("#mapLegend") instanceof Label legend
+        boolean map = stage.getScene().lookup("#mapLegend") instanceof Label legend
                 && (legend.getText().isEmpty() || legend.getText().contains("Still coarse"));
+        boolean trial = stage.getScene().lookup("#nextRanges") instanceof Label ranges
+                && ranges.getText().isEmpty();
+        return map || trial;
     }
 
     private boolean robotIsLive() {

@@ -18,7 +18,9 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.core.tuning.TwinAdvisor;
+import fahrbahn.core.twin.Spread;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -30,6 +32,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Where the gains stand in the lane, and the pair to try next. */
 public final class GainsModel extends StationModel {
     private static final int LANE_POINTS = 72;
+    private static final int FRAYED_POINTS = 36;
+
+    /** From one battery of an evening to the next, 19 times of 20: two standard deviations of what runs are varied by. */
+    private static final double BATTERY_SHARE = 2 * Spread.TYPICAL.batteryShare();
 
     /** The same robot gets the same advice. */
     private static final long SEED = 1;
@@ -54,17 +60,23 @@ public final class GainsModel extends StationModel {
     /**
      * All that was computed for one setup.
      *
+     * @param frayed the lane with a low battery, and with a full one
      * @param advice what the twin recommends
      */
-    public record GainsPicture(Setup setup, LaneReport report, Lane lane, Advised advice) {
+    public record GainsPicture(Setup setup, LaneReport report, Lane lane, List<Lane> frayed, Advised advice) {
         public static GainsPicture of(Setup setup) {
             Law law = setup.law();
             double ratio = law.kp() > 0 ? law.kd() / law.kp() : 0;
-            return new GainsPicture(setup, LaneReport.of(setup), Lane.of(setup, ratio, LANE_POINTS), Advised.NOT_YET);
+            return new GainsPicture(
+                    setup,
+                    LaneReport.of(setup),
+                    Lane.of(setup, ratio, LANE_POINTS),
+                    Lane.frayed(setup, ratio, FRAYED_POINTS, BATTERY_SHARE),
+                    Advised.NOT_YET);
         }
 
         GainsPicture with(Advised newAdvice) {
-            return new GainsPicture(setup, report, lane, newAdvice);
+            return new GainsPicture(setup, report, lane, frayed, newAdvice);
         }
 
         /** The twin has looked and found nothing. */
@@ -88,9 +100,17 @@ public final class GainsModel extends StationModel {
         }
 
         private Optional<Lane.Slice> here() {
+            return Optional.of(lane.at(setup.law().baseCommand()));
+        }
+
+        /** Onset at the same command with a low battery, and with a full one; empty where one of them has none. */
+        Optional<double[]> wiggleKpByBattery() {
             double base = setup.law().baseCommand();
-            return lane.slices().stream()
-                    .min((a, b) -> Double.compare(Math.abs(a.baseCommand() - base), Math.abs(b.baseCommand() - base)));
+            double[] kps = frayed.stream()
+                    .flatMap(f -> f.at(base).wiggleKp().stream())
+                    .mapToDouble(kp -> kp)
+                    .toArray();
+            return kps.length == frayed.size() ? Optional.of(kps) : Optional.empty();
         }
     }
 

@@ -34,6 +34,7 @@ public final class GainsView {
     private final Label onset = new Label();
     private final Label period = new Label();
     private final Label bend = new Label();
+    private final Label theory = Nodes.wrapped("", "caption");
     private final Label why = Nodes.label("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
     private final Action stop;
@@ -80,9 +81,6 @@ public final class GainsView {
         why.setWrapText(true);
         why.setMinHeight(Region.USE_PREF_SIZE);
         why.setId("gainReason");
-        Label theory = Nodes.label(GainsWords.THEORY, "caption");
-        theory.setWrapText(true);
-        theory.setMinHeight(Region.USE_PREF_SIZE);
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
         VBox side = Nodes.column(
@@ -145,5 +143,6 @@ public final class GainsView {
                 .map(s -> Words.number(s) + " s")
                 .orElse("none"));
         why.setText(GainsWords.reason(picture));
+        theory.setText(GainsWords.theory(picture));
     }
 }

@@ -15,9 +15,20 @@ final class GainsWords {
     private static final double LITTLE_ROOM = 1.5;
 
     /** Where the two models differ, and by how much (OnsetGridTest). */
-    static final String THEORY = "Small swings only. Wide ones take up to a tenth less or more, and slow the robot.";
+    private static final String THEORY =
+            "Small swings only. Wide ones take up to a tenth less or more, and slow the robot.";
 
     private GainsWords() {}
+
+    /** What the limits leave out, and what the dotted edges of the lane are. */
+    static String theory(GainsPicture picture) {
+        return THEORY
+                + picture.wiggleKpByBattery()
+                        .map(kps -> " At this command it wiggles from Kp " + Words.number(kps[1])
+                                + " with a full battery and from " + Words.number(kps[0])
+                                + " with a low one: the dotted edges.")
+                        .orElse("");
+    }
 
     static Verdict verdict(GainsPicture picture) {
         Law law = picture.setup().law();
@@ -63,8 +74,7 @@ final class GainsWords {
         return picture.gains()
                 .map(a -> law.kp() == a.kp() && law.kd() == a.kd()
                         ? " N goes on to Drive."
-                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd())
-                                + ": U on the page Lane sets it.")
+                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": page Lane, U.")
                 .orElse(slower(picture));
     }
 

@@ -15,6 +15,7 @@ import java.util.function.ToDoubleFunction;
 
 /** The lane as a road: bend floor and wiggle onset are its edges, the robot stands on it at its speed and Kp. */
 public record LaneChart(GainsPicture picture) implements Chart {
+    private static final Stroke FRAYED = new Stroke("ink-edge", 1, 1.5, 4);
     private static final Stroke EDGE = new Stroke("ink-edge", 3);
     private static final double DOT_PX = 6;
     private static final double DIAMOND_PX = 11;
@@ -48,6 +49,10 @@ public record LaneChart(GainsPicture picture) implements Chart {
                                 ? ", and below " + Words.number(picture.calmFromKp()) + " too"
                                 : ""))
                 .orElse("");
+        String battery = picture.wiggleKpByBattery()
+                .map(kps -> "; with a full battery from " + Words.number(kps[1]) + ", with a low one from "
+                        + Words.number(kps[0]))
+                .orElse("");
         String advice =
                 picture.gains().map(a -> "; try " + Words.number(a.kp())).orElse("");
         String closes = picture.lane()
@@ -55,7 +60,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
                 .filter(v -> v > 0)
                 .map(v -> "; the lane closes at " + Words.number(v) + " mm/s")
                 .orElse("");
-        return set + wiggles + advice + closes + ".";
+        return set + wiggles + battery + advice + closes + ".";
     }
 
     private List<Lane.Slice> slices() {
@@ -89,6 +94,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
         if (!open.isEmpty()) {
             drawRoad(pen, scale, labels, open);
         }
+        picture.frayed().forEach(lane -> drawFrayed(pen, scale, lane));
         drawGains(pen, scale, labels);
         picture.lane().ceilingSpeedMmPerS().filter(v -> v > 0).ifPresent(v -> {
             double x = scale.px(v);
@@ -114,7 +120,7 @@ public record LaneChart(GainsPicture picture) implements Chart {
             roundY[2 * n - 1 - i] = floor[i];
         }
         pen.area("ink-road", roundX, roundY);
-        drawOnset(pen, x, onset);
+        drawWithin(EDGE, pen, x, onset);
         pen.line(EDGE, x, floor);
         double[] middle = along(open, s -> scale.py(s.middleKp()));
         pen.line(MIDDLE, x, middle);
@@ -122,13 +128,27 @@ public record LaneChart(GainsPicture picture) implements Chart {
         drawWindow(pen, scale, labels, open);
     }
 
+    /** The borders with another battery, faint beside the road's own. */
+    private static void drawFrayed(Pen pen, Scale scale, Lane lane) {
+        List<Lane.Slice> open = lane.slices().stream().filter(Lane.Slice::open).toList();
+        if (open.size() > 1) {
+            double[] x = along(open, s -> scale.px(s.speedMmPerS()));
+            drawWithin(
+                    FRAYED,
+                    pen,
+                    x,
+                    along(open, s -> Math.max(0, scale.py(s.wiggleKp().orElseThrow()))));
+            pen.line(FRAYED, x, along(open, s -> scale.py(s.lowKp())));
+        }
+    }
+
     /** As far as it lies in the picture: where the onset is higher, the road goes on beyond its upper edge. */
-    private static void drawOnset(Pen pen, double[] x, double[] onset) {
+    private static void drawWithin(Stroke stroke, Pen pen, double[] x, double[] onset) {
         int first = 0;
         while (first < x.length - 1 && onset[first] <= 0 && onset[first + 1] <= 0) {
             first++;
         }
-        pen.line(EDGE, Arrays.copyOfRange(x, first, x.length), Arrays.copyOfRange(onset, first, x.length));
+        pen.line(stroke, Arrays.copyOfRange(x, first, x.length), Arrays.copyOfRange(onset, first, x.length));
     }
 
     /** Where small gains wiggle: the border below which they do, dashed over the road's own. */

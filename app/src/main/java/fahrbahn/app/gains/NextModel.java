@@ -32,7 +32,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -86,7 +85,6 @@ public final class NextModel {
         this.watch = watch;
         this.errand = errands.errand("The next trial");
         this.practiceErrand = errands.errand("The hidden robot");
-        season.runs().addListener((InvalidationListener) o -> wanted = null);
     }
 
     public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {

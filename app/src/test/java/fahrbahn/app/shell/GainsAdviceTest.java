@@ -47,7 +47,7 @@ class GainsAdviceTest {
         assertThat(shop.gains().pictureProperty().get().orElseThrow().gains())
                 .as("it does not depend on the gains there are")
                 .isPresent();
-        assertThat(shop.gains().verdictProperty().get().sentence()).contains("U on the page Lane sets it");
+        assertThat(shop.gains().verdictProperty().get().sentence()).contains(": page Lane, U.");
         shop.gains().useAdvice();
         assertThat(law().kp()).isEqualTo(advised);
     }

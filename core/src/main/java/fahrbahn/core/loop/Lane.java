@@ -2,10 +2,13 @@ package fahrbahn.core.loop;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The lane: for each speed the Kp between the bend floor and the wiggle onset, or, where small gains wiggle, within the window above them. It narrows with speed; where it closes is the
@@ -17,6 +20,7 @@ import java.util.Optional;
  */
 public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingSpeedMmPerS) {
     private static final int CEILING_BISECTIONS = 30;
+    private static final double MOST_FRAYED = 0.9;
 
     /**
      * One speed.
@@ -75,6 +79,27 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
             slices.add(slicer.at(still + (full - still) * i / points));
         }
         return new Lane(kdPerKp, slices, ceiling(slices, slicer));
+    }
+
+    /**
+     * The lanes of a low battery and of a full one: the same commands turn the wheels slower, and faster.
+     *
+     * @param share by which an evening's battery moves the speed either way, 0 to below 1
+     */
+    public static List<Lane> frayed(Setup setup, double kdPerKp, int points, double share) {
+        Check.between("share", share, 0, MOST_FRAYED);
+        Drive drive = setup.robot().drive();
+        return Stream.of(1 - share, 1 + share)
+                .map(times -> of(
+                        setup.withDrive(drive.withFreeSpeedMmPerS(times * drive.freeSpeedMmPerS())), kdPerKp, points))
+                .toList();
+    }
+
+    /** The slice nearest to a command. */
+    public Slice at(double baseCommand) {
+        return slices.stream()
+                .min(Comparator.comparingDouble(s -> Math.abs(s.baseCommand() - baseCommand)))
+                .orElseThrow();
     }
 
     private static Optional<Double> ceiling(List<Slice> slices, Slicer slicer) {
