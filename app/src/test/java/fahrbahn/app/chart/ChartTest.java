@@ -54,7 +54,9 @@ class ChartTest {
         RecordingPen.Mark set = pen.of("dot", "ink-robot").get(0);
         assertThat(set.x()[0]).isCloseTo(scale.px(PAIR.speedMmPerS()), within(1e-9));
         assertThat(set.y()[0]).isCloseTo(scale.py(PAIR.law().kp()), within(1e-9));
-        assertThat(pen.of("line", "ink-edge")).as("both borders").hasSize(2);
+        assertThat(pen.of("line", "ink-edge"))
+                .as("both borders, and those of a low battery and a full one")
+                .hasSize(6);
         double[] floor = pen.of("line", "ink-edge").get(1).y();
         Lane.Slice first = picture.lane().slices().stream()
                 .filter(Lane.Slice::open)
