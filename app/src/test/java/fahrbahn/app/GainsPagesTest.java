@@ -36,6 +36,10 @@ class GainsPagesTest extends InWindow {
         robot.type(KeyCode.Y);
         until("the next layer", () -> text("mapLegend").startsWith("Lighter: nearer to the path"));
         double set = kp();
+        gains("response");
+        until("its response", () -> text("responseWords").contains("it is back within a tenth after"));
+        assertThat(text("responseWords")).doesNotContain("Kp " + Words.number(set, 3) + ",");
+        gains("map");
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
         undo();

@@ -52,6 +52,7 @@ public final class GainsModel extends StationModel {
     private final MapModel map;
     private final GoalModel goal;
     private final NextModel next;
+    private final ResponseModel response;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
@@ -137,6 +138,7 @@ public final class GainsModel extends StationModel {
         super(season);
         this.next = new NextModel(season, tableInHand, known, this, watch, errands);
         this.map = new MapModel(season, tableInHand, this, errands);
+        this.response = new ResponseModel(season, map, errands);
         this.goal = new GoalModel(season, tableInHand, this, errands);
         this.errand = errands.errand("The lane");
         this.adviceErrand = errands.errand("The gains to try");
@@ -149,6 +151,10 @@ public final class GainsModel extends StationModel {
 
     MapModel map() {
         return map;
+    }
+
+    ResponseModel response() {
+        return response;
     }
 
     NextModel next() {

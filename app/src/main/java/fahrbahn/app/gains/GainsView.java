@@ -109,8 +109,12 @@ public final class GainsView {
                     model.look();
                     progress.setProgress(model.progress());
                 });
-        return new Pages(
-                        List.of(lane, map.page(), new GoalPage(model.goal()).page(), new NextPage(model.next()).page()))
+        return new Pages(List.of(
+                        lane,
+                        map.page(),
+                        new ResponsePage(model.response()).page(),
+                        new GoalPage(model.goal()).page(),
+                        new NextPage(model.next()).page()))
                 .view();
     }
 

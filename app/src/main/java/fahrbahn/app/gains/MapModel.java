@@ -150,16 +150,23 @@ public final class MapModel {
         return (int) Math.max(0, Math.min(axis.cells() - 1, Math.rint(cell)));
     }
 
+    /** Gains of a point that was chosen. */
+    record Gains(double kp, double kd) {}
+
+    /** Of the point in hand; empty when none was chosen. */
+    Optional<Gains> chosen() {
+        Point point = inHand.get();
+        return picture.get()
+                .filter(p -> point.column() >= 0)
+                .map(Picture::map)
+                .map(m -> new Gains(
+                        Rounding.significant(m.x().value(point.column()), 3),
+                        Rounding.significant(m.y().value(point.row()), 3)));
+    }
+
     /** Puts the gains of the point in hand on the robot. */
     void use() {
-        Point point = inHand.get();
-        if (picture.get().isPresent() && point.column() >= 0) {
-            MapPicture map = picture.get().get().map();
-            gains.choose(
-                    Rounding.significant(map.x().value(point.column()), 3),
-                    law().ki(),
-                    Rounding.significant(map.y().value(point.row()), 3));
-        }
+        chosen().ifPresent(point -> gains.choose(point.kp(), law().ki(), point.kd()));
     }
 
     /** Somebody looks: the map is driven, unless it has been. Gains alone do not change it. */

@@ -47,6 +47,11 @@ public final class TestBend {
         return Twin.run(way > 0 ? left : right, Start.noisy(0, seed), TickSink.NONE);
     }
 
+    /** The setup as it is, without noise. @param way 1 for the bend to the left, -1 to the right */
+    RunResult calm(int way, TickSink sink) {
+        return Twin.run(way > 0 ? left : right, Start.calm(0), sink);
+    }
+
     /**
      * Drives a pair.
      *

@@ -1,0 +1,59 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.chart.Plot;
+import fahrbahn.app.chart.TraceChart;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.twin.Trace;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+
+/** A step beside the path and the tightest bend, as the point in hand answers them. */
+final class ResponsePage {
+    private static final String OFF = "mm off";
+
+    private static final double LEAST_HEIGHT = 260;
+
+    private final ResponseModel model;
+    private final Label words = Nodes.wrapped(ResponseWords.ASKED, "bench-result");
+    private final Plot step = new Plot("time, s", OFF, "Set down beside its path on a straight");
+    private final Plot bend = new Plot("time, s", OFF, "Through the tightest bend");
+
+    ResponsePage(ResponseModel model) {
+        this.model = model;
+        words.setId("responseWords");
+        step.setMinHeight(LEAST_HEIGHT);
+        bend.setMinHeight(LEAST_HEIGHT);
+    }
+
+    Pages.Page page() {
+        model.answerProperty().addListener(o -> refresh());
+        refresh();
+        return new Pages.Page(
+                "Response",
+                Nodes.column(
+                        Nodes.panel("The point in hand, by the twin without noise", words),
+                        Nodes.grow(Nodes.row(
+                                Nodes.grow(Nodes.panel("Set down beside its path on a straight", Nodes.grow(step))),
+                                Nodes.grow(Nodes.panel("Round the tightest bend to the left", Nodes.grow(bend)))))),
+                List.of(),
+                nowNs -> model.look());
+    }
+
+    private void refresh() {
+        Optional<ResponseModel.Answer> answer = model.answerProperty().get();
+        words.setText(answer.map(ResponseWords::of)
+                .orElse(model.problem().isEmpty() ? ResponseWords.ASKED : model.problem()));
+        answer.ifPresent(a -> {
+            double periodS = a.setup().robot().loop().periodS();
+            step.show(chart("Distance from its path after a step", a.response().step(), periodS));
+            bend.show(chart(
+                    "Distance from its path in the tightest bend", a.response().bend(), periodS));
+        });
+    }
+
+    private static TraceChart chart(String what, Trace trace, double periodS) {
+        return new TraceChart(what, OFF, "ink-left", trace.size(), periodS, trace::offsetMm);
+    }
+}
