@@ -193,6 +193,13 @@ public final class GainsModel extends StationModel {
         return setup.withLaw(setup.law().withGains(0, setup.law().ki(), 0));
     }
 
+    /** The robot and its law as they are, whatever they are set to. */
+    static Setup withoutGainsAndSpeed(Setup setup) {
+        Law law = setup.law();
+        return setup.withLaw(law.withGains(0, law.ki(), 0)
+                .withBaseCommand(setup.robot().drive().fullCommand()));
+    }
+
     private Advised known(Setup setup) {
         return withoutGains(setup).equals(advisedFor) ? advised : Advised.NOT_YET;
     }

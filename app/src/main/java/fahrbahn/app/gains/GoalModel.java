@@ -5,7 +5,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.job.Workers;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.tuning.CourseAdvice;
@@ -62,13 +61,9 @@ public final class GoalModel {
 
     /** Whether what was found is of the robot as it is, gains and speed aside. */
     boolean holds(Found result) {
-        return bare(season.setupOrGuess()).equals(bare(result.setup())) && goal.get() == result.goal();
-    }
-
-    private static Setup bare(Setup setup) {
-        Law law = setup.law();
-        return setup.withLaw(law.withGains(0, law.ki(), 0)
-                .withBaseCommand(setup.robot().drive().fullCommand()));
+        return GainsModel.withoutGainsAndSpeed(season.setupOrGuess())
+                        .equals(GainsModel.withoutGainsAndSpeed(result.setup()))
+                && goal.get() == result.goal();
     }
 
     void want(Goal newGoal) {

@@ -113,7 +113,13 @@ record MapChart(MapModel.Picture picture, MapModel.Layer layer, MapModel.Point i
             pen.frame(IN_HAND, left, top, width, height);
             labels.free(left + width / 2, top + height / 2, Math.max(width, height));
         }
-        labels.put("ink-text", "set", x + DOT_PX, y);
+        labels.put(inkOn(MapModel.cell(map(), set.kp(), set.kd()), ends), "set", x + DOT_PX, y);
+    }
+
+    /** Words on light cells are dark. */
+    private String inkOn(MapModel.Point cell, Range ends) {
+        double value = layer.of(map(), cell.column(), cell.row());
+        return !Double.isNaN(value) && ink(value, ends) >= INKS / 2 ? "ink-map-rim" : "ink-text";
     }
 
     private int ink(double value, Range ends) {

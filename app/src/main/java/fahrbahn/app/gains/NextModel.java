@@ -15,9 +15,9 @@ import fahrbahn.core.belief.Trial;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.Taps;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
@@ -25,11 +25,13 @@ import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.Goal;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -54,6 +56,8 @@ public final class NextModel {
     private final Stopwatch watch;
     private final Errand<Answer> errand;
     private final Errand<Practised> practiceErrand;
+    private final Errand<HiddenRobot> hidingErrand;
+    private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<HiddenRobot>> hidden = new ReadOnlyObjectWrapper<>(Optional.empty());
     private Goal goal = Goal.FINISH;
@@ -85,6 +89,8 @@ public final class NextModel {
         this.watch = watch;
         this.errand = errands.errand("The next trial");
         this.practiceErrand = errands.errand("The hidden robot");
+        this.hidingErrand = errands.errand("Hiding a robot");
+        this.told = errands.tell();
     }
 
     public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
@@ -171,21 +177,21 @@ public final class NextModel {
         if (hidden.get().isPresent()) {
             return hidden.get().get().trials();
         }
-        Setup now = bare(season.setupOrGuess());
+        // Asked at every frame: what costs little leaves out the most first.
+        Instant since = season.now().minus(EVENING);
+        String robot = season.handProperty().get().robot();
+        TablePrint table = season.tableNow();
+        Setup now = GainsModel.withoutGainsAndSpeed(season.setupOrGuess());
         return season.runs().stream()
-                .filter(run -> run.source() == Run.Source.TABLE)
-                .filter(run -> run.robot().equals(season.handProperty().get().robot()))
-                .filter(run -> run.basis().table().equals(season.tableNow()))
-                .filter(run -> run.at().isAfter(season.now().minus(EVENING)))
-                .filter(run -> bare(run.setting().setup()).equals(now))
+                .filter(run -> run.at().isAfter(since)
+                        && run.source() == Run.Source.TABLE
+                        && run.outcome().seen().isPresent()
+                        && run.robot().equals(robot)
+                        && run.basis().table().equals(table))
+                .filter(run ->
+                        GainsModel.withoutGainsAndSpeed(run.setting().setup()).equals(now))
                 .flatMap(run -> Trial.of(run).stream())
                 .toList();
-    }
-
-    private static Setup bare(Setup setup) {
-        Law law = setup.law();
-        return setup.withLaw(law.withGains(0, law.ki(), 0)
-                .withBaseCommand(setup.robot().drive().fullCommand()));
     }
 
     /** Somebody looks: thinks, unless it has about just this. */
@@ -252,19 +258,26 @@ public final class NextModel {
 
     /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */
     void practise() {
+        left = USUAL_LEFT;
         if (hidden.get().isPresent()) {
             hidden.set(Optional.empty());
-            left = USUAL_LEFT;
             return;
         }
         Optional<Ground> ground = tableInHand.get();
-        if (ground.isPresent()) {
-            Setup setup = season.setupOrGuess();
-            left = USUAL_LEFT;
-            long seed = season.now().toEpochMilli();
-            hidden.set(Optional.of(
-                    new HiddenRobot(HiddenTable.of(setup, ground.get(), 1, seed), setup, List.of(), false)));
+        if (ground.isEmpty()) {
+            return; // the page says so already
         }
+        Setup setup = season.setupOrGuess();
+        long seed = season.now().toEpochMilli();
+        hidingErrand.runToEnd(
+                job -> new HiddenRobot(HiddenTable.of(setup, ground.get(), 1, seed), setup, List.of(), false),
+                ending -> {
+                    if (ending instanceof Ending.Done<HiddenRobot> done) {
+                        hidden.set(Optional.of(done.result()));
+                    } else if (!Ending.words(ending).isEmpty()) {
+                        told.accept(Ending.words(ending));
+                    }
+                });
     }
 
     /** The hidden robot drives what is next. */
