@@ -13,7 +13,6 @@ import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Part;
-import fahrbahn.core.trials.Completion;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
@@ -24,7 +23,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 
 /**
  * Finds gains and speed for a course and a goal: loop theory proposes pairs for some speeds, the twin drives them on the course with
@@ -32,10 +30,6 @@ import java.util.function.ToDoubleFunction;
  * around. Seeded: the same on any number of threads.
  */
 public final class CourseAdvisor {
-    /** From this share on settings count as equally sure. */
-    private static final double SURE_SHARE = 0.99;
-
-    private static final double LOST_WEIGHT = 25;
     private static final int STEPS_PER_RATIO = 4;
     private static final int[] ROUND_RUNS = {4, 8, 20};
     private static final int[] ROUND_KEPT = {30, 10, 3};
@@ -59,59 +53,6 @@ public final class CourseAdvisor {
     private final long seed;
     private final Workers workers;
     private final Job job;
-
-    /** One setting and what has become of it so far. */
-    private record Tried(double kp, double kd, double base, RunResult[] results) {
-        static final RunResult[] NONE = {};
-
-        Completion chance() {
-            return Completion.of(
-                    (int) Arrays.stream(results).filter(RunResult::completed).count(), results.length);
-        }
-
-        double share() {
-            return (double) chance().completed() / results.length;
-        }
-
-        double[] ofCompleted(ToDoubleFunction<RunResult> figure) {
-            return Arrays.stream(results)
-                    .filter(RunResult::completed)
-                    .mapToDouble(figure)
-                    .toArray();
-        }
-
-        double lapS() {
-            return Arrays.stream(ofCompleted(RunResult::timeS)).average().orElse(Double.NaN);
-        }
-
-        double placeMm() {
-            double[] along = ofCompleted(RunResult::stopAlongMm);
-            double mean = Arrays.stream(along).average().orElse(Double.NaN);
-            double squares =
-                    Arrays.stream(along).map(a -> (a - mean) * (a - mean)).sum();
-            return along.length < 2 ? Double.NaN : Math.sqrt(squares / (along.length - 1));
-        }
-
-        double rmsMm() {
-            return Math.sqrt(Arrays.stream(ofCompleted(r -> r.rmsMm() * r.rmsMm()))
-                    .average()
-                    .orElse(Double.NaN));
-        }
-
-        /** Less is better. */
-        double cost(Goal goal) {
-            double figure = switch (goal) {
-                case FINISH -> rmsMm();
-                case PLACE -> placeMm();
-                case LAP -> lapS();
-            };
-            double lost = 1 + LOST_WEIGHT * Math.max(0, SURE_SHARE - share());
-            // Where none finished, the way it came tells those apart that nearly did.
-            double far =
-                    Arrays.stream(results).mapToDouble(RunResult::sMm).average().orElse(0);
-            return Double.isNaN(figure) ? 1e9 - far : figure * lost;
-        }
-    }
 
     private CourseAdvisor(Setup setup, Ground ground, Goal goal, long seed, Workers workers, Job job) {
         this.setup = setup;
@@ -140,7 +81,6 @@ public final class CourseAdvisor {
     }
 
     private CourseAdvice advise() {
-        List<StartingGains> schools = StartingGains.of(setup);
         List<List<Double>> shares = switch (goal) {
             case FINISH -> FINISH_SHARES;
             case PLACE -> PLACE_SHARES;
@@ -153,19 +93,12 @@ public final class CourseAdvisor {
             }
             Tried found = best(proposals(these));
             best = best == null || found.cost(goal) < best.cost(goal) && found.share() > best.share() ? found : best;
-            if (best.share() >= SURE_SHARE) {
+            if (best.share() >= Tried.SURE_SHARE) {
                 break;
             }
         }
         return new CourseAdvice(
-                best.kp(),
-                best.kd(),
-                best.base(),
-                best.chance(),
-                best.lapS(),
-                best.placeMm(),
-                limits(best),
-                schools.stream().map(this::school).toList());
+                best.kp(), best.kd(), best.base(), best.chance(), best.lapS(), best.placeMm(), limits(best), schools());
     }
 
     private Tried best(List<Tried> proposals) {
@@ -241,32 +174,48 @@ public final class CourseAdvisor {
     /** All with so many runs more; those that are behind catch up, so that all have seen the same starts. */
     private List<Tried> driven(List<Tried> all, int runs) {
         int upTo = all.stream().mapToInt(t -> t.results().length).max().orElse(0) + runs;
-        Tried[] more = new Tried[all.size()];
-        workers.run(more.length, i -> more[i] = driven(all.get(i), upTo, Spread.TYPICAL), job);
-        return List.of(more);
-    }
-
-    private Tried driven(Tried one, int upTo, Spread spread) {
-        RunResult[] results = Arrays.copyOf(one.results(), upTo);
-        Setup at = setup.withLaw(
-                setup.law().withGains(one.kp(), setup.law().ki(), one.kd()).withBaseCommand(one.base()));
-        for (int i = one.results().length; i < upTo; i++) {
-            Start start = spread.draw(0, seed, i);
-            results[i] = Twin.run(track, at, start);
+        List<Tried> more = all.stream().map(t -> t.upTo(upTo)).toList();
+        List<Missing> missing = new ArrayList<>();
+        for (int i = 0; i < more.size(); i++) {
+            Tried one = more.get(i);
+            Setup at = setup.withLaw(
+                    setup.law().withGains(one.kp(), setup.law().ki(), one.kd()).withBaseCommand(one.base()));
+            for (int run = all.get(i).results().length; run < upTo; run++) {
+                missing.add(new Missing(one, at, run));
+            }
         }
-        return new Tried(one.kp(), one.kd(), one.base(), results);
+        // Each run by itself: of three settings two threads would drive two, and one of them the third alone.
+        workers.run(missing.size(), i -> drive(missing.get(i)), job);
+        return more;
     }
 
-    private CourseAdvice.School school(StartingGains gains) {
-        Tried tried = driven(
-                new Tried(gains.kp(), gains.kd(), setup.law().baseCommand(), Tried.NONE), SCHOOL_RUNS, Spread.TYPICAL);
-        return new CourseAdvice.School(gains, tried.chance(), tried.rmsMm(), tried.lapS());
+    private record Missing(Tried of, Setup at, int run) {}
+
+    private void drive(Missing missing) {
+        Start start = Spread.TYPICAL.draw(0, seed, missing.run());
+        missing.of().results()[missing.run()] = Twin.run(track, missing.at(), start);
+    }
+
+    private List<CourseAdvice.School> schools() {
+        List<StartingGains> schools = StartingGains.of(setup);
+        List<Tried> tried = driven(
+                schools.stream()
+                        .map(s -> new Tried(s.kp(), s.kd(), setup.law().baseCommand(), Tried.NONE))
+                        .toList(),
+                SCHOOL_RUNS);
+        List<CourseAdvice.School> all = new ArrayList<>();
+        for (int i = 0; i < tried.size(); i++) {
+            Tried of = tried.get(i);
+            all.add(new CourseAdvice.School(schools.get(i), of.chance(), of.rmsMm(), of.lapS()));
+        }
+        return all;
     }
 
     private CourseAdvice.Limits limits(Tried best) {
         double full = setup.robot().drive().fullCommand();
         double faster = Math.min(full, best.base() * FASTER);
-        Tried hurried = driven(new Tried(best.kp(), best.kd(), faster, Tried.NONE), SCHOOL_RUNS, Spread.TYPICAL);
+        Tried hurried = driven(List.of(new Tried(best.kp(), best.kd(), faster, Tried.NONE)), SCHOOL_RUNS)
+                .get(0);
         double[] lost = Arrays.stream(hurried.results())
                 .filter(r -> !r.completed())
                 .mapToDouble(RunResult::sMm)

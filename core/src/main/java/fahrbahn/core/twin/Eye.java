@@ -24,6 +24,7 @@ final class Eye {
     private final double dark;
     private final double noise;
     private final double step;
+    private final double perStep;
     private final double scaleFactor;
     private final double scaleShift;
     private final SplittableRandom random;
@@ -55,6 +56,7 @@ final class Eye {
         dark = light * sensor.dark();
         noise = sensor.noise() * variation.noiseShare();
         step = sensor.step();
+        perStep = step > 0 ? 1 / step : 0;
         scaleShift = scale.scaled(believed, 0);
         scaleFactor = scale.scaled(believed, 1) - scaleShift;
         this.random = variation.noiseShare() > 0 ? random : null;
@@ -81,8 +83,8 @@ final class Eye {
     private double scaled(double even) {
         double reading = even;
         if (random != null) {
-            reading += noise * random.nextGaussian();
-            reading = step > 0 ? Math.rint(reading / step) * step : reading;
+            reading += noise * NormalDraws.next(random);
+            reading = step > 0 ? Math.rint(reading * perStep) * step : reading;
         }
         return scaleShift + scaleFactor * reading;
     }

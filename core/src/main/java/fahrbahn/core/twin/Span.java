@@ -15,11 +15,13 @@ final class Span {
     double meanHeadingS;
 
     private double lagS;
+    private double perLag;
     private double usualS;
     private double usualMissing;
 
     void set(double newLengthS, double newLagS) {
         lagS = newLagS;
+        perLag = lagS > 0 ? 1 / lagS : 0;
         usualS = newLengthS;
         usualMissing = lagS > 0 ? Math.exp(-newLengthS / lagS) : 0;
         lasts(newLengthS, usualMissing);
@@ -27,7 +29,7 @@ final class Span {
 
     /** Another length with the same lag, near to that which was set: the tick of a loop that jitters. */
     void jitterTo(double newLengthS) {
-        double x = lagS > 0 ? (usualS - newLengthS) / lagS : 0;
+        double x = (usualS - newLengthS) * perLag;
         if (Math.abs(x) > NEAR_LAGS) {
             lasts(newLengthS, Math.exp(-newLengthS / lagS));
         } else {

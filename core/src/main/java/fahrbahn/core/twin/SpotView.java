@@ -1,10 +1,13 @@
 package fahrbahn.core.twin;
 
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.table.Raster;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.TableTop;
+import java.util.Arrays;
 
 /**
  * A table as one sensor sees it from any height. The spot grows in proportion to the height; between the rasters of a few heights
@@ -43,9 +46,14 @@ final class SpotView {
     synchronized Raster[] byHeight() {
         if (byHeight == null) {
             byHeight = new Raster[HEIGHTS.length];
-            for (int i = 0; i < HEIGHTS.length; i++) {
-                // Coarsely seen, a spot does not grow: only its light fades with the height.
-                byHeight[i] = cells == SeenTable.Cells.COARSE ? usual : painted(sensor.spotSigmaMm() * HEIGHTS[i]);
+            // Coarsely seen, a spot does not grow: only its light fades with the height.
+            Arrays.setAll(byHeight, i -> usual);
+            if (cells == SeenTable.Cells.FINE) {
+                Workers.all()
+                        .run(
+                                HEIGHTS.length,
+                                i -> byHeight[i] = painted(sensor.spotSigmaMm() * HEIGHTS[i]),
+                                Job.UNWATCHED);
             }
         }
         return byHeight;

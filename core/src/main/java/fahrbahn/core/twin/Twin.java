@@ -171,7 +171,7 @@ public final class Twin {
                 break;
             }
             if (jitterShare > 0) {
-                tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * random.nextGaussian());
+                tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * NormalDraws.next(random));
                 jitter(tickS / periodS);
                 jitteredS += tickS;
             }
@@ -241,7 +241,9 @@ public final class Twin {
 
     /** @param share length of the tick over the loop period; the delay stretches with it */
     private void jitter(double share) {
-        rest.jitterTo(restS * share);
+        if (restS > 0) {
+            rest.jitterTo(restS * share);
+        }
         tail.jitterTo((periodS - restS) * share);
     }
 
