@@ -86,14 +86,14 @@ public final class CourseAdvisor {
             case PLACE -> PLACE_SHARES;
             case LAP -> LAP_SHARES;
         };
-        Tried best = null;
+        CourseTrial best = null;
         for (List<Double> these : shares) {
             if (best != null && best.share() == 0 && these != shares.get(shares.size() - 1)) {
                 continue; // a little slower will not bring it round either
             }
-            Tried found = best(proposals(these));
+            CourseTrial found = best(proposals(these));
             best = best == null || found.cost(goal) < best.cost(goal) && found.share() > best.share() ? found : best;
-            if (best.share() >= Tried.SURE_SHARE) {
+            if (best.share() >= CourseTrial.SURE_SHARE) {
                 break;
             }
         }
@@ -101,8 +101,8 @@ public final class CourseAdvisor {
                 best.kp(), best.kd(), best.base(), best.chance(), best.lapS(), best.placeMm(), limits(best), schools());
     }
 
-    private Tried best(List<Tried> proposals) {
-        List<Tried> tried = proposals;
+    private CourseTrial best(List<CourseTrial> proposals) {
+        List<CourseTrial> tried = proposals;
         for (int i = 0; i < ROUND_RUNS.length; i++) {
             tried = better(driven(tried, ROUND_RUNS[i]), ROUND_KEPT[i]);
             if (i == ROUND_RUNS.length - 2) {
@@ -126,12 +126,12 @@ public final class CourseAdvisor {
         return bases;
     }
 
-    private List<Tried> proposals(List<Double> shares) {
-        List<Tried> all = new ArrayList<>();
+    private List<CourseTrial> proposals(List<Double> shares) {
+        List<CourseTrial> all = new ArrayList<>();
         for (double base : bases(shares)) {
             Setup at = setup.withLaw(setup.law().withBaseCommand(base));
             List<GainAdvice> pairs = GainAdvisor.proposals(at, STEPS_PER_RATIO);
-            pairs.forEach(p -> all.add(new Tried(two(p.kp()), two(p.kd()), base, Tried.NONE)));
+            pairs.forEach(p -> all.add(new CourseTrial(two(p.kp()), two(p.kd()), base, CourseTrial.NONE)));
             if (pairs.isEmpty()) {
                 double floor = BendFloor.kp(at);
                 double from = Double.isFinite(floor)
@@ -140,7 +140,7 @@ public final class CourseAdvisor {
                 for (double times : WIDE_KP) {
                     for (double ratio : WIDE_KD_PER_KP) {
                         double kp = two(from * times);
-                        all.add(new Tried(kp, two(ratio * kp), base, Tried.NONE));
+                        all.add(new CourseTrial(kp, two(ratio * kp), base, CourseTrial.NONE));
                     }
                 }
             }
@@ -148,12 +148,12 @@ public final class CourseAdvisor {
         return all;
     }
 
-    private List<Tried> around(List<Tried> best) {
-        List<Tried> all = new ArrayList<>(best);
-        for (Tried one : best.subList(0, Math.min(4, best.size()))) {
+    private List<CourseTrial> around(List<CourseTrial> best) {
+        List<CourseTrial> all = new ArrayList<>(best);
+        for (CourseTrial one : best.subList(0, Math.min(4, best.size()))) {
             for (double kp : AROUND) {
                 for (double kd : AROUND) {
-                    Tried near = new Tried(two(one.kp() * kp), two(one.kd() * kd), one.base(), Tried.NONE);
+                    CourseTrial near = new CourseTrial(two(one.kp() * kp), two(one.kd() * kd), one.base(), CourseTrial.NONE);
                     if (all.stream()
                             .noneMatch(t -> t.kp() == near.kp() && t.kd() == near.kd() && t.base() == near.base())) {
                         all.add(near);
@@ -164,7 +164,7 @@ public final class CourseAdvisor {
         return driven(all, ROUND_RUNS[0] + ROUND_RUNS[1]);
     }
 
-    private List<Tried> better(List<Tried> all, int count) {
+    private List<CourseTrial> better(List<CourseTrial> all, int count) {
         return all.stream()
                 .sorted(Comparator.comparingDouble(t -> t.cost(goal)))
                 .limit(count)
@@ -172,12 +172,12 @@ public final class CourseAdvisor {
     }
 
     /** All with so many runs more; those that are behind catch up, so that all have seen the same starts. */
-    private List<Tried> driven(List<Tried> all, int runs) {
+    private List<CourseTrial> driven(List<CourseTrial> all, int runs) {
         int upTo = all.stream().mapToInt(t -> t.results().length).max().orElse(0) + runs;
-        List<Tried> more = all.stream().map(t -> t.upTo(upTo)).toList();
+        List<CourseTrial> more = all.stream().map(t -> t.upTo(upTo)).toList();
         List<Missing> missing = new ArrayList<>();
         for (int i = 0; i < more.size(); i++) {
-            Tried one = more.get(i);
+            CourseTrial one = more.get(i);
             Setup at = setup.withLaw(
                     setup.law().withGains(one.kp(), setup.law().ki(), one.kd()).withBaseCommand(one.base()));
             for (int run = all.get(i).results().length; run < upTo; run++) {
@@ -189,7 +189,7 @@ public final class CourseAdvisor {
         return more;
     }
 
-    private record Missing(Tried of, Setup at, int run) {}
+    private record Missing(CourseTrial of, Setup at, int run) {}
 
     private void drive(Missing missing) {
         Start start = Spread.TYPICAL.draw(0, seed, missing.run());
@@ -198,23 +198,23 @@ public final class CourseAdvisor {
 
     private List<CourseAdvice.School> schools() {
         List<StartingGains> schools = StartingGains.of(setup);
-        List<Tried> tried = driven(
+        List<CourseTrial> tried = driven(
                 schools.stream()
-                        .map(s -> new Tried(s.kp(), s.kd(), setup.law().baseCommand(), Tried.NONE))
+                        .map(s -> new CourseTrial(s.kp(), s.kd(), setup.law().baseCommand(), CourseTrial.NONE))
                         .toList(),
                 SCHOOL_RUNS);
         List<CourseAdvice.School> all = new ArrayList<>();
         for (int i = 0; i < tried.size(); i++) {
-            Tried of = tried.get(i);
+            CourseTrial of = tried.get(i);
             all.add(new CourseAdvice.School(schools.get(i), of.chance(), of.rmsMm(), of.lapS()));
         }
         return all;
     }
 
-    private CourseAdvice.Limits limits(Tried best) {
+    private CourseAdvice.Limits limits(CourseTrial best) {
         double full = setup.robot().drive().fullCommand();
         double faster = Math.min(full, best.base() * FASTER);
-        Tried hurried = driven(List.of(new Tried(best.kp(), best.kd(), faster, Tried.NONE)), SCHOOL_RUNS)
+        CourseTrial hurried = driven(List.of(new CourseTrial(best.kp(), best.kd(), faster, CourseTrial.NONE)), SCHOOL_RUNS)
                 .get(0);
         double[] lost = Arrays.stream(hurried.results())
                 .filter(r -> !r.completed())

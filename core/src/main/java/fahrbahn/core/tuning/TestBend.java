@@ -1,15 +1,18 @@
 package fahrbahn.core.tuning;
 
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.table.PathTracker;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.TickSink;
+import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.List;
@@ -18,6 +21,9 @@ import java.util.List;
 public final class TestBend {
     private static final double STRAIGHT_MM = 300;
     private static final double MARGIN_MM = 200;
+
+    /** Of the bend: there it has settled to what the bend asks. */
+    private static final double LAST_SHARE = 0.2;
 
     private final Track left;
     private final Track right;
@@ -51,6 +57,43 @@ public final class TestBend {
     RunResult calm(int way, TickSink sink) {
         return Twin.run(way > 0 ? left : right, Start.calm(0), sink);
     }
+
+    /** Another setting of the same robot on the bend to the left, without noise. */
+    Left left(Setup setup) {
+        Trace trace = new Trace();
+        boolean round = Twin.run(left, setup, Start.calm(0), trace).completed();
+        PathTracker tracker = new PathTracker(left.path());
+        double aside = setup.lawSensors().stream()
+                .mapToDouble(Sensor::leftMm)
+                .average()
+                .orElseThrow();
+        double endsMm = STRAIGHT_MM + setup.line().tightestRadiusMm() * Math.PI;
+        double lastFromMm = endsMm - LAST_SHARE * (endsMm - STRAIGHT_MM);
+        double last = 0;
+        int ticks = 0;
+        double after = 0;
+        for (int i = 0; i < trace.size(); i++) {
+            Pose robot = new Pose(trace.xMm(i), trace.yMm(i), trace.headingRad(i));
+            Pose point = robot.ahead(setup.leadMm()).offset(0, aside);
+            tracker.moveTo(point.xMm(), point.yMm());
+            double s = tracker.sMm();
+            if (s > lastFromMm && s <= endsMm) {
+                last += trace.offsetMm(i);
+                ticks++;
+            } else if (s > endsMm) {
+                after = Math.max(after, trace.offsetMm(i));
+            }
+        }
+        return new Left(round, ticks == 0 ? Double.NaN : Math.abs(last / ticks), after);
+    }
+
+    /**
+     * A way through the bend to the left.
+     *
+     * @param lastMm how far beside its path it rode over the last fifth of the bend
+     * @param afterMm how far it goes on turning, to the left of its path, after it
+     */
+    record Left(boolean round, double lastMm, double afterMm) {}
 
     /**
      * Drives a pair.

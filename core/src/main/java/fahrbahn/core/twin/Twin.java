@@ -100,8 +100,13 @@ public final class Twin {
 
     /** One run without a witness, of a setup that differs from the track's in gains, steps or speed only. */
     public static RunResult run(Track track, Setup setup, Start start) {
+        return run(track, setup, start, TickSink.NONE);
+    }
+
+    /** The same with a witness. */
+    public static RunResult run(Track track, Setup setup, Start start, TickSink sink) {
         track.checkSameSight(setup);
-        return new Twin(track, setup, track.steerSign(), start).run(TickSink.NONE);
+        return new Twin(track, setup, track.steerSign(), start).run(sink);
     }
 
     /**

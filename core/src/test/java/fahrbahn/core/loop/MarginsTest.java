@@ -140,9 +140,9 @@ class MarginsTest {
         Setup inner = from.withDrive(drive.withMixing(Mixing.INNER_WHEEL));
         // G of inner-wheel mixing is base/100 of that of difference mixing.
         assertThat(GainTransfer.between(from, inner).sameSteering().kp()).isCloseTo(0.3 / 0.4, within(1e-6));
-        assertThat(GainTransfer.between(from, from))
-                .isEqualTo(new GainTransfer(
-                        from.law(), GainTransfer.between(from, from).sameShare()));
+        GainTransfer same = GainTransfer.between(from, from);
+        assertThat(same.sameSteering()).isEqualTo(from.law());
+        assertThat(same.from()).isEqualTo(same.to());
     }
 
     @Test

@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.function.ToDoubleFunction;
 
 /** One setting and what has become of it so far. */
-record Tried(double kp, double kd, double base, RunResult[] results) {
+record CourseTrial(double kp, double kd, double base, RunResult[] results) {
     /** From this share on settings count as equally sure. */
     static final double SURE_SHARE = 0.99;
 
@@ -14,8 +14,8 @@ record Tried(double kp, double kd, double base, RunResult[] results) {
 
     private static final double LOST_WEIGHT = 25;
 
-    Tried upTo(int runs) {
-        return new Tried(kp, kd, base, Arrays.copyOf(results, runs));
+    CourseTrial upTo(int runs) {
+        return new CourseTrial(kp, kd, base, Arrays.copyOf(results, runs));
     }
 
     Completion chance() {
