@@ -3,6 +3,7 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.words.Words;
+import java.util.List;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -61,6 +62,45 @@ class GainsPagesTest extends InWindow {
         until("taken back", () -> kp() == set);
     }
 
+    /** A loop that gets longer: the sums, what becomes of each way, and robot and gains put so as one step; then a gain given in time. */
+    @Test
+    void gainsAreCarriedOverToALongerLoop() throws Exception {
+        gains("carry-over");
+        until("nothing differs", () -> text("transferVerdict").startsWith("The gains stand on the robot"));
+        double periodS = shop().season().setupOrGuess().robot().loop().periodS();
+        double kd = shop().season().setupOrGuess().law().kd();
+        typeIn("newPeriod", Words.number(2000 * periodS));
+        until("carried over", () -> text("transferVerdict").startsWith("For the changed robot "));
+        String ms = Words.number(1000 * periodS) + "/" + Words.number(2000 * periodS) + " (ms a loop)";
+        assertThat(text("transferSteering")).contains(ms);
+        robot.type(KeyCode.ESCAPE).type(KeyCode.U);
+        until(
+                "the loop is longer",
+                () -> shop().season().setupOrGuess().robot().loop().periodS() == 2 * periodS);
+        undo();
+        until(
+                "taken back as one step",
+                () -> shop().season().setupOrGuess().robot().loop().periodS() == periodS
+                        && shop().season().setupOrGuess().law().kd() == kd);
+        typeIn("newPeriod", "-3");
+        assertThat(shop().season().setupOrGuess().robot().loop().periodS()).isEqualTo(periodS);
+        robot.type(KeyCode.ESCAPE).type(KeyCode.ESCAPE);
+
+        typeIn("unitKdS", "0.02");
+        until("per loop", () -> Math.abs(shop().season().setupOrGuess().law().kd() - 0.02 / periodS) < 1e-9);
+        assertThat(text("unitKd")).isEqualTo(Words.number(0.02 / periodS));
+    }
+
+    @Test
+    void kiIsToldByWhatItBuysAndSet() throws Exception {
+        gains("ki");
+        until("its trade", () -> text("integralWords").contains(" per loop, "));
+        typeIn("ki", "0.002");
+        until("set", () -> shop().season().setupOrGuess().law().ki() == 0.002);
+        undo();
+        until("taken back", () -> text("ki").equals("0"));
+    }
+
     /** A ladder by keys alone: set, run, tap, say what was seen; a sign error is told first; a slip is undone. */
     @Test
     void aLadderIsClimbedByKeys() throws Exception {
@@ -103,11 +143,34 @@ class GainsPagesTest extends InWindow {
         robot.type(KeyCode.P);
         until("a hidden robot", () -> text("nextReason").endsWith("V lets the hidden robot drive it."));
         robot.type(KeyCode.V);
+        until("it has run", () -> text("nextSecrets").startsWith("It has run"));
+        assertThat(text("nextLadder")).isEqualTo("No trial yet.");
+        robot.type(KeyCode.C); // no corner anywhere on this table: the eye is told better
         until("a trial of it", () -> text("nextLadder").startsWith("1. Kp "));
+        assertThat(text("nextSecrets")).startsWith("You said lost: corner; we would call it ");
         robot.type(KeyCode.Y);
         until("revealed", () -> text("nextSecrets").startsWith("Its secrets: lag "));
         robot.type(KeyCode.P);
         until("back to the real one", () -> text("nextLadder").equals("No trial yet."));
         assertThat(shop().season().runs()).hasSize(logged);
+    }
+
+    /** What trials are for, and how many are left, is the season's: it comes back, and trials take from it. */
+    @Test
+    void whatTrialsAreForIsKept() throws Exception {
+        gains("next-trial");
+        until("the usual", () -> text("trialsLeft").equals("6"));
+        typeIn("trialsLeft", "9");
+        robot.type(KeyCode.ESCAPE);
+        until("kept", () -> shop().season().choices().wishProperty().get().trialsLeft() == 9);
+        robot.type(KeyCode.S);
+        until("one less", () -> text("trialsLeft").equals("8"));
+        undo();
+        until("the run taken back gives it again", () -> text("trialsLeft").equals("9"));
+        close();
+        open(List.of(home.resolve("season.fahrbahn").toString()));
+        untilOpen();
+        gains("next-trial");
+        until("it comes back", () -> text("trialsLeft").equals("9"));
     }
 }

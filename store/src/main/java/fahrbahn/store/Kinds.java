@@ -1,5 +1,6 @@
 package fahrbahn.store;
 
+import fahrbahn.core.belief.Wish;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
@@ -55,6 +56,10 @@ public final class Kinds {
     /** What the gains were last chosen for. */
     public static final Kind<Basis> CHOSEN = new Kind<>("chosen", Scope.ROBOT, new BasisCodec());
 
+    /** What a robot's trials are for, and how many there is time for. */
+    public static final Kind<Wish> WISH =
+            new Kind<>("wish", Scope.ROBOT, Codec.plain(WishJson::write, WishJson::parse));
+
     /** Which captures the robot's levels were computed from, and under what. */
     public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
 
@@ -92,6 +97,7 @@ public final class Kinds {
             ENTRIES,
             FACT,
             CHOSEN,
+            WISH,
             LEVELS,
             TYPED_LEVEL,
             CAPTURE,

@@ -53,6 +53,7 @@ public final class GainsModel extends StationModel {
     private final GoalModel goal;
     private final NextModel next;
     private final ResponseModel response;
+    private final TransferModel transfer;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
@@ -138,7 +139,8 @@ public final class GainsModel extends StationModel {
         super(season);
         this.next = new NextModel(season, tableInHand, known, this, watch, errands);
         this.map = new MapModel(season, tableInHand, this, errands);
-        this.response = new ResponseModel(season, map, errands);
+        this.response = new ResponseModel(season, map, this, errands);
+        this.transfer = new TransferModel(season, this, errands);
         this.goal = new GoalModel(season, tableInHand, this, errands);
         this.errand = errands.errand("The lane");
         this.adviceErrand = errands.errand("The gains to try");
@@ -155,6 +157,10 @@ public final class GainsModel extends StationModel {
 
     ResponseModel response() {
         return response;
+    }
+
+    TransferModel transfer() {
+        return transfer;
     }
 
     NextModel next() {
@@ -189,7 +195,7 @@ public final class GainsModel extends StationModel {
     }
 
     /** Advice does not depend on the gains there are, so it stays while they alone are changed. */
-    private static Setup withoutGains(Setup setup) {
+    static Setup withoutGains(Setup setup) {
         return setup.withLaw(setup.law().withGains(0, setup.law().ki(), 0));
     }
 
@@ -296,6 +302,11 @@ public final class GainsModel extends StationModel {
                         setup -> setup.withLaw(
                                 setup.law().withGains(kp, setup.law().ki(), kd).withBaseCommand(baseCommand)),
                         known.get());
+    }
+
+    /** The robot becomes otherwise, with gains chosen for it, as one step. */
+    void become(Setup setup) {
+        season.choices().chooseGains(before -> setup, known.get());
     }
 
     /** Sets gains by hand; they count as chosen for the robot as it is now. */

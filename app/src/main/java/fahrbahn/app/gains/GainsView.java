@@ -98,6 +98,10 @@ public final class GainsView {
         refresh();
         MapPage map = new MapPage(model.map());
         model.setupNowProperty().addListener(o -> map.refresh());
+        IntegralPage integral = new IntegralPage(model.response());
+        model.setupNowProperty().addListener(o -> integral.refreshKi());
+        TransferPage transfer = new TransferPage(model.transfer());
+        model.setupNowProperty().addListener(o -> transfer.refreshFields());
         Pages.Page lane = new Pages.Page(
                 "Lane",
                 Nodes.row(
@@ -113,8 +117,10 @@ public final class GainsView {
                         lane,
                         map.page(),
                         new ResponsePage(model.response()).page(),
+                        integral.page(),
                         new GoalPage(model.goal()).page(),
-                        new NextPage(model.next()).page()))
+                        new NextPage(model.next()).page(),
+                        transfer.page()))
                 .view();
     }
 

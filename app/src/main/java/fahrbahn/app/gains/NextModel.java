@@ -12,6 +12,7 @@ import fahrbahn.core.belief.NextTrial;
 import fahrbahn.core.belief.Prior;
 import fahrbahn.core.belief.Story;
 import fahrbahn.core.belief.Trial;
+import fahrbahn.core.belief.Wish;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -25,7 +26,6 @@ import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.Goal;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +47,6 @@ public final class NextModel {
     private static final long SEED = 1;
 
     private static final Duration EVENING = Duration.ofHours(24);
-    private static final int USUAL_LEFT = 6;
 
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
@@ -55,25 +54,55 @@ public final class NextModel {
     private final GainsModel gains;
     private final Stopwatch watch;
     private final Errand<Answer> errand;
-    private final Errand<Practised> practiceErrand;
+    private final Errand<HiddenTable.Driven> practiceErrand;
     private final Errand<HiddenRobot> hidingErrand;
     private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<HiddenRobot>> hidden = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Goal goal = Goal.FINISH;
-    private int left = USUAL_LEFT;
     private String problem = "";
     private Wanted wanted;
 
     private record Wanted(Setup setup, Prior prior, Optional<Ground> ground, Goal goal, int left, List<Trial> trials) {}
 
-    private record Practised(HiddenTable table, Trial trial) {}
-
     /** What is tried next after a story, and what the belief was before any of it. */
     public record Answer(Story story, NextTrial next, NextTrial first) {}
 
-    /** A robot with secrets, and what has been seen of it. */
-    public record HiddenRobot(HiddenTable table, Setup believed, List<Trial> trials, boolean revealed) {}
+    /**
+     * A robot with secrets, and what has been seen of it.
+     *
+     * @param driven the run that is to be told what was seen of it
+     * @param told the run told last, as it was called
+     */
+    public record HiddenRobot(
+            HiddenTable table,
+            Setup believed,
+            List<Trial> trials,
+            Optional<HiddenTable.Driven> driven,
+            Optional<Told> told,
+            boolean revealed) {
+        private HiddenRobot with(HiddenTable.Driven run) {
+            return new HiddenRobot(table, believed, trials, Optional.of(run), told, revealed);
+        }
+
+        private HiddenRobot seen(HiddenTable.Driven run, Seen as) {
+            List<Trial> more = new ArrayList<>(trials);
+            more.add(table.seenAs(run, as));
+            return new HiddenRobot(
+                    table,
+                    believed,
+                    List.copyOf(more),
+                    Optional.empty(),
+                    Optional.of(new Told(run.seen(), as)),
+                    revealed);
+        }
+
+        private HiddenRobot open() {
+            return new HiddenRobot(table, believed, trials, driven, told, true);
+        }
+    }
+
+    /** What a run was, and what the learner called it. */
+    public record Told(Seen was, Seen called) {}
 
     NextModel(
             Season season,
@@ -117,20 +146,32 @@ public final class NextModel {
         return watch;
     }
 
-    Goal goal() {
-        return goal;
+    private Wish wish() {
+        return season.choices().wishProperty().get();
     }
 
+    Goal goal() {
+        return wish().goal();
+    }
+
+    /** Trials since it was said have taken from them. */
     int left() {
-        return left;
+        if (hidden.get().isPresent()) {
+            return Math.max(
+                    0, Wish.USUAL.trialsLeft() - hidden.get().get().trials().size());
+        }
+        long since = season.runs().stream()
+                .filter(run -> run.at().isAfter(wish().since()) && isTrial(run))
+                .count();
+        return (int) Math.max(0, wish().trialsLeft() - since);
     }
 
     void want(Goal newGoal) {
-        goal = newGoal;
+        season.choices().wish(newGoal, left());
     }
 
     void leave(double trials) {
-        left = (int) Math.rint(trials);
+        season.choices().wish(goal(), (int) Math.rint(trials));
     }
 
     /** Laps or wiggles, by turns. */
@@ -178,26 +219,28 @@ public final class NextModel {
             return hidden.get().get().trials();
         }
         // Asked at every frame: what costs little leaves out the most first.
-        Instant since = season.now().minus(EVENING);
-        String robot = season.handProperty().get().robot();
         TablePrint table = season.tableNow();
         Setup now = GainsModel.withoutGainsAndSpeed(season.setupOrGuess());
         return season.runs().stream()
-                .filter(run -> run.at().isAfter(since)
-                        && run.source() == Run.Source.TABLE
-                        && run.outcome().seen().isPresent()
-                        && run.robot().equals(robot)
-                        && run.basis().table().equals(table))
+                .filter(run -> isTrial(run) && run.basis().table().equals(table))
                 .filter(run ->
                         GainsModel.withoutGainsAndSpeed(run.setting().setup()).equals(now))
                 .flatMap(run -> Trial.of(run).stream())
                 .toList();
     }
 
+    /** Of the robot in hand, told what was seen of it, of the last day. */
+    private boolean isTrial(Run run) {
+        return run.at().isAfter(season.now().minus(EVENING))
+                && run.source() == Run.Source.TABLE
+                && run.outcome().seen().isPresent()
+                && run.robot().equals(season.handProperty().get().robot());
+    }
+
     /** Somebody looks: thinks, unless it has about just this. */
     void look() {
         List<Trial> trials = trials();
-        Wanted now = new Wanted(setup(), prior(), tableInHand.get(), goal, left, trials);
+        Wanted now = new Wanted(setup(), prior(), tableInHand.get(), goal(), left(), trials);
         if (now.equals(wanted)) {
             return;
         }
@@ -224,10 +267,11 @@ public final class NextModel {
                 });
     }
 
-    /** Logs a run with the gains as set, with what the watch has counted. */
+    /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
     void see(Seen seen) {
         if (hidden.get().isPresent()) {
-            return; // the hidden robot says itself what was seen
+            hidden.get().get().driven().ifPresent(run -> hidden.set(hidden.get().map(h -> h.seen(run, seen))));
+            return;
         }
         Taps taps = watch.tapsProperty().get();
         boolean laps = watch.countingProperty().get() == Stopwatch.Counting.TIME;
@@ -237,7 +281,6 @@ public final class NextModel {
         if (!laps && taps.count() > 0) {
             outcome = outcome.withWiggles(new Outcome.Wiggles(taps.count(), taps.totalS()));
         }
-        left = Math.max(0, left - 1);
         watch.clear();
         season.logRun(new Run(
                 UUID.randomUUID().toString(),
@@ -258,7 +301,6 @@ public final class NextModel {
 
     /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */
     void practise() {
-        left = USUAL_LEFT;
         if (hidden.get().isPresent()) {
             hidden.set(Optional.empty());
             return;
@@ -270,7 +312,13 @@ public final class NextModel {
         Setup setup = season.setupOrGuess();
         long seed = season.now().toEpochMilli();
         hidingErrand.runToEnd(
-                job -> new HiddenRobot(HiddenTable.of(setup, ground.get(), 1, seed), setup, List.of(), false),
+                job -> new HiddenRobot(
+                        HiddenTable.of(setup, ground.get(), 1, seed),
+                        setup,
+                        List.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        false),
                 ending -> {
                     if (ending instanceof Ending.Done<HiddenRobot> done) {
                         hidden.set(Optional.of(done.result()));
@@ -280,28 +328,24 @@ public final class NextModel {
                 });
     }
 
-    /** The hidden robot drives what is next. */
+    /** The hidden robot drives what is next; then somebody has to say what was seen. */
     void driveHidden() {
         Optional<HiddenRobot> robot = hidden.get();
-        Optional<Candidate> setting = answer.get().flatMap(a -> a.next().next());
-        if (robot.isEmpty() || setting.isEmpty() || errand.runningProperty().get()) {
+        Optional<Candidate> setting =
+                answer.get().map(a -> a.next().next().orElse(a.next().best()));
+        boolean waits = robot.isEmpty() || robot.get().driven().isPresent();
+        if (waits || setting.isEmpty() || errand.runningProperty().get()) {
             return;
         }
-        practiceErrand.runToEnd(
-                job -> new Practised(robot.get().table(), robot.get().table().attempt(setting.get())), ending -> {
-                    if (ending instanceof Ending.Done<Practised> done
-                            && hidden.get().equals(robot)) {
-                        List<Trial> trials =
-                                new java.util.ArrayList<>(robot.get().trials());
-                        trials.add(done.result().trial());
-                        left = Math.max(0, left - 1);
-                        hidden.set(Optional.of(new HiddenRobot(
-                                robot.get().table(), robot.get().believed(), List.copyOf(trials), false)));
-                    }
-                });
+        practiceErrand.runToEnd(job -> robot.get().table().drive(setting.get()), ending -> {
+            if (ending instanceof Ending.Done<HiddenTable.Driven> done
+                    && hidden.get().equals(robot)) {
+                hidden.set(robot.map(h -> h.with(done.result())));
+            }
+        });
     }
 
     void reveal() {
-        hidden.set(hidden.get().map(h -> new HiddenRobot(h.table(), h.believed(), h.trials(), true)));
+        hidden.set(hidden.get().map(HiddenRobot::open));
     }
 }

@@ -1,6 +1,7 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.chart.TraceChart;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
@@ -8,6 +9,7 @@ import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.core.belief.Belief;
+import fahrbahn.core.belief.HiddenTable;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
@@ -38,6 +40,7 @@ final class NextPage {
 
     private static final double SIDE_WIDTH = 360;
     private static final double LADDER_HEIGHT = 230;
+    private static final double RUN_HEIGHT = 150;
 
     private final NextModel model;
     private final Label reason = Nodes.wrapped(NextTrialWords.THINKING, "bench-result");
@@ -46,8 +49,10 @@ final class NextPage {
     private final Label ladder = Nodes.wrapped("", "reason");
     private final Label secrets = Nodes.wrapped("", "reason");
     private final Plot plot = new Plot("Kp, per loop", "Kd, per loop", "The ladder so far");
+    private final Plot run = new Plot("time, s", "mm off", "The hidden robot's run");
     private final ProgressBar progress = new ProgressBar(0);
     private final NumberField left;
+    private ChoiceField<Goal> goals;
 
     NextPage(NextModel model) {
         this.model = model;
@@ -83,7 +88,7 @@ final class NextPage {
                 Goal.values(),
                 GoalWords::goal,
                 model::want);
-        goal.show(model.goal());
+        goals = goal;
         FlowPane wants = Nodes.flow(goal, left, use.button(), progress);
         wants.setRowValignment(VPos.BOTTOM);
         VBox side = Nodes.column(
@@ -95,17 +100,19 @@ final class NextPage {
         side.setMaxWidth(SIDE_WIDTH);
         VBox main = Nodes.column(
                 Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
-                Nodes.panel("What was seen of it", buttons(saying), watch),
+                Nodes.panel("What was seen of it", buttons(saying), watch, run),
                 Nodes.panel(
                         "Practise with a robot that has secrets",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
                         secrets));
         model.answerProperty().addListener(o -> refresh(use, keep));
+        run.setMinHeight(RUN_HEIGHT);
+        run.setPrefHeight(RUN_HEIGHT);
         model.hiddenProperty().addListener(o -> {
-            practising(sights, drive, reveal);
+            practising(sights, drive, reveal, watch);
             refresh(use, keep);
         });
-        practising(sights, drive, reveal);
+        practising(sights, drive, reveal, watch);
         refresh(use, keep);
         progress.visibleProperty().bind(model.thinkingProperty());
         List<Action> actions = new ArrayList<>(List.of(use, count, keep, practise, drive, reveal));
@@ -122,23 +129,30 @@ final class NextPage {
         return Nodes.flow(actions.stream().map(Action::button).toArray(Node[]::new));
     }
 
-    private void practising(List<Action> sights, Action drive, Action reveal) {
-        boolean practising = model.hiddenProperty().get().isPresent();
-        sights.forEach(action -> action.button().setDisable(practising));
-        drive.button().setDisable(!practising);
-        reveal.button().setDisable(!practising);
-        secrets.setText(model.hiddenProperty()
-                .get()
-                .map(h -> h.revealed()
-                        ? NextTrialWords.secrets(h)
-                        : "A robot like yours, but not quite: V drives it, Y tells its secrets.")
-                .orElse("Nothing of it goes into the log book."));
+    private void practising(List<Action> sights, Action drive, Action reveal, Node watch) {
+        Optional<NextModel.HiddenRobot> hidden = model.hiddenProperty().get();
+        boolean toTell = hidden.isEmpty() || hidden.get().driven().isPresent();
+        sights.forEach(action -> action.button().setDisable(!toTell));
+        drive.button().setDisable(hidden.isEmpty() || hidden.get().driven().isPresent());
+        reveal.button().setDisable(hidden.isEmpty());
+        Nodes.showIf(watch, hidden.isEmpty());
+        Optional<HiddenTable.Driven> driven = hidden.flatMap(NextModel.HiddenRobot::driven);
+        Nodes.showIf(run, driven.isPresent());
+        driven.ifPresent(d -> run.show(new TraceChart(
+                "Distance from its path",
+                "mm off",
+                "ink-left",
+                d.trace().size(),
+                hidden.get().believed().robot().loop().periodS(),
+                d.trace()::offsetMm)));
+        secrets.setText(hidden.map(NextTrialWords::practice).orElse("Nothing of it goes into the log book."));
     }
 
     private void refresh(Action use, Action keep) {
         Optional<NextModel.Answer> answer = model.answerProperty().get();
         boolean practising = model.hiddenProperty().get().isPresent();
         left.show(model.left());
+        goals.show(model.goal());
         use.button().setDisable(answer.isEmpty() || practising);
         reason.setText(answer.map(a -> NextTrialWords.reason(a, practising))
                 .orElse(model.problem().isEmpty() ? NextTrialWords.THINKING : model.problem()));

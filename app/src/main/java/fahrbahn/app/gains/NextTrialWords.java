@@ -91,7 +91,23 @@ final class NextTrialWords {
                 + name;
     }
 
-    static String secrets(NextModel.HiddenRobot robot) {
+    /** What to do with the hidden robot now, and how the eye did. */
+    static String practice(NextModel.HiddenRobot robot) {
+        if (robot.revealed()) {
+            return secrets(robot);
+        }
+        if (robot.driven().isPresent()) {
+            return "It has run: look at its way above, and press the key of what you see.";
+        }
+        String eye = robot.told()
+                .map(t -> t.was() == t.called()
+                        ? "So it was: " + seen(t.was()) + ". "
+                        : "You said " + seen(t.called()) + "; we would call it " + seen(t.was()) + ". ")
+                .orElse("A robot like yours, but not quite. ");
+        return eye + "V drives what is next, Y tells its secrets.";
+    }
+
+    private static String secrets(NextModel.HiddenRobot robot) {
         Setup is = robot.table().hidden();
         Setup believed = robot.believed();
         double slope = believed.lawSensors().get(0).spotSigmaMm()

@@ -4,6 +4,7 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.app.chart.TraceChart;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.core.tuning.PointResponse;
 import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,11 @@ final class ResponsePage {
     private static final String OFF = "mm off";
 
     private static final double LEAST_HEIGHT = 260;
+
+    /** Of the step's answer: what comes after it has settled is a straight line. */
+    private static final double SHOWN_TIMES_SETTLED = 3;
+
+    private static final double LEAST_SHOWN_S = 0.8;
 
     private final ResponseModel model;
     private final Label words = Nodes.wrapped(ResponseWords.ASKED, "bench-result");
@@ -47,13 +53,25 @@ final class ResponsePage {
                 .orElse(model.problem().isEmpty() ? ResponseWords.ASKED : model.problem()));
         answer.ifPresent(a -> {
             double periodS = a.setup().robot().loop().periodS();
-            step.show(chart("Distance from its path after a step", a.response().step(), periodS));
+            PointResponse response = a.response();
+            step.show(chart("Distance from its path after a step", response.step(), shown(response, periodS), periodS));
             bend.show(chart(
-                    "Distance from its path in the tightest bend", a.response().bend(), periodS));
+                    "Distance from its path in the tightest bend",
+                    response.bend(),
+                    response.bend().size(),
+                    periodS));
         });
     }
 
-    private static TraceChart chart(String what, Trace trace, double periodS) {
-        return new TraceChart(what, OFF, "ink-left", trace.size(), periodS, trace::offsetMm);
+    private static int shown(PointResponse response, double periodS) {
+        double settles = response.settlesS();
+        int whole = response.step().size();
+        return Double.isNaN(settles)
+                ? whole
+                : Math.min(whole, (int) (Math.max(LEAST_SHOWN_S, SHOWN_TIMES_SETTLED * settles) / periodS));
+    }
+
+    private static TraceChart chart(String what, Trace trace, int size, double periodS) {
+        return new TraceChart(what, OFF, "ink-left", size, periodS, trace::offsetMm);
     }
 }

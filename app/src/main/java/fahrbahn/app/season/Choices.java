@@ -1,10 +1,12 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.belief.Wish;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.Goal;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.Put;
@@ -57,6 +59,18 @@ public final class Choices {
                 List.of(
                         Put.of(Kinds.SETUP, season.hand().robot(), chosen),
                         Put.of(Kinds.CHOSEN, season.hand().robot(), basis)));
+    }
+
+    /** What trials are for; {@link Wish#USUAL} as long as nobody said. */
+    public ReadOnlyObjectProperty<Wish> wishProperty() {
+        return in.wish.getReadOnlyProperty();
+    }
+
+    /** @param trialsLeft from now on */
+    public void wish(Goal goal, int trialsLeft) {
+        ledger.change(
+                "what the trials of " + season.robotName() + " are for",
+                List.of(Put.of(Kinds.WISH, season.hand().robot(), new Wish(goal, trialsLeft, season.now()))));
     }
 
     /** What stands in the program as level, by sensor, in the sensor's own numbers. */

@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.belief.Wish;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -43,6 +44,7 @@ final class InHand {
     final ReadOnlyObjectWrapper<Optional<Setup>> setup = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Setup> setupNow = new ReadOnlyObjectWrapper<>(StartingSetup.guess());
     final ReadOnlyObjectWrapper<Optional<Basis>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Wish> wish = new ReadOnlyObjectWrapper<>(Wish.USUAL);
     final ReadOnlyObjectWrapper<Optional<Basis>> levels = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
@@ -77,6 +79,7 @@ final class InHand {
         set(conditions, noted.withVenue(now.venue()));
         set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));
         set(chosen, ledger.get(Kinds.CHOSEN, robot));
+        set(wish, ledger.get(Kinds.WISH, robot).orElse(Wish.USUAL));
         set(levels, ledger.get(Kinds.LEVELS, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));
         set(setupNow, setup.get().orElseGet(StartingSetup::guess));

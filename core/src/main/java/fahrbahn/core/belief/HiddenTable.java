@@ -9,6 +9,7 @@ import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.OptionalDouble;
@@ -111,14 +112,35 @@ public final class HiddenTable {
                 .withBaseCommand(setting.baseCommand()));
     }
 
-    /** One trial: what is seen of it, and the wiggle counted when there is one. */
+    /** One trial: what is seen of it by eyes that err, and the wiggle counted when there is one. */
     public Trial attempt(Candidate setting) {
-        Start start = Spread.TYPICAL.draw(0, seed * 1000 + 3, trials++);
-        RunResult run = Twin.run(track, at(setting), start);
-        Seen seen = Sight.seen(run, track.path());
+        Driven driven = drive(setting);
+        Seen seen = driven.seen();
         if (random.nextDouble() < EYES_ERR) {
             seen = Seen.values()[random.nextInt(Seen.values().length)];
         }
+        return seenAs(driven, seen);
+    }
+
+    /**
+     * A run that is still to be told.
+     *
+     * @param seen what eyes that do not err would call it
+     */
+    public record Driven(Candidate setting, Trace trace, RunResult run, Seen seen) {}
+
+    /** One trial that the learner tells. */
+    public Driven drive(Candidate setting) {
+        Start start = Spread.TYPICAL.draw(0, seed * 1000 + 3, trials++);
+        Trace trace = new Trace();
+        RunResult run = Twin.run(track, at(setting), start, trace);
+        return new Driven(setting, trace, run, Sight.seen(run, track.path()));
+    }
+
+    /** The trial as somebody saw it, with what the stopwatch counted. */
+    public Trial seenAs(Driven driven, Seen seen) {
+        Candidate setting = driven.setting();
+        RunResult run = driven.run();
         boolean counts = seen == Seen.WIGGLES && run.wigglePeriodS().isPresent();
         double period = counts ? run.wigglePeriodS().getAsDouble() * (1 + 0.03 * random.nextGaussian()) : 0;
         return new Trial(

@@ -16,7 +16,7 @@ import java.util.List;
  */
 public record Story(Setup setup, Prior prior, Ground course, Goal goal, int trialsLeft, List<Trial> trials) {
     private static final int MOST = 200;
-    private static final int MOST_LEFT = 1000;
+    static final int MOST_LEFT = 1000;
 
     /** Of a robot of which nothing was measured. */
     public Story(Setup setup, Ground course, Goal goal, int trialsLeft, List<Trial> trials) {

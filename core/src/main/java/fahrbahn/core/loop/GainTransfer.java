@@ -48,12 +48,15 @@ public record GainTransfer(Numbers from, Numbers to, Law sameSteering, Optional<
      */
     public static GainTransfer between(Setup from, Setup to) {
         Law law = from.law();
-        double dampingS = law.kp() > 0 ? law.kd() / law.kp() * from.robot().loop().periodS() : 0;
+        double dampingS =
+                law.kp() > 0 ? law.kd() / law.kp() * from.robot().loop().periodS() : 0;
         Numbers was = Numbers.of(from, dampingS);
         Numbers is = Numbers.of(to, dampingS);
         double stiffness = was.stiffness() / is.stiffness();
         Law steering = carried(law, to.law(), stiffness, was.periodS() / is.periodS());
-        Optional<Law> share = law.kp() == 0 || was.wiggleKp().isEmpty() || is.wiggleKp().isEmpty()
+        Optional<Law> share = law.kp() == 0
+                        || was.wiggleKp().isEmpty()
+                        || is.wiggleKp().isEmpty()
                 ? Optional.empty()
                 : Optional.of(carried(
                         law, to.law(), is.wiggleKp().get() / was.wiggleKp().get(), was.periodS() / is.periodS()));

@@ -153,7 +153,8 @@ public final class CourseAdvisor {
         for (CourseTrial one : best.subList(0, Math.min(4, best.size()))) {
             for (double kp : AROUND) {
                 for (double kd : AROUND) {
-                    CourseTrial near = new CourseTrial(two(one.kp() * kp), two(one.kd() * kd), one.base(), CourseTrial.NONE);
+                    CourseTrial near =
+                            new CourseTrial(two(one.kp() * kp), two(one.kd() * kd), one.base(), CourseTrial.NONE);
                     if (all.stream()
                             .noneMatch(t -> t.kp() == near.kp() && t.kd() == near.kd() && t.base() == near.base())) {
                         all.add(near);
@@ -214,7 +215,8 @@ public final class CourseAdvisor {
     private CourseAdvice.Limits limits(CourseTrial best) {
         double full = setup.robot().drive().fullCommand();
         double faster = Math.min(full, best.base() * FASTER);
-        CourseTrial hurried = driven(List.of(new CourseTrial(best.kp(), best.kd(), faster, CourseTrial.NONE)), SCHOOL_RUNS)
+        CourseTrial hurried = driven(
+                        List.of(new CourseTrial(best.kp(), best.kd(), faster, CourseTrial.NONE)), SCHOOL_RUNS)
                 .get(0);
         double[] lost = Arrays.stream(hurried.results())
                 .filter(r -> !r.completed())

@@ -33,7 +33,6 @@ public final class SensorHeight {
 
     private static Sensor moved(Sensor sensor, double share) {
         double light = sensor.dark() + (sensor.light() - sensor.dark()) / (share * share);
-        return sensor.withSpotSigmaMm(sensor.spotSigmaMm() * share)
-                .withSurfaces(sensor.dark(), light, sensor.noise());
+        return sensor.withSpotSigmaMm(sensor.spotSigmaMm() * share).withSurfaces(sensor.dark(), light, sensor.noise());
     }
 }

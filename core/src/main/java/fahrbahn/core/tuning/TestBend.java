@@ -1,5 +1,6 @@
 package fahrbahn.core.tuning;
 
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
@@ -101,14 +102,19 @@ public final class TestBend {
      * @param first number of the first run; the same numbers are the same starts for every pair
      */
     Tried drive(double kp, double kd, int first, int runs, long seed) {
+        Law law = left.setup().law();
+        return drive(law.withGains(kp, law.ki(), kd), first, runs, seed);
+    }
+
+    /** The same with an integral gain too. @param law the setup's but for gains and base command */
+    Tried drive(Law law, int first, int runs, long seed) {
         int completed = 0;
         double squares = 0;
         for (int i = first; i < first + runs; i++) {
             Track track = i % 2 == 0 ? left : right;
             Setup setup = track.setup();
             Start start = Spread.TYPICAL.draw(0, seed, i);
-            RunResult result = Twin.run(
-                    track, setup.withLaw(setup.law().withGains(kp, setup.law().ki(), kd)), start);
+            RunResult result = Twin.run(track, setup.withLaw(law), start);
             if (result.completed()) {
                 completed++;
                 squares += result.rmsMm() * result.rmsMm();

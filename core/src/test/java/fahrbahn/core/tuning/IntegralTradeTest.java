@@ -29,7 +29,11 @@ class IntegralTradeTest {
 
         double radius = setup.line().tightestRadiusMm();
         double axle = Math.sqrt(radius * radius - setup.leadMm() * setup.leadMm());
-        double bend = model.speedMmPerS() / axle / model.turnRatePerCommand() / setup.law().kp() / model.slopePerMm();
+        double bend = model.speedMmPerS()
+                / axle
+                / model.turnRatePerCommand()
+                / setup.law().kp()
+                / model.slopePerMm();
         assertThat(rows.get(0).bendMm()).isCloseTo(bend, within(0.15 * bend));
     }
 

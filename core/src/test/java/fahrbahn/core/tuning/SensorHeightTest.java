@@ -20,7 +20,8 @@ class SensorHeightTest {
     @Test
     void slopeFallsWithTheSpotAndInRawNumbersWithTheLight() {
         double share = 1.4;
-        double percent = LoopModel.of(SensorHeight.moved(setup, share * heightMm)).slopePerMm();
+        double percent =
+                LoopModel.of(SensorHeight.moved(setup, share * heightMm)).slopePerMm();
         assertThat(percent)
                 .isCloseTo(
                         LoopModel.of(setup).slopePerMm() / share,

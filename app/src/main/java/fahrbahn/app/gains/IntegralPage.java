@@ -1,0 +1,77 @@
+package fahrbahn.app.gains;
+
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.tuning.IntegralTrade;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** What an integral gain would buy this robot, and what it would cost. */
+final class IntegralPage {
+    private static final List<String> HEADS =
+            List.of("Ki, per loop", "per second", "in the bend, mm", "uneven wheels, mm", "after it, mm", "wiggles at");
+
+    private final ResponseModel model;
+    private final Label words = Nodes.wrapped(ResponseWords.ASKED, "bench-result");
+    private final VBox trade = Nodes.column();
+    private final NumberField ki;
+
+    IntegralPage(ResponseModel model) {
+        this.model = model;
+        words.setId("integralWords");
+        ki = new NumberField("ki", "Ki, per loop", "Integral gain per loop: on the sum of the errors", model::chooseKi);
+    }
+
+    Pages.Page page() {
+        model.answerProperty().addListener(o -> refresh());
+        refresh();
+        refreshKi();
+        return new Pages.Page(
+                "Ki",
+                Nodes.column(
+                        Nodes.panel("What Ki buys, and what it costs", words, Nodes.flow(ki)),
+                        Nodes.panel(
+                                "On the tightest bend and on two metres of straight, by the twin without noise",
+                                trade,
+                                Nodes.wrapped(ResponseWords.INTEGRAL, "caption"))),
+                List.of(),
+                nowNs -> model.look());
+    }
+
+    /** The gain as set, whatever the map's point. */
+    void refreshKi() {
+        ki.show(model.ki());
+    }
+
+    private void refresh() {
+        Optional<ResponseModel.Answer> answer = model.answerProperty().get();
+        words.setText(answer.map(ResponseWords::integral)
+                .orElse(model.problem().isEmpty() ? ResponseWords.ASKED : model.problem()));
+        answer.ifPresent(a -> trade.getChildren()
+                .setAll(table(a.integral(), a.setup().robot().loop().periodS())));
+    }
+
+    private static GridPane table(List<IntegralTrade.Row> rows, double periodS) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("schools");
+        for (int i = 0; i < HEADS.size(); i++) {
+            grid.add(Nodes.cell(HEADS.get(i), "caption"), i, 0);
+        }
+        for (IntegralTrade.Row row : rows) {
+            grid.addRow(
+                    grid.getRowCount(),
+                    Nodes.cell(Words.number(row.ki())),
+                    Nodes.cell(Words.number(row.ki() / periodS)),
+                    Nodes.cell(ResponseWords.mm(row.bendMm())),
+                    Nodes.cell(ResponseWords.mm(row.unevenMm())),
+                    Nodes.cell(ResponseWords.mm(row.swingMm())),
+                    Nodes.cell(row.margin() == 0 ? "once" : Words.number(row.margin()) + " times"));
+        }
+        return grid;
+    }
+}
