@@ -50,6 +50,8 @@ final class NextCommand implements Callable<Integer> {
         range(ranges, "slopeShare", belief.slopeShare());
         range(ranges, "effectiveWidthMm", belief.effectiveWidthMm());
         range(ranges, "mismatchShare", belief.mismatchShare());
+        range(ranges, "readingShift", trial.aside().shift());
+        trial.aside().target().ifPresentOrElse(target -> json.put("target", target), () -> json.putNull("target"));
         json.put("effectiveRobots", belief.effective());
         json.put("suspect", trial.suspect().map(NextTrial.Suspect::word).orElse(null));
         Json.print(spec, json);

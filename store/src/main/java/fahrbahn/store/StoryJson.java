@@ -84,7 +84,8 @@ public final class StoryJson {
                     counted ? OptionalDouble.of(json.number("wigglesS") / wiggles) : OptionalDouble.empty(),
                     (int) Math.min(10_000, wiggles),
                     optional(json, "lapS"),
-                    optional(json, "alongMm"));
+                    optional(json, "alongMm"),
+                    optional(json, "target"));
         });
     }
 

@@ -297,10 +297,17 @@ public final class GainsModel extends StationModel {
 
     /** Sets gains and base command, as one step. */
     void chooseWithSpeed(double kp, double kd, double baseCommand) {
+        chooseWithSpeed(kp, kd, baseCommand, season.setupOrGuess().law().target());
+    }
+
+    /** The same with a target. */
+    void chooseWithSpeed(double kp, double kd, double baseCommand, double target) {
         season.choices()
                 .chooseGains(
-                        setup -> setup.withLaw(
-                                setup.law().withGains(kp, setup.law().ki(), kd).withBaseCommand(baseCommand)),
+                        setup -> setup.withLaw(setup.law()
+                                .withGains(kp, setup.law().ki(), kd)
+                                .withBaseCommand(baseCommand)
+                                .withTarget(target)),
                         known.get());
     }
 

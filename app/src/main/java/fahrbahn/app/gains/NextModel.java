@@ -19,6 +19,7 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.Taps;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
@@ -220,13 +221,18 @@ public final class NextModel {
         }
         // Asked at every frame: what costs little leaves out the most first.
         TablePrint table = season.tableNow();
-        Setup now = GainsModel.withoutGainsAndSpeed(season.setupOrGuess());
+        Setup now = withoutWhatIsTuned(season.setupOrGuess());
         return season.runs().stream()
                 .filter(run -> isTrial(run) && run.basis().table().equals(table))
-                .filter(run ->
-                        GainsModel.withoutGainsAndSpeed(run.setting().setup()).equals(now))
+                .filter(run -> withoutWhatIsTuned(run.setting().setup()).equals(now))
                 .flatMap(run -> Trial.of(run).stream())
                 .toList();
+    }
+
+    /** On an edge the target is tuned too. */
+    private static Setup withoutWhatIsTuned(Setup setup) {
+        Setup rest = GainsModel.withoutGainsAndSpeed(setup);
+        return rest.law().kind() == Law.Kind.EDGE ? rest.withLaw(rest.law().withTarget(0)) : rest;
     }
 
     /** Of the robot in hand, told what was seen of it, of the last day. */
@@ -291,12 +297,18 @@ public final class NextModel {
                 ""));
     }
 
-    /** Puts the next setting on the robot: gains and base command. */
+    /** That would put right where it rides; else the one there is. */
+    private double target() {
+        double set = season.setupOrGuess().law().target();
+        return answer.get().map(a -> a.next().aside().target().orElse(set)).orElse(set);
+    }
+
+    /** Puts the next setting on the robot: gains, base command, and the target where it rides beside its edge. */
     void use() {
         answer.get()
                 .map(a -> a.next().next().orElse(a.next().best()))
                 .filter(c -> hidden.get().isEmpty())
-                .ifPresent(c -> gains.chooseWithSpeed(c.kp(), c.kd(), c.baseCommand()));
+                .ifPresent(c -> gains.chooseWithSpeed(c.kp(), c.kd(), c.baseCommand(), target()));
     }
 
     /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */

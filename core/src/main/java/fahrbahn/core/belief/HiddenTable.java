@@ -153,6 +153,7 @@ public final class HiddenTable {
                 run.completed()
                         ? OptionalDouble.of(run.timeS() + 0.15 * random.nextGaussian())
                         : OptionalDouble.empty(),
+                OptionalDouble.empty(),
                 OptionalDouble.empty());
     }
 

@@ -4,6 +4,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.trials.Completion;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What to try next, and what would be taken if there were no more time.
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param best what would be taken now
  * @param chance of it to finish, over the robots that may be the one and an evening's differences
  * @param promise chance of the next to finish; of the best where nothing is tried next
+ * @param aside where it rides, and the target that would put it right
  * @param suspect what has to be put right before gains mean anything
  */
 public record NextTrial(
@@ -20,8 +22,18 @@ public record NextTrial(
         Completion chance,
         Completion promise,
         Belief belief,
+        Aside aside,
         Optional<Suspect> suspect,
         Why why) {
+    /**
+     * How a robot on an edge rides.
+     *
+     * @param shift readings lighter than its program has them, as a share of the contrast
+     * @param lightMm how far towards light of the middle of its edge it is likely to ride, as it is set
+     * @param target with which it would ride the middle; empty where it does, and where nobody saw it ride beside it
+     */
+    public record Aside(Belief.Range shift, double lightMm, OptionalDouble target) {}
+
     /** What makes a robot turn away from its line at once. */
     public enum Suspect {
         SIGN("sign"),

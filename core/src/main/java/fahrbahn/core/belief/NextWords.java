@@ -13,14 +13,26 @@ public final class NextWords {
         String chance = Text.of(
                 "finishes in %.0f to %.0f %% of runs",
                 100 * trial.chance().low(), 100 * trial.chance().high());
-        return switch (trial.why()) {
-            case WRONG_WAY -> suspect(trial.suspect().orElseThrow());
-            case CONTRADICTS ->
-                "What was seen last fits no robot that there may be after the trials before it: try the same once more, and look again.";
-            case NO_TIME -> setting(trial.best()) + " " + chance + " with what is known: take it.";
-            case DONE -> setting(trial.best()) + " ran and " + chance + "; one more trial would not change the choice.";
-            case PROMISES_MOST -> promise(trial);
-        };
+        return aside(trial)
+                + switch (trial.why()) {
+                    case WRONG_WAY -> suspect(trial.suspect().orElseThrow());
+                    case CONTRADICTS ->
+                        "What was seen last fits no robot that there may be after the trials before it: try the same once more, and look again.";
+                    case NO_TIME -> setting(trial.best()) + " " + chance + " with what is known: take it.";
+                    case DONE ->
+                        setting(trial.best()) + " ran and " + chance + "; one more trial would not change the choice.";
+                    case PROMISES_MOST -> promise(trial);
+                };
+    }
+
+    /** A robot that rides beside its edge asks for another target, not for other gains. */
+    private static String aside(NextTrial trial) {
+        if (trial.aside().target().isEmpty()) {
+            return "";
+        }
+        double mm = trial.aside().lightMm();
+        return Text.of("It rides some %.1f mm too far towards ", Math.abs(mm)) + (mm > 0 ? "light" : "dark")
+                + ": set the target to " + plain(trial.aside().target().getAsDouble()) + ". ";
     }
 
     private static String promise(NextTrial trial) {

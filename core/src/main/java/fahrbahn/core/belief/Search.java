@@ -70,7 +70,7 @@ final class Search {
         if (belief.wrongWay() > SUSPICIOUS) {
             Optional<Candidate> again = story.trialsLeft() == 0 ? Optional.empty() : latest.map(Search::setting);
             return new NextTrial(
-                    again, safest, chance, chance, belief, Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
+                    again, safest, chance, chance, belief, aside(), Optional.of(suspect()), NextTrial.Why.WRONG_WAY);
         }
         if (story.trialsLeft() == 0) {
             return answer(Optional.empty(), safest, chance, NextTrial.Why.NO_TIME);
@@ -93,12 +93,18 @@ final class Search {
                 chance,
                 chance(prospects, next),
                 belief,
+                aside(),
                 Optional.empty(),
                 NextTrial.Why.PROMISES_MOST);
     }
 
     private NextTrial answer(Optional<Candidate> next, Candidate best, Completion chance, NextTrial.Why why) {
-        return new NextTrial(next, best, chance, chance, belief, Optional.empty(), why);
+        return new NextTrial(next, best, chance, chance, belief, aside(), Optional.empty(), why);
+    }
+
+    private NextTrial.Aside aside() {
+        RideAside rides = new RideAside(story.setup(), story.trials());
+        return new NextTrial.Aside(rides.shift(), rides.lightMm(), rides.target());
     }
 
     private Prospects prospects() {

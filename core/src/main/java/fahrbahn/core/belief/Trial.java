@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param wiggles how many were counted; 0 when nobody did
  * @param lapS by the stopwatch
  * @param alongMm where it stopped, beyond the finish
+ * @param target of its law then, scale units; empty when it was the setup's
  */
 public record Trial(
         double kp,
@@ -26,7 +27,8 @@ public record Trial(
         OptionalDouble wigglePeriodS,
         int wiggles,
         OptionalDouble lapS,
-        OptionalDouble alongMm) {
+        OptionalDouble alongMm,
+        OptionalDouble target) {
     public Trial {
         Check.notNegative("kp", kp);
         Check.notNegative("kd", kd);
@@ -51,13 +53,22 @@ public record Trial(
                 outcome.wiggles().map(w -> OptionalDouble.of(w.periodS())).orElse(OptionalDouble.empty()),
                 outcome.wiggles().map(Outcome.Wiggles::count).orElse(0),
                 Double.isNaN(outcome.timeS()) ? OptionalDouble.empty() : OptionalDouble.of(outcome.timeS()),
-                Double.isNaN(along) ? OptionalDouble.empty() : OptionalDouble.of(along)));
+                Double.isNaN(along) ? OptionalDouble.empty() : OptionalDouble.of(along),
+                OptionalDouble.of(law.target())));
     }
 
     /** Nothing counted or timed. */
     public static Trial of(double kp, double kd, double baseCommand, Seen seen) {
         return new Trial(
-                kp, kd, baseCommand, seen, OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty());
+                kp,
+                kd,
+                baseCommand,
+                seen,
+                OptionalDouble.empty(),
+                0,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
     }
 
     /** Without what was counted, timed or measured. */

@@ -78,13 +78,18 @@ final class ForeignRobot {
         }
         PathTracker middle = new PathTracker(course.path());
         double lead = believed.leadMm();
-        double rides = sensors.size() > 1 ? 0 : (law.side() == Side.RIGHT ? -1 : 1) * believed.line().widthMm() / 2;
+        double rides = sensors.size() > 1
+                ? 0
+                : (law.side() == Side.RIGHT ? -1 : 1) * believed.line().widthMm() / 2;
         Pose start = course.path().at(0).offset(0, rides + 3 * gauss(chance));
         double x = start.xMm();
         double y = start.yMm();
         double heading = start.headingRad() + 0.03 * gauss(chance);
         double battery = 1 + 0.03 * gauss(chance);
-        double left = speed * battery * setting.baseCommand() / believed.robot().drive().fullCommand();
+        double left = speed
+                * battery
+                * setting.baseCommand()
+                / believed.robot().drive().fullCommand();
         double right = left;
         int delay = (int) Math.round(delayS / DT_S);
         double[] sentLeft = new double[delay + 1];
@@ -104,7 +109,9 @@ final class ForeignRobot {
         double firstS = 0;
         double lastS = 0;
         double length = course.path().lengthMm() + lead;
-        double mostS = 4 * length / (speed * setting.baseCommand() / believed.robot().drive().fullCommand());
+        double mostS = 4
+                * length
+                / (speed * setting.baseCommand() / believed.robot().drive().fullCommand());
         for (int step = 0; step * DT_S < mostS; step++) {
             if (step % perTick == 0) {
                 middle.moveTo(x + lead * Math.cos(heading), y + lead * Math.sin(heading));
@@ -205,6 +212,7 @@ final class ForeignRobot {
                 counts ? OptionalDouble.of(ran.swingS() / (ran.swings() - 1)) : OptionalDouble.empty(),
                 counts ? ran.swings() - 1 : 0,
                 ran.round() ? OptionalDouble.of(ran.timeS() + 0.15 * random.nextGaussian()) : OptionalDouble.empty(),
+                OptionalDouble.empty(),
                 OptionalDouble.empty());
     }
 

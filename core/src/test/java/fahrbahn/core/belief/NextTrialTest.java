@@ -193,6 +193,7 @@ class NextTrialTest {
                     OptionalDouble.empty(),
                     0,
                     OptionalDouble.of(7.2),
+                    OptionalDouble.empty(),
                     OptionalDouble.empty()));
         }
         trials.add(seen(0.3, 0.3, Seen.LOST_GAP));

@@ -62,7 +62,15 @@ class PriorTest {
     @Test
     void whatTrialsTellBetterIsLearnt() {
         Trial timed = new Trial(
-                0.3, 0.6, 40, Seen.SMOOTH, OptionalDouble.empty(), 0, OptionalDouble.of(23), OptionalDouble.empty());
+                0.3,
+                0.6,
+                40,
+                Seen.SMOOTH,
+                OptionalDouble.empty(),
+                0,
+                OptionalDouble.of(23),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
         Map<Constant, Measured> guessed = learnt(Prior.GUESSED, timed);
         assertThat(guessed).containsKey(Constant.FREE_SPEED);
         assertThat(guessed.get(Constant.FREE_SPEED).standardError()).isLessThan(0.1 * Constant.FREE_SPEED.of(PAIR));
