@@ -3,6 +3,7 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.words.Words;
+import fahrbahn.core.setup.Law;
 import java.util.List;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
@@ -135,6 +136,33 @@ class GainsPagesTest extends InWindow {
     }
 
     /** A hidden robot drives what is next, says what was seen itself, leaves nothing in the log book, and tells its secrets. */
+    /** A robot on an edge that rides light is told its target, and the trials with the old one stay; between two sensors there is none. */
+    @Test
+    void ridingBesideTheEdgeAsksForAnotherTarget() throws Exception {
+        gains("next-trial");
+        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        robot.type(KeyCode.L);
+        until("no target to move", () -> text("nextReason").startsWith("It rides to one side"));
+        onWindow(() -> {
+            var season = shop().season();
+            var setup = season.setupOrGuess();
+            shop().gains()
+                    .become(setup.withLaw(setup.law().withKind(Law.Kind.EDGE).withTarget(50)));
+            return null;
+        });
+        until("another law, another ladder", () -> text("nextLadder").equals("No trial yet."));
+        robot.type(KeyCode.L).type(KeyCode.L);
+        until("its target", () -> text("nextReason").startsWith("It rides some "));
+        robot.type(KeyCode.U);
+        until("set", () -> shop().season().setupOrGuess().law().target() < 45);
+        until("both trials stay", () -> text("nextLadder").startsWith("2. Kp "));
+        robot.type(KeyCode.S);
+        until(
+                "put right",
+                () -> text("nextLadder").startsWith("3. Kp ")
+                        && !text("nextReason").startsWith("It rides"));
+    }
+
     @Test
     void aHiddenRobotIsPractisedWith() throws Exception {
         gains("next-trial");

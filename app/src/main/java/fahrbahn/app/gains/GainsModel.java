@@ -312,7 +312,7 @@ public final class GainsModel extends StationModel {
     }
 
     /** The robot becomes otherwise, with gains chosen for it, as one step. */
-    void become(Setup setup) {
+    public void become(Setup setup) {
         season.choices().chooseGains(before -> setup, known.get());
     }
 

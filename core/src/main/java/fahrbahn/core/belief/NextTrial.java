@@ -31,8 +31,9 @@ public record NextTrial(
      * @param shift readings lighter than its program has them, as a share of the contrast
      * @param lightMm how far towards light of the middle of its edge it is likely to ride, as it is set
      * @param target with which it would ride the middle; empty where it does, and where nobody saw it ride beside it
+     * @param untold whether it was seen last to ride beside its path, and its law has no target to move
      */
-    public record Aside(Belief.Range shift, double lightMm, OptionalDouble target) {}
+    public record Aside(Belief.Range shift, double lightMm, OptionalDouble target, boolean untold) {}
 
     /** What makes a robot turn away from its line at once. */
     public enum Suspect {

@@ -7,6 +7,9 @@ import fahrbahn.core.check.Text;
 public final class NextWords {
     private static final int DIGITS = 3;
 
+    private static final String NO_TARGET =
+            "It rides to one side, and its law has no target to move: capture light and dark again, and see that both wheels are alike. ";
+
     private NextWords() {}
 
     public static String reason(NextTrial trial) {
@@ -28,7 +31,7 @@ public final class NextWords {
     /** A robot that rides beside its edge asks for another target, not for other gains. */
     private static String aside(NextTrial trial) {
         if (trial.aside().target().isEmpty()) {
-            return "";
+            return trial.aside().untold() ? NO_TARGET : "";
         }
         double mm = trial.aside().lightMm();
         return Text.of("It rides some %.1f mm too far towards ", Math.abs(mm)) + (mm > 0 ? "light" : "dark")

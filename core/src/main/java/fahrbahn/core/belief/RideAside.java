@@ -44,6 +44,7 @@ final class RideAside {
     private final double range;
     private final double[] weights = new double[CELLS];
     private boolean ridesAside;
+    private final boolean untold;
 
     RideAside(Setup setup, List<Trial> trials) {
         this.setup = setup;
@@ -53,13 +54,24 @@ final class RideAside {
         for (int i = 0; i < CELLS; i++) {
             weights[i] = NORMAL.density(shift(i) / USUAL_SHIFT);
         }
-        if (setup.law().kind() == Law.Kind.EDGE) {
+        boolean edge = setup.law().kind() == Law.Kind.EDGE;
+        if (edge) {
             trials.forEach(this::see);
         }
+        untold = !edge && !trials.isEmpty() && aside(trials.get(trials.size() - 1));
         double sum = Arrays.stream(weights).sum();
         for (int i = 0; i < CELLS; i++) {
             weights[i] /= sum;
         }
+    }
+
+    private static boolean aside(Trial trial) {
+        return trial.seen() == Seen.RIDES_LIGHT || trial.seen() == Seen.RIDES_DARK;
+    }
+
+    /** Seen last to ride beside its path, by a law that has no target. */
+    boolean untold() {
+        return untold;
     }
 
     private static double shift(int cell) {
@@ -68,7 +80,7 @@ final class RideAside {
 
     private void see(Trial trial) {
         Seen seen = trial.seen();
-        boolean aside = seen == Seen.RIDES_LIGHT || seen == Seen.RIDES_DARK;
+        boolean aside = aside(trial);
         ridesAside |= aside;
         if (!aside && seen != Seen.SMOOTH) {
             return; // lost, or swinging: nobody sees where it rides

@@ -104,7 +104,7 @@ final class Search {
 
     private NextTrial.Aside aside() {
         RideAside rides = new RideAside(story.setup(), story.trials());
-        return new NextTrial.Aside(rides.shift(), rides.lightMm(), rides.target());
+        return new NextTrial.Aside(rides.shift(), rides.lightMm(), rides.target(), rides.untold());
     }
 
     private Prospects prospects() {

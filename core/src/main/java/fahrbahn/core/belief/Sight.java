@@ -67,32 +67,35 @@ final class Sight {
         if (run == null) {
             return new double[] {0, 0, 1};
         }
-        double swing = swing(run);
-        double smooth = run.completed() ? 0.9 - 0.85 * swing : 0.02;
-        double wiggles = run.completed() ? 0.06 + 0.84 * swing : 0.08 + 0.4 * swing;
+        double smooth = smooth(run);
+        double wiggles = wiggles(run);
         return new double[] {smooth, wiggles, 1 - smooth - wiggles};
+    }
+
+    private static double smooth(RunResult run) {
+        return run.completed() ? 0.9 - 0.85 * swing(run) : 0.01;
+    }
+
+    private static double wiggles(RunResult run) {
+        return run.completed() ? 0.06 + 0.84 * swing(run) : 0.08 + 0.4 * swing(run);
     }
 
     private static double shown(Seen seen, RunResult run, Path path) {
         double swing = swing(run);
         if (seen == Seen.OTHER || seen == Seen.RIDES_LIGHT || seen == Seen.RIDES_DARK) {
-            return run.completed() ? 0.1 : 0.05; // says little about what moves it
+            return run.completed() ? 0.1 : 0.05; // says little of gains; RideAside hears where it rides
         }
         if (seen == Seen.TURNS_AWAY) {
             return run.completed() ? 0.002 : run.sMm() < 250 ? 0.3 : 0.01;
         }
-        if (run.completed()) {
-            return switch (seen) {
-                case SMOOTH -> 0.9 - 0.85 * swing;
-                case WIGGLES -> 0.06 + 0.84 * swing;
-                default -> 0.02 + 0.03 * swing;
-            };
-        }
         if (seen == Seen.SMOOTH) {
-            return 0.01;
+            return smooth(run);
         }
         if (seen == Seen.WIGGLES) {
-            return 0.08 + 0.4 * swing;
+            return wiggles(run);
+        }
+        if (run.completed()) {
+            return 0.02 + 0.03 * swing;
         }
         return seen == where(path.partAt(run.sMm())) ? 0.75 - 0.3 * swing : 0.1;
     }
