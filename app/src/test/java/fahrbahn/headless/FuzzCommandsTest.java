@@ -145,10 +145,11 @@ class FuzzCommandsTest {
                     .append(-i % 3)
                     .append('\n');
         }
+        String straight = CourseJson.write(Draft.of(Course.straight(700)));
         String turning = turning(setup);
         String marks = marks();
         String story = "{\"format\":\"fahrbahn-story\",\"version\":1,\"setup\":" + setup
-                + ",\"course\":" + CourseJson.write(Draft.of(Course.straight(700)))
+                + ",\"course\":" + straight
                 + ",\"for\":\"finish\",\"trialsLeft\":3,\"trials\":[{\"kp\":0.4,\"kd\":1,\"baseCommand\":100,\"seen\":\"smooth\","
                 + "\"wiggles\":4,\"wigglesS\":3.2,\"lapS\":3,\"alongMm\":5}]}";
         String colours = colours();
@@ -161,7 +162,7 @@ class FuzzCommandsTest {
             Random random = new Random(i);
             boolean whole = random.nextInt(6) == 0;
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
-            List<String> arguments = switch (i % 120 == 119 ? 10 : i % 60 == 58 ? 11 : i % 10) {
+            List<String> arguments = switch (i % 120 == 119 ? 10 : i % 60 == 58 ? 11 : i % 60 == 28 ? 12 : i % 10) {
                 case 0, 1 -> List.of("lane", write(file, setup, whole, random));
                 case 2 ->
                     List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
@@ -187,6 +188,16 @@ class FuzzCommandsTest {
                                     "check", damaged(file, seasonBytes, random).toString());
                 case 8 -> List.of("marks", write(file, marks, whole, random));
                 case 10 -> List.of("next", write(file, story, whole, random));
+                case 12 ->
+                    List.of(
+                            "advise",
+                            write(file, setup, whole, random),
+                            "--course",
+                            write(folder.resolve("short.json"), straight, true, random),
+                            "--for",
+                            List.of("finish", "place", "lap", "fame").get(random.nextInt(4)),
+                            "--seed",
+                            whole ? argument(random) : "3");
                 case 11 ->
                     List.of(
                             "map",
