@@ -11,7 +11,6 @@ import fahrbahn.core.twin.Trace;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
-import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
@@ -86,7 +85,7 @@ public final class DriveView {
         steering.getStyleClass().add("trace");
         FlowPane controls = Nodes.flow(choice, run.button(), many.button(), stop.button(), keep.button(), progress);
         controls.setAlignment(Pos.BOTTOM_LEFT);
-        controls.setRowValignment(VPos.BOTTOM);
+        controls.getStyleClass().add("by-bottom");
         HBox row = Nodes.row(Nodes.grow(course), figures);
         VBox table = new VBox(size, Nodes.grow(row));
         table.getStyleClass().add("panel");

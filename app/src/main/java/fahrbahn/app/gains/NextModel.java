@@ -5,8 +5,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
-import fahrbahn.core.belief.Candidate;
-import fahrbahn.core.belief.HiddenTable;
 import fahrbahn.core.belief.Learnt;
 import fahrbahn.core.belief.NextTrial;
 import fahrbahn.core.belief.Prior;
@@ -32,7 +30,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -55,11 +52,8 @@ public final class NextModel {
     private final GainsModel gains;
     private final Stopwatch watch;
     private final Errand<Answer> errand;
-    private final Errand<HiddenTable.Driven> practiceErrand;
-    private final Errand<HiddenRobot> hidingErrand;
-    private final Consumer<String> told;
+    private final Practice practice;
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<HiddenRobot>> hidden = new ReadOnlyObjectWrapper<>(Optional.empty());
     private String problem = "";
     private Wanted wanted;
 
@@ -67,43 +61,6 @@ public final class NextModel {
 
     /** What is tried next after a story, and what the belief was before any of it. */
     public record Answer(Story story, NextTrial next, NextTrial first) {}
-
-    /**
-     * A robot with secrets, and what has been seen of it.
-     *
-     * @param driven the run that is to be told what was seen of it
-     * @param told the run told last, as it was called
-     */
-    public record HiddenRobot(
-            HiddenTable table,
-            Setup believed,
-            List<Trial> trials,
-            Optional<HiddenTable.Driven> driven,
-            Optional<Told> told,
-            boolean revealed) {
-        private HiddenRobot with(HiddenTable.Driven run) {
-            return new HiddenRobot(table, believed, trials, Optional.of(run), told, revealed);
-        }
-
-        private HiddenRobot seen(HiddenTable.Driven run, Seen as) {
-            List<Trial> more = new ArrayList<>(trials);
-            more.add(table.seenAs(run, as));
-            return new HiddenRobot(
-                    table,
-                    believed,
-                    List.copyOf(more),
-                    Optional.empty(),
-                    Optional.of(new Told(run.seen(), as)),
-                    revealed);
-        }
-
-        private HiddenRobot open() {
-            return new HiddenRobot(table, believed, trials, driven, told, true);
-        }
-    }
-
-    /** What a run was, and what the learner called it. */
-    public record Told(Seen was, Seen called) {}
 
     NextModel(
             Season season,
@@ -118,17 +75,11 @@ public final class NextModel {
         this.gains = gains;
         this.watch = watch;
         this.errand = errands.errand("The next trial");
-        this.practiceErrand = errands.errand("The hidden robot");
-        this.hidingErrand = errands.errand("Hiding a robot");
-        this.told = errands.tell();
+        this.practice = new Practice(season, tableInHand, errands);
     }
 
     public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
         return answer.getReadOnlyProperty();
-    }
-
-    ReadOnlyObjectProperty<Optional<HiddenRobot>> hiddenProperty() {
-        return hidden.getReadOnlyProperty();
     }
 
     ReadOnlyBooleanProperty thinkingProperty() {
@@ -157,9 +108,9 @@ public final class NextModel {
 
     /** Trials since it was said have taken from them. */
     int left() {
-        if (hidden.get().isPresent()) {
+        if (practice.robot().isPresent()) {
             return Math.max(
-                    0, Wish.USUAL.trialsLeft() - hidden.get().get().trials().size());
+                    0, Wish.USUAL.trialsLeft() - practice.robot().get().trials().size());
         }
         long since = season.runs().stream()
                 .filter(run -> run.at().isAfter(wish().since()) && isTrial(run))
@@ -182,19 +133,19 @@ public final class NextModel {
     }
 
     private Setup setup() {
-        return hidden.get().map(HiddenRobot::believed).orElseGet(season::setupOrGuess);
+        return practice.robot().map(Practice.HiddenRobot::believed).orElseGet(season::setupOrGuess);
     }
 
     /** As well as the bench has measured it; the hidden robot is known by its looks only. */
     private Prior prior() {
-        return hidden.get().isPresent()
+        return practice.robot().isPresent()
                 ? Prior.GUESSED
                 : Prior.of(season.setupOrGuess(), season.measurements().facts().values());
     }
 
     /** Constants that trials tell better than they were known; none of a hidden robot. */
     Map<Constant, Measured> learnt() {
-        return hidden.get().isPresent()
+        return practice.robot().isPresent()
                 ? Map.of()
                 : answer.get()
                         .map(a -> Learnt.of(
@@ -216,8 +167,8 @@ public final class NextModel {
 
     /** Trials of the robot as it is now, oldest first. */
     List<Trial> trials() {
-        if (hidden.get().isPresent()) {
-            return hidden.get().get().trials();
+        if (practice.robot().isPresent()) {
+            return practice.robot().get().trials();
         }
         // Asked at every frame: what costs little leaves out the most first.
         TablePrint table = season.tableNow();
@@ -275,8 +226,8 @@ public final class NextModel {
 
     /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
     void see(Seen seen) {
-        if (hidden.get().isPresent()) {
-            hidden.get().get().driven().ifPresent(run -> hidden.set(hidden.get().map(h -> h.seen(run, seen))));
+        if (practice.robot().isPresent()) {
+            practice.see(seen);
             return;
         }
         Taps taps = watch.tapsProperty().get();
@@ -307,57 +258,18 @@ public final class NextModel {
     void use() {
         answer.get()
                 .map(a -> a.next().next().orElse(a.next().best()))
-                .filter(c -> hidden.get().isEmpty())
+                .filter(c -> practice.robot().isEmpty())
                 .ifPresent(c -> gains.chooseWithSpeed(c.kp(), c.kd(), c.baseCommand(), target()));
     }
 
-    /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */
-    void practise() {
-        if (hidden.get().isPresent()) {
-            hidden.set(Optional.empty());
-            return;
-        }
-        Optional<Ground> ground = tableInHand.get();
-        if (ground.isEmpty()) {
-            return; // the page says so already
-        }
-        Setup setup = season.setupOrGuess();
-        long seed = season.now().toEpochMilli();
-        hidingErrand.runToEnd(
-                job -> new HiddenRobot(
-                        HiddenTable.of(setup, ground.get(), 1, seed),
-                        setup,
-                        List.of(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        false),
-                ending -> {
-                    if (ending instanceof Ending.Done<HiddenRobot> done) {
-                        hidden.set(Optional.of(done.result()));
-                    } else if (!Ending.words(ending).isEmpty()) {
-                        told.accept(Ending.words(ending));
-                    }
-                });
+    Practice practice() {
+        return practice;
     }
 
-    /** The hidden robot drives what is next; then somebody has to say what was seen. */
+    /** The hidden robot drives what is next. */
     void driveHidden() {
-        Optional<HiddenRobot> robot = hidden.get();
-        Optional<Candidate> setting =
-                answer.get().map(a -> a.next().next().orElse(a.next().best()));
-        boolean waits = robot.isEmpty() || robot.get().driven().isPresent();
-        if (waits || setting.isEmpty() || errand.runningProperty().get()) {
-            return;
+        if (!errand.runningProperty().get()) {
+            answer.get().map(a -> a.next().next().orElse(a.next().best())).ifPresent(practice::drive);
         }
-        practiceErrand.runToEnd(job -> robot.get().table().drive(setting.get()), ending -> {
-            if (ending instanceof Ending.Done<HiddenTable.Driven> done
-                    && hidden.get().equals(robot)) {
-                hidden.set(robot.map(h -> h.with(done.result())));
-            }
-        });
-    }
-
-    void reveal() {
-        hidden.set(hidden.get().map(HiddenRobot::open));
     }
 }

@@ -16,7 +16,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -69,18 +68,16 @@ final class NextPage {
     Pages.Page page() {
         Action use = new Action("useNext", "Set it on the robot", KeyCode.U, model::use);
         Action count = new Action("countOther", "Laps or wiggles", KeyCode.Q, model::countOther);
-        Action practise = new Action("practiseTrials", "Practise, or stop it", KeyCode.P, model::practise);
+        Action practise = new Action("practiseTrials", "Practise, or stop it", KeyCode.P, model.practice()::beginOrEnd);
         Action drive = new Action("driveHidden", "The hidden robot drives it", KeyCode.V, model::driveHidden);
-        Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model::reveal);
+        Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model.practice()::reveal);
         Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
         List<Action> sights = new ArrayList<>();
         for (Seen seen : Seen.values()) {
             sights.add(new Action(
                     "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
         }
-        List<Action> saying = new ArrayList<>(sights);
-        saying.add(count);
-        StopwatchBar watch = new StopwatchBar(model.watch());
+        StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",
                 "what for",
@@ -90,7 +87,7 @@ final class NextPage {
                 model::want);
         goals = goal;
         FlowPane wants = Nodes.flow(goal, left, use.button(), progress);
-        wants.setRowValignment(VPos.BOTTOM);
+        wants.getStyleClass().add("by-bottom");
         VBox side = Nodes.column(
                 Nodes.panel("The ladder so far", plot, ladder),
                 Nodes.panel("What is believed of the robot", ranges, learnt, keep.button()));
@@ -100,7 +97,7 @@ final class NextPage {
         side.setMaxWidth(SIDE_WIDTH);
         VBox main = Nodes.column(
                 Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
-                Nodes.panel("What was seen of it", buttons(saying), watch, run),
+                Nodes.panel("What was seen of it", buttons(sights), watch, run),
                 Nodes.panel(
                         "Practise with a robot that has secrets",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
@@ -108,7 +105,7 @@ final class NextPage {
         model.answerProperty().addListener(o -> refresh(use, keep));
         run.setMinHeight(RUN_HEIGHT);
         run.setPrefHeight(RUN_HEIGHT);
-        model.hiddenProperty().addListener(o -> {
+        model.practice().hiddenProperty().addListener(o -> {
             practising(sights, drive, reveal, watch);
             refresh(use, keep);
         });
@@ -130,13 +127,14 @@ final class NextPage {
     }
 
     private void practising(List<Action> sights, Action drive, Action reveal, Node watch) {
-        Optional<NextModel.HiddenRobot> hidden = model.hiddenProperty().get();
+        Optional<Practice.HiddenRobot> hidden =
+                model.practice().hiddenProperty().get();
         boolean toTell = hidden.isEmpty() || hidden.get().driven().isPresent();
         sights.forEach(action -> action.button().setDisable(!toTell));
         drive.button().setDisable(hidden.isEmpty() || hidden.get().driven().isPresent());
         reveal.button().setDisable(hidden.isEmpty());
         Nodes.showIf(watch, hidden.isEmpty());
-        Optional<HiddenTable.Driven> driven = hidden.flatMap(NextModel.HiddenRobot::driven);
+        Optional<HiddenTable.Driven> driven = hidden.flatMap(Practice.HiddenRobot::driven);
         Nodes.showIf(run, driven.isPresent());
         driven.ifPresent(d -> run.show(new TraceChart(
                 "Distance from its path",
@@ -150,7 +148,7 @@ final class NextPage {
 
     private void refresh(Action use, Action keep) {
         Optional<NextModel.Answer> answer = model.answerProperty().get();
-        boolean practising = model.hiddenProperty().get().isPresent();
+        boolean practising = model.practice().hiddenProperty().get().isPresent();
         left.show(model.left());
         goals.show(model.goal());
         use.button().setDisable(answer.isEmpty() || practising);

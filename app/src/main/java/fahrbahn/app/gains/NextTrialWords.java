@@ -92,7 +92,7 @@ final class NextTrialWords {
     }
 
     /** What to do with the hidden robot now, and how the eye did. */
-    static String practice(NextModel.HiddenRobot robot) {
+    static String practice(Practice.HiddenRobot robot) {
         if (robot.revealed()) {
             return secrets(robot);
         }
@@ -107,7 +107,7 @@ final class NextTrialWords {
         return eye + "V drives what is next, Y tells its secrets.";
     }
 
-    private static String secrets(NextModel.HiddenRobot robot) {
+    private static String secrets(Practice.HiddenRobot robot) {
         Setup is = robot.table().hidden();
         Setup believed = robot.believed();
         double slope = believed.lawSensors().get(0).spotSigmaMm()

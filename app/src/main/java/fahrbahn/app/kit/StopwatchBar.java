@@ -2,8 +2,10 @@ package fahrbahn.app.kit;
 
 import fahrbahn.app.words.Words;
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** The watch as it runs, and its two keys. */
@@ -14,7 +16,8 @@ public final class StopwatchBar extends VBox {
     private final Action tap;
     private final Action back;
 
-    public StopwatchBar(Stopwatch watch) {
+    /** @param more buttons that have to do with it, beside its own */
+    public StopwatchBar(Stopwatch watch, Button... more) {
         this.watch = watch;
         tap = new Action("watchTap", "Tap", KeyCode.SPACE, watch::tap);
         back = new Action("watchBack", "Take the last tap back", KeyCode.B, watch::takeBack);
@@ -24,7 +27,9 @@ public final class StopwatchBar extends VBox {
         words.setId("watchWords");
         words.setWrapText(true);
         words.setMinHeight(USE_PREF_SIZE);
-        getChildren().addAll(Nodes.flow(tap.button(), seconds, back.button()), words);
+        FlowPane keys = Nodes.flow(tap.button(), seconds, back.button());
+        keys.getChildren().addAll(more);
+        getChildren().addAll(keys, words);
         watch.tapsProperty().addListener(o -> refresh());
         watch.countingProperty().addListener(o -> refresh());
         refresh();

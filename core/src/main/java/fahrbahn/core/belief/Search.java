@@ -32,8 +32,13 @@ final class Search {
     /** From this chance on a setting that ran may be the last word. */
     private static final double SURE = 0.9;
 
-    /** So often it has to be seen to run: once is luck too easily. */
-    private static final int CONFIRMED = 2;
+    /** So often it has to be seen to run: once is luck too easily, and where there is time for more, twice is too. */
+    private static final int LEAST_CONFIRMED = 2;
+
+    private static final int MOST_CONFIRMED = 6;
+
+    /** Of the trials there is time for. */
+    private static final double CONFIRMING = 0.25;
 
     /** Of the set base command; the next list only where the ones before promise less than {@link #ENOUGH}. */
     private static final List<List<Double>> LAP_SHARES = List.of(List.of(1.0, 1.25, 1.6, 2.1), List.of(0.75));
@@ -175,10 +180,15 @@ final class Search {
     /** The best setting that has been seen to run often enough, if one more trial of anything is not worth its cost after it. */
     private Optional<Integer> confirmed(Prospects prospects) {
         Optional<Integer> ran = IntStream.range(0, prospects.settings().size())
-                .filter(c -> timesSmooth(prospects.settings().get(c)) >= CONFIRMED && prospects.finishes(c) >= SURE)
+                .filter(c -> timesSmooth(prospects.settings().get(c)) >= confirming() && prospects.finishes(c) >= SURE)
                 .boxed()
                 .max(Comparator.comparingDouble(prospects::worth));
         return ran.filter(c -> mostAfter(prospects) - prospects.worth(c) < TRIAL_COST / Math.sqrt(story.trialsLeft()));
+    }
+
+    private long confirming() {
+        long worth = Math.round(CONFIRMING * story.trialsLeft());
+        return Math.max(LEAST_CONFIRMED, Math.min(MOST_CONFIRMED, worth));
     }
 
     private long timesSmooth(Candidate setting) {
