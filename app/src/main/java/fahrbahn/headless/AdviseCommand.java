@@ -56,6 +56,8 @@ final class AdviseCommand implements Callable<Integer> {
                 Json.object().put("kp", advice.kp()).put("kd", advice.kd()).put("baseCommand", advice.baseCommand());
         chance(json.putObject("chance"), advice.chance());
         time(json, advice.lapS());
+        Json.put(json, "gainMargin", advice.margins().gainMargin());
+        Json.put(json, "bendMargin", advice.margins().bendMargin());
         json.put("limitedBy", LimitWords.of(advice.limits()));
         ArrayNode schools = json.putArray("schools");
         for (CourseAdvice.School school : advice.schools()) {

@@ -58,7 +58,9 @@ class GainsPagesTest extends InWindow {
         double set = kp();
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
-        assertThat(text("goalVerdict")).contains(" take Kp " + Words.number(kp()) + ", Kd ");
+        assertThat(text("goalVerdict"))
+                .contains(" take Kp " + Words.number(kp()) + ", Kd ")
+                .contains("By loop theory it wiggles at ");
         undo();
         until("taken back", () -> kp() == set);
     }
@@ -191,8 +193,11 @@ class GainsPagesTest extends InWindow {
         typeIn("trialsLeft", "9");
         robot.type(KeyCode.ESCAPE);
         until("kept", () -> shop().season().choices().wishProperty().get().trialsLeft() == 9);
-        robot.type(KeyCode.S);
+        typeIn("trialAlong", "-4");
+        robot.type(KeyCode.ESCAPE).type(KeyCode.S);
         until("one less", () -> text("trialsLeft").equals("8"));
+        assertThat(shop().season().runs().get(0).outcome().stop().alongMm()).isEqualTo(-4);
+        until("of the next nobody has measured it", () -> text("trialAlong").isEmpty());
         undo();
         until("the run taken back gives it again", () -> text("trialsLeft").equals("9"));
         close();

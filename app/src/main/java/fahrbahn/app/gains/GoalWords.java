@@ -33,7 +33,10 @@ final class GoalWords {
                 ? ", stopping within \u00b1 " + Words.number(2 * a.placeMm(), 2) + " mm along"
                 : "";
         return "For " + found.table() + " take " + setting + ": " + chance(a.chance()) + ", "
-                + Words.number(a.lapS(), 3) + " s" + place + ". " + limits(a.limits()) + ". U puts it on the robot.";
+                + Words.number(a.lapS(), 3) + " s" + place + ". By loop theory it wiggles at "
+                + Words.number(a.margins().gainMargin(), 2) + " times these gains and has "
+                + Words.number(a.margins().bendMargin(), 2) + " times what the bend needs. " + limits(a.limits())
+                + ". U puts it on the robot.";
     }
 
     private static String limits(CourseAdvice.Limits limits) {

@@ -56,6 +56,7 @@ public final class NextModel {
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private String problem = "";
     private Wanted wanted;
+    private double alongMm = Double.NaN;
 
     private record Wanted(Setup setup, Prior prior, Optional<Ground> ground, Goal goal, int left, List<Trial> trials) {}
 
@@ -124,6 +125,15 @@ public final class NextModel {
 
     void leave(double trials) {
         season.choices().wish(goal(), (int) Math.rint(trials));
+    }
+
+    /** Where the run that is to be told stopped, beyond its mark; NaN when nobody measured. */
+    double alongMm() {
+        return alongMm;
+    }
+
+    void stopped(double newAlongMm) {
+        alongMm = newAlongMm;
     }
 
     /** Laps or wiggles, by turns. */
@@ -232,13 +242,18 @@ public final class NextModel {
         }
         Taps taps = watch.tapsProperty().get();
         boolean laps = watch.countingProperty().get() == Stopwatch.Counting.TIME;
-        boolean completed = seen == Seen.SMOOTH || seen == Seen.WIGGLES && laps && taps.count() > 0;
+        boolean aside = seen == Seen.RIDES_LIGHT || seen == Seen.RIDES_DARK;
+        boolean completed = seen == Seen.SMOOTH || aside || seen == Seen.WIGGLES && laps && taps.count() > 0;
         double timeS = laps && taps.count() > 0 && completed ? taps.totalS() : Double.NaN;
         Outcome outcome = Outcome.of(completed, timeS).withSeen(seen);
         if (!laps && taps.count() > 0) {
             outcome = outcome.withWiggles(new Outcome.Wiggles(taps.count(), taps.totalS()));
         }
+        if (!Double.isNaN(alongMm)) {
+            outcome = outcome.withStop(alongMm, Double.NaN);
+        }
         watch.clear();
+        alongMm = Double.NaN;
         season.logRun(new Run(
                 UUID.randomUUID().toString(),
                 Run.Source.TABLE,

@@ -51,12 +51,19 @@ final class NextPage {
     private final Plot run = new Plot("time, s", "mm off", "The hidden robot's run");
     private final ProgressBar progress = new ProgressBar(0);
     private final NumberField left;
+    private final NumberField along;
     private ChoiceField<Goal> goals;
 
     NextPage(NextModel model) {
         this.model = model;
         left = new NumberField(
                 "trialsLeft", "trials left", "For how many more trials there is time, 0 to 1000.", model::leave);
+        along = new NumberField(
+                        "trialAlong",
+                        "stopped, mm beyond",
+                        "Where it stopped, beyond its mark, less than 0 before it; left empty when nobody measured.",
+                        model::stopped)
+                .orNothing();
         reason.setId("nextReason");
         ranges.setId("nextRanges");
         ladder.setId("nextLadder");
@@ -77,7 +84,7 @@ final class NextPage {
             sights.add(new Action(
                     "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
         }
-        StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
+        StopwatchBar watch = new StopwatchBar(model.watch(), count.button(), along);
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",
                 "what for",
@@ -151,6 +158,7 @@ final class NextPage {
         boolean practising = model.practice().hiddenProperty().get().isPresent();
         left.show(model.left());
         goals.show(model.goal());
+        along.show(model.alongMm());
         use.button().setDisable(answer.isEmpty() || practising);
         reason.setText(answer.map(a -> NextTrialWords.reason(a, practising))
                 .orElse(model.problem().isEmpty() ? NextTrialWords.THINKING : model.problem()));

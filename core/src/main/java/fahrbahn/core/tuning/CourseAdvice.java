@@ -1,5 +1,6 @@
 package fahrbahn.core.tuning;
 
+import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.trials.Completion;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.Optional;
  * @param chance to finish with everything varied
  * @param lapS mean time of the runs that finished; NaN where none did
  * @param placeMm standard deviation of the place where they stopped, along
+ * @param margins by loop theory at its speed, from the wiggle and from the tightest bend
  * @param limits what keeps it from more
  * @param schools what became of each school's gains at the set speed
  */
@@ -21,6 +23,7 @@ public record CourseAdvice(
         Completion chance,
         double lapS,
         double placeMm,
+        GainAdvice margins,
         Limits limits,
         List<School> schools) {
     /** A school's gains on the course; figures of the runs that finished, NaN where none did. */

@@ -98,7 +98,16 @@ public final class CourseAdvisor {
             }
         }
         return new CourseAdvice(
-                best.kp(), best.kd(), best.base(), best.chance(), best.lapS(), best.placeMm(), limits(best), schools());
+                best.kp(),
+                best.kd(),
+                best.base(),
+                best.chance(),
+                best.lapS(),
+                best.placeMm(),
+                GainAdvisor.judging(setup.withLaw(setup.law().withBaseCommand(best.base())))
+                        .apply(best.kp(), best.kd()),
+                limits(best),
+                schools());
     }
 
     private CourseTrial best(List<CourseTrial> proposals) {

@@ -2,11 +2,16 @@ package fahrbahn.core.tuning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.loop.BendFloor;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.loop.SampledLoop;
+import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Part;
@@ -59,6 +64,25 @@ class CourseAdvisorTest {
         CourseAdvice one = advise(Setups.edge(), Goal.FINISH, 1);
         CourseAdvice two = advise(Setups.edge(), Goal.FINISH, 2);
         assertThat(one).isEqualTo(two);
+    }
+
+    /** The margin that is told is where the loop's eigenvalues leave the unit circle, and its bend margin is Kp over the floor. */
+    @Test
+    void marginsAreThoseOfTheSettingThatIsTold() {
+        Setup edge = Setups.edge();
+        CourseAdvice advice = advise(edge, Goal.LAP, 2);
+        Setup at = edge.withLaw(edge.law().withBaseCommand(advice.baseCommand()));
+        SampledLoop loop = new SampledLoop(LoopModel.of(at));
+        double margin = advice.margins().gainMargin();
+        double inside = 0.99 * margin;
+        double outside = 1.01 * margin;
+        assertThat(loop.spectralRadius(inside * advice.kp(), 0, inside * advice.kd()))
+                .isLessThan(1);
+        assertThat(loop.spectralRadius(outside * advice.kp(), 0, outside * advice.kd()))
+                .isGreaterThan(1);
+        double floor = BendFloor.kp(
+                at.withLine(new Line(at.line().widthMm(), at.line().polarity(), SMALL.tightestRadiusMm())));
+        assertThat(advice.margins().bendMargin()).isCloseTo(advice.kp() / floor, within(1e-6));
     }
 
     @Test
