@@ -60,7 +60,7 @@ final class NextPage {
                 "trialsLeft", "trials left", "For how many more trials there is time, 0 to 1000.", model::leave);
         along = new NumberField(
                         "trialAlong",
-                        "stopped, mm beyond",
+                        "stopped at, mm",
                         "Where it stopped, beyond its mark, less than 0 before it; left empty when nobody measured.",
                         model::stopped)
                 .orNothing();
@@ -84,7 +84,7 @@ final class NextPage {
             sights.add(new Action(
                     "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
         }
-        StopwatchBar watch = new StopwatchBar(model.watch(), count.button(), along);
+        StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",
                 "what for",
@@ -93,7 +93,7 @@ final class NextPage {
                 GoalWords::goal,
                 model::want);
         goals = goal;
-        FlowPane wants = Nodes.flow(goal, left, use.button(), progress);
+        FlowPane wants = Nodes.flow(goal, left, along, use.button(), progress);
         wants.getStyleClass().add("by-bottom");
         VBox side = Nodes.column(
                 Nodes.panel("The ladder so far", plot, ladder),

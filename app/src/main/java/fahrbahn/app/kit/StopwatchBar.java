@@ -2,7 +2,7 @@ package fahrbahn.app.kit;
 
 import fahrbahn.app.words.Words;
 import java.util.List;
-import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
@@ -16,8 +16,8 @@ public final class StopwatchBar extends VBox {
     private final Action tap;
     private final Action back;
 
-    /** @param more what have to do with it, beside its own */
-    public StopwatchBar(Stopwatch watch, Node... more) {
+    /** @param more buttons that have to do with it, beside its own */
+    public StopwatchBar(Stopwatch watch, Button... more) {
         this.watch = watch;
         tap = new Action("watchTap", "Tap", KeyCode.SPACE, watch::tap);
         back = new Action("watchBack", "Take the last tap back", KeyCode.B, watch::takeBack);
