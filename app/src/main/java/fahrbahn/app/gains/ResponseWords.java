@@ -15,10 +15,10 @@ final class ResponseWords {
 
     private static final double SAME = 0.98;
 
-    static final String INTEGRAL =
-            "How far beside its path it rides in the bend and with a wheel 3 % quicker than the other, how far it swings beyond it after the bend,"
-                    + " and at how many times its gains it wiggles. Steering needs an error to live on; the sum of the errors takes that over,"
-                    + " and goes on for a while when the bend ends.";
+    static final String INTEGRAL = "How far beside its path it rides in the bend and with a wheel "
+            + Words.percent(IntegralTrade.UNEVEN_SHARE)
+            + " quicker than the other, how far it swings beyond it after the bend, and at how many times its gains it wiggles."
+            + " Steering needs an error to live on; the sum of the errors takes that over, and goes on for a while when the bend ends.";
 
     private ResponseWords() {}
 

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -164,8 +165,8 @@ final class TransferPage {
             String words,
             String term,
             E[] values,
-            java.util.function.Function<E, String> word,
-            java.util.function.Function<Setup, E> is,
+            Function<E, String> word,
+            Function<Setup, E> is,
             BiFunction<Setup, E, Setup> set) {
         ChoiceField<E> field = new ChoiceField<>(
                 id, words, term, values, word, value -> model.change(what, setup -> set.apply(setup, value)));

@@ -22,7 +22,7 @@ import java.util.TreeSet;
  */
 public final class IntegralTrade {
     /** So much quicker the right wheel is in the trial of uneven wheels. */
-    static final double UNEVEN_SHARE = 0.03;
+    public static final double UNEVEN_SHARE = 0.03;
 
     /** Times in which the sum of a lasting error comes to count as much as the error itself: Kp over Ki per second, s. */
     private static final double[] RESET_S = {4, 2, 1, 0.5, 0.25};
