@@ -14,20 +14,21 @@ final class NormalDraws {
     private static final int CELLS = 1 << CELL_BITS;
     private static final int INSIDE_BITS = Long.SIZE - CELL_BITS;
     private static final long INSIDE = (1L << INSIDE_BITS) - 1;
-    private static final double[] LOW = new double[CELLS];
-    private static final double[] WIDTH_PER_BIT = new double[CELLS];
+    /** Where a cell begins and how wide it is per bit, in turn: one place in memory for a draw. */
+    private static final double[] CELL = new double[2 * CELLS];
 
     static {
         NormalDistribution normal = new NormalDistribution();
         for (int i = 1; i < CELLS - 1; i++) {
-            LOW[i] = normal.inverseCumulativeProbability((double) i / CELLS);
+            double low = normal.inverseCumulativeProbability((double) i / CELLS);
             double high = normal.inverseCumulativeProbability((i + 1.0) / CELLS);
-            WIDTH_PER_BIT[i] = (high - LOW[i]) / (1L << INSIDE_BITS);
+            CELL[2 * i] = low;
+            CELL[2 * i + 1] = (high - low) / (1L << INSIDE_BITS);
         }
     }
 
     /** Where the upper tail begins. */
-    static final double TAIL = -LOW[1];
+    static final double TAIL = -CELL[2];
 
     private NormalDraws() {}
 
@@ -38,7 +39,7 @@ final class NormalDraws {
         if (cell == 0 || cell == CELLS - 1) {
             return cell == 0 ? -tail(random) : tail(random);
         }
-        return LOW[cell] + WIDTH_PER_BIT[cell] * (bits & INSIDE);
+        return CELL[2 * cell] + CELL[2 * cell + 1] * (bits & INSIDE);
     }
 
     private static double tail(SplittableRandom random) {

@@ -176,8 +176,10 @@ public final class Twin {
                 break;
             }
             if (jitterShare > 0) {
-                tickS = periodS * Math.max(LEAST_TICK, 1 + jitterShare * NormalDraws.next(random));
-                jitter(tickS / periodS);
+                double drawn = 1 + jitterShare * NormalDraws.next(random);
+                double share = drawn > LEAST_TICK ? drawn : LEAST_TICK;
+                tickS = periodS * share;
+                jitter(share);
                 jitteredS += tickS;
             }
             actuate();
@@ -247,9 +249,9 @@ public final class Twin {
     /** @param share length of the tick over the loop period; the delay stretches with it */
     private void jitter(double share) {
         if (restS > 0) {
-            rest.jitterTo(restS * share);
+            rest.jitterTo(share);
         }
-        tail.jitterTo((periodS - restS) * share);
+        tail.jitterTo(share);
     }
 
     /** Sends a command on its way and drives one period with those that arrive in it. */
