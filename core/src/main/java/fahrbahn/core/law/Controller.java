@@ -12,6 +12,22 @@ import fahrbahn.core.setup.Setup;
  * what such a program keeps (previous error, sum, side last seen). Not thread-safe; allocates nothing after it is made.
  */
 public final class Controller {
+    /** What drives at a tick. */
+    public enum Doing {
+        /** The law by its error. */
+        FOLLOWING,
+        /** Straight on, while a crossing is waited out. */
+        BLANKED,
+        /** The steering of an emergency sensor that is on the line. */
+        EMERGENCY,
+        /** The rule for a lost line: no sensor of the law sees it. */
+        LOST_RULE,
+        /** On the way through a crossing: looking for marks behind it, ahead to where it turns, or straight on. */
+        CROSSING,
+        /** Turning at a crossing. */
+        TURNING
+    }
+
     /** What an emergency sensor met, or a pattern steered to, was lost on its side and over no gap, whatever counts as one. */
     private static final double FAR = Double.MAX_VALUE;
 
@@ -33,8 +49,11 @@ public final class Controller {
     private double kp;
     private double ki;
     private double kd;
+    private Doing doing = Doing.FOLLOWING;
     private double error;
     private double errorSum;
+    private double change;
+    private double stepped;
     private boolean first;
     private double steering;
     private double lastSeenError;
@@ -76,6 +95,8 @@ public final class Controller {
     public void reset() {
         error = 0;
         errorSum = 0;
+        change = 0;
+        doing = Doing.FOLLOWING;
         first = true;
         steering = 0;
         lastSeenError = 0;
@@ -104,14 +125,21 @@ public final class Controller {
             turnDrives = turns.drives(scaled, marksFrom, sinceLastS);
             if (turnDrives) {
                 steering = turns.steering();
+                doing = turns.onTheSpot() ? Doing.TURNING : Doing.CROSSING;
                 return;
             }
         }
-        double wanted = patterns == null ? fromError(scaled) : patterns.steering(scaled, steering);
+        doing = Doing.FOLLOWING;
+        double wanted = patterns == null ? fromError(scaled) : fromPattern(scaled);
         if (reflexes) {
             wanted = reflex(scaled, wanted, sinceLastS);
         }
         steering = wanted > steeringLimit ? steeringLimit : wanted < -steeringLimit ? -steeringLimit : wanted;
+    }
+
+    private double fromPattern(double[] scaled) {
+        stepped = patterns.steering(scaled, steering);
+        return stepped;
     }
 
     private double fromError(double[] scaled) {
@@ -119,9 +147,10 @@ public final class Controller {
         error = rule.error(scaled, previous);
         errorSum += error;
         if (staircase != null) {
-            return sign * staircase.steering(error);
+            stepped = sign * staircase.steering(error);
+            return stepped;
         }
-        double change = first ? 0 : error - previous;
+        change = first ? 0 : error - previous;
         first = false;
         return sign * (kp * error + ki * errorSum + kd * change);
     }
@@ -134,10 +163,12 @@ public final class Controller {
             blankLeftS = limits.blankS();
         }
         if (blankLeftS > 0) {
+            doing = Doing.BLANKED;
             return 0;
         }
         int side = watch.outerSide();
         if (side != 0) {
+            doing = Doing.EMERGENCY;
             lastSeenError = side * sign * FAR; // and the line lies on that side, should it be lost now
             return side * outerSteering;
         }
@@ -145,6 +176,7 @@ public final class Controller {
             lastSeenError = patterns == null ? error : wanted == 0 ? 0 : Math.signum(wanted) * sign * FAR;
             return wanted;
         }
+        doing = Doing.LOST_RULE;
         return switch (lost.action()) {
             case STRAIGHT -> 0;
             case BY_LOSS ->
@@ -161,6 +193,30 @@ public final class Controller {
     /** Error of the latest tick, scale units; 0 for patterns. */
     public double error() {
         return error;
+    }
+
+    /** What the law's gain on the error gives at the latest tick, command units, left positive; all of it of a law in steps. */
+    public double proportional() {
+        return inSteps() ? stepped : sign * kp * error;
+    }
+
+    /** What its gain on the sum of errors gives. */
+    public double integral() {
+        return inSteps() ? 0 : sign * ki * errorSum;
+    }
+
+    /** What its gain on the change of the error gives. */
+    public double derivative() {
+        return inSteps() ? 0 : sign * kd * change;
+    }
+
+    private boolean inSteps() {
+        return patterns != null || staircase != null;
+    }
+
+    /** What drove at the latest tick. */
+    public Doing doing() {
+        return doing;
     }
 
     /** Steering of the latest tick, command units, left positive, inside its limit. */

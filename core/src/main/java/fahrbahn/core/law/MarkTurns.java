@@ -218,6 +218,16 @@ public final class MarkTurns {
         return phase == Phase.AHEAD || phase == Phase.TURNING;
     }
 
+    /** Whether it is turning at this tick. */
+    boolean onTheSpot() {
+        return phase == Phase.TURNING;
+    }
+
+    /** Whether a mark is believed on that side at this tick. */
+    public boolean sees(boolean onLeft) {
+        return run[onLeft ? LEFT : RIGHT] >= marks.reads();
+    }
+
     /** At the latest decision: whether a mark counted on the left, or on the right. */
     public boolean counted(boolean onLeft) {
         return (decidedSides & 1 << (onLeft ? LEFT : RIGHT)) != 0;

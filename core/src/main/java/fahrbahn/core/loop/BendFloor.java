@@ -2,7 +2,6 @@ package fahrbahn.core.loop;
 
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -20,8 +19,6 @@ import fahrbahn.core.setup.Setup;
  * where it asks for clearly more, it counts. Left out: the lag of the wheels.
  */
 public final class BendFloor {
-    private static final int BISECTIONS = 60;
-
     /** Up to so many times its own need the bend alone counts: the formula is no more exact than that. */
     private static final double CLEARLY_MORE = 1.064;
 
@@ -42,7 +39,6 @@ public final class BendFloor {
     private final double entry;
 
     private BendFloor(Setup setup, ErrorCurve curve) {
-        Law law = setup.law();
         double radiusMm = setup.line().tightestRadiusMm();
         double leadMm = curve.leadMm();
         double besideMm = setup.lawSensors().stream()
@@ -60,8 +56,7 @@ public final class BendFloor {
             error[i] = outside.error();
         }
         Drive drive = setup.robot().drive();
-        steeringLimit =
-                Math.min(law.options().limits().steering(), drive.mixing().steeringLimit(drive));
+        steeringLimit = SteadyTurn.limit(setup);
         entry = entry(new BendEntry(setup, curve), drive);
     }
 
@@ -107,44 +102,10 @@ public final class BendFloor {
     double kp(Drive drive, double baseCommand) {
         double kp = 0;
         for (int i = 0; i < WAYS.length; i++) {
-            kp = Math.max(kp, steering(drive, baseCommand, curvaturePerMm[i]) / error[i]);
+            double steering = SteadyTurn.steering(drive, baseCommand, steeringLimit, curvaturePerMm[i]);
+            kp = Math.max(kp, steering / error[i]);
         }
         return entry * kp;
-    }
-
-    /** The steering that makes a curvature, 1/mm; infinite when none does. */
-    private double steering(Drive drive, double baseCommand, double wantedPerMm) {
-        double most = Math.min(steeringLimit, 2 * drive.fullCommand() + STEERING_BEYOND_PERCENT);
-        if (Double.isInfinite(wantedPerMm) || !(curvature(drive, baseCommand, most) >= wantedPerMm)) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double low = 0;
-        double high = most;
-        for (int i = 0; i < BISECTIONS; i++) {
-            double middle = (low + high) / 2;
-            if (curvature(drive, baseCommand, middle) >= wantedPerMm) {
-                high = middle;
-            } else {
-                low = middle;
-            }
-        }
-        return high;
-    }
-
-    /** Steering of inner-wheel mixing is in percent, whatever full command is. */
-    private static final double STEERING_BEYOND_PERCENT = 100;
-
-    /** Settled curvature at a steering to the left, its wheels' clamps and dead zone included. */
-    private static double curvature(Drive drive, double baseCommand, double steering) {
-        double left = speed(drive, drive.mixing().leftCommand(baseCommand, steering));
-        double right = speed(drive, drive.mixing().leftCommand(baseCommand, -steering));
-        double turn = (right - left) / drive.effectiveTrackWidthMm();
-        double ahead = (left + right) / 2;
-        return ahead > 0 ? turn / ahead : turn > 0 ? Double.POSITIVE_INFINITY : 0;
-    }
-
-    private static double speed(Drive drive, double command) {
-        return drive.speedMmPerS(Math.max(drive.leastCommand(), Math.min(drive.fullCommand(), command)));
     }
 
     /**

@@ -194,6 +194,13 @@ public final class Path {
                 .part();
     }
 
+    /** The turn of the path at s, to the left positive, 1/mm; 0 on a straight and at a corner. */
+    public double curvaturePerMm(double sMm) {
+        return stretchAt(closed ? sMm - Math.floor(sMm / lengthMm) * lengthMm : sMm)
+                .leg()
+                .curvaturePerMm();
+    }
+
     Stretch stretchAt(double sMm) {
         int low = 0;
         int high = stretches.size() - 1;

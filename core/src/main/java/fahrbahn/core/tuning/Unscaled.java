@@ -11,6 +11,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
+import fahrbahn.core.twin.Moment;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
@@ -101,9 +102,9 @@ public record Unscaled(double groundSteering, double gapMm, double asideMm, doub
             this.endMm = MARGIN_MM + BEFORE_MM + gapMm;
         }
 
-        void tick(double tS, double x, double y, double heading, double offset, double error, double steering) {
-            if (x + leadMm * Math.cos(heading) <= endMm) {
-                asideMm = offset;
+        void tick(Moment now) {
+            if (now.xMm() + leadMm * Math.cos(now.headingRad()) <= endMm) {
+                asideMm = now.offsetMm();
             }
         }
     }

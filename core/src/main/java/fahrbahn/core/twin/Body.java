@@ -50,6 +50,11 @@ final class Body {
         rightPerCommand = both * (1 + mismatch / 2);
     }
 
+    /** Of the right wheel at 1, of the left one at -1. */
+    double wheelMmPerS(int side) {
+        return speedMmPerS + side * turnRadPerS * halfWidthMm;
+    }
+
     double lagS() {
         return lagS;
     }

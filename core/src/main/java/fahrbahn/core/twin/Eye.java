@@ -80,6 +80,12 @@ final class Eye {
         return scaled(dark + (seen - dark) / (height * height));
     }
 
+    /** Of a scaled reading, the reading; to the last digits where it was a whole number of steps. */
+    double reading(double scaled) {
+        double reading = (scaled - scaleShift) / scaleFactor;
+        return random != null && step > 0 ? Math.rint(reading * perStep) * step : reading;
+    }
+
     private double scaled(double even) {
         double reading = even;
         if (random != null) {

@@ -100,6 +100,15 @@ final class SensorHead {
         return scaled;
     }
 
+    int sensors() {
+        return eyes.length;
+    }
+
+    /** The latest look of one sensor, in its own numbers. */
+    double reading(int sensor) {
+        return eyes[sensor].reading(scaled[sensor]);
+    }
+
     /** The point the law looks from: the sensor on an edge, the middle of the others. Table frame. */
     double pointXMm() {
         return pointXMm;

@@ -58,6 +58,7 @@ public final class Twin {
     private final double mostTicks;
     private final double lostMm;
     private final CrossingWatch crossings;
+    private final Now now;
 
     /** @param steerSign which way the program steers for a positive error */
     private Twin(Track track, Setup setup, double steerSign, Start start) {
@@ -88,6 +89,7 @@ public final class Twin {
                 .turnMarks()
                 .map(marks -> new CrossingWatch(track.path().crossings(), marks.place(), controller.turns()))
                 .orElse(null);
+        now = new Now(drive, body, head, controller);
         usualTick();
         place(start);
     }
@@ -162,14 +164,8 @@ public final class Twin {
                 figures.add(offset, controller.steering());
             }
             if (sink != TickSink.NONE) {
-                sink.tick(
-                        timeS(tick, jitteredS),
-                        body.xMm,
-                        body.yMm,
-                        body.headingRad,
-                        offset,
-                        controller.error(),
-                        controller.steering());
+                now.is(timeS(tick, jitteredS), offset, s);
+                sink.tick(now);
             }
             end = turning ? (tick >= mostTicks ? RunResult.End.TOO_SLOW : null) : end(s, furthestMm, left, tick);
             if (end != null) {
