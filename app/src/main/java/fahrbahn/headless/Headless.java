@@ -20,6 +20,7 @@ import picocli.CommandLine.Command;
             MapCommand.class,
             AdviseCommand.class,
             NextCommand.class,
+            CompareCommand.class,
             TuningBenchmarkCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class

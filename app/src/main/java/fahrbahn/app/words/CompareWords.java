@@ -1,0 +1,99 @@
+package fahrbahn.app.words;
+
+import fahrbahn.core.review.Difference;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Cause;
+import java.util.List;
+
+/** Which of two is to be taken, and how sure that is. */
+public final class CompareWords {
+    /** A lap that differs by less than this share is the same lap to a coach. */
+    private static final double LEAST_TIME_SHARE = 0.01;
+
+    /** And a stop place that scatters so much less is none the better, mm. */
+    private static final double LEAST_SCATTER_MM = 0.3;
+
+    /** Nor is a ride that is so little smoother. */
+    private static final double LEAST_RMS_SHARE = 0.1;
+
+    private CompareWords() {}
+
+    /** The answer in a sentence. */
+    public static String sentence(TwoOnOneTable both, String a, String b) {
+        Difference chance = both.chance();
+        String pairs = " in " + Words.count(chance.pairs(), "pair of runs", "pairs of runs");
+        if (chance.shown()) {
+            boolean first = chance.size() < 0;
+            return take(first ? a : b) + "it completes " + Words.percent(first ? chance.a() : chance.b()) + " against "
+                    + Words.percent(first ? chance.b() : chance.a()) + ", " + points(chance) + " more" + pairs + ". "
+                    + time(both.timeS(), a, b);
+        }
+        String alike = chance.a() == chance.b()
+                ? "Both complete " + Words.percent(chance.a()) + pairs
+                : "No difference in completing is shown" + pairs + " (" + Words.percent(chance.a()) + " and "
+                        + Words.percent(chance.b()) + ")";
+        if (matters(both.timeS())) {
+            return take(both.timeS().size() > 0 ? a : b) + "it is faster. " + time(both.timeS(), a, b) + " " + alike + ".";
+        }
+        Difference rms = both.rmsMm();
+        if (rms.shown() && Math.abs(rms.size()) >= LEAST_RMS_SHARE * Math.max(rms.a(), rms.b())) {
+            return take(rms.size() > 0 ? a : b) + "it rides " + span(rms, " mm") + " closer to its path. " + alike + ".";
+        }
+        Difference scatter = both.stopScatterMm();
+        if (scatter.shown() && Math.abs(scatter.size()) >= LEAST_SCATTER_MM) {
+            return take(scatter.size() > 0 ? a : b) + "its stop places scatter by "
+                    + span(scatter, " mm") + " less. " + alike + ".";
+        }
+        return "Take either: " + lower(alike) + ", and neither time, ride nor stop place tells them apart.";
+    }
+
+    /** What makes them differ, and that more than one thing does. */
+    public static String differs(List<Cause> causes) {
+        if (causes.isEmpty()) {
+            return "They are the same: whatever differs is chance.";
+        }
+        String first = CauseWords.label(causes, id -> id);
+        return causes.size() == 1
+                ? "They differ in one thing: " + first + "."
+                : "They differ in " + Words.count(causes.size(), "thing", "things") + " (" + first
+                        + "): which of them does it, this comparison cannot tell.";
+    }
+
+    private static String take(String which) {
+        return "Take " + which + ": ";
+    }
+
+    private static boolean matters(Difference time) {
+        return time.told() && time.shown() && Math.abs(time.size()) >= LEAST_TIME_SHARE * time.a();
+    }
+
+    private static String time(Difference time, String a, String b) {
+        if (!time.told()) {
+            return "Too few runs were completed by both to compare their times.";
+        }
+        if (!matters(time)) {
+            return "Their times are the same to a hundredth.";
+        }
+        return (time.size() > 0 ? b : a) + " takes " + span(time, " s") + " longer.";
+    }
+
+    /** The difference without its sign, and its interval. */
+    private static String span(Difference difference, String unit) {
+        double way = Math.signum(difference.size());
+        double low = Math.min(way * difference.low(), way * difference.high());
+        double high = Math.max(way * difference.low(), way * difference.high());
+        return Words.number(Math.abs(difference.size()), 2) + unit + " (" + Words.number(low, 2) + " to "
+                + Words.number(high, 2) + ")";
+    }
+
+    private static String points(Difference chance) {
+        double way = Math.signum(chance.size());
+        double low = 100 * Math.min(way * chance.low(), way * chance.high());
+        double high = 100 * Math.max(way * chance.low(), way * chance.high());
+        return Words.number(low, 2) + " to " + Words.number(high, 2) + " points";
+    }
+
+    private static String lower(String sentence) {
+        return Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
+    }
+}

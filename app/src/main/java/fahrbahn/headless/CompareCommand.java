@@ -1,0 +1,90 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.app.words.CauseWords;
+import fahrbahn.app.words.CompareWords;
+import fahrbahn.core.check.Check;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.review.Difference;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Cause;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupDifference;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.twin.Ensemble;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Track;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.SetupJson;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "compare", description = "Two robots or settings from the same starts.")
+final class CompareCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "A.setup.json")
+    private Path first;
+
+    @Parameters(index = "1", paramLabel = "B.setup.json")
+    private Path second;
+
+    @Option(names = "--course", required = true, paramLabel = "C", description = "a file, or one of our own")
+    private String course;
+
+    @Option(names = "--runs", paramLabel = "N", defaultValue = "200", description = "of each (200)")
+    private int runs;
+
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the starts (1)")
+    private long seed;
+
+    @Override
+    public Integer call() throws BadFileException {
+        Check.between("--runs", runs, 1, Ensemble.MOST_RUNS);
+        Setup a = SetupJson.read(first);
+        Setup b = SetupJson.read(second);
+        Course table = CourseChoice.read(course);
+        TwoOnOneTable both = TwoOnOneTable.drive(
+                Track.of(table, a),
+                Track.of(table, b),
+                Spread.TYPICAL,
+                runs,
+                seed,
+                Workers.all(),
+                new Progress(spec.commandLine().getErr(), System::nanoTime));
+        ObjectNode json = Json.object();
+        json.put("runs", runs);
+        json.set("a", Json.of(both.a().completion(), "runs"));
+        json.set("b", Json.of(both.b().completion(), "runs"));
+        put(json, "chance", both.chance());
+        put(json, "timeS", both.timeS());
+        put(json, "rmsMm", both.rmsMm());
+        put(json, "reversalsPerM", both.reversalsPerM());
+        put(json, "stopAlongMm", both.stopAlongMm());
+        put(json, "stopScatterMm", both.stopScatterMm());
+        List<Cause> causes = SetupDifference.between(a, b);
+        ArrayNode differs = json.putArray("differs");
+        causes.forEach(cause -> differs.add(CauseWords.of(cause, id -> id)));
+        json.put("sentence", CompareWords.sentence(both, "A", "B") + " " + CompareWords.differs(causes));
+        Json.print(spec, json);
+        return 0;
+    }
+
+    private static void put(ObjectNode json, String name, Difference difference) {
+        ObjectNode one = json.putObject(name);
+        Json.put(one, "a", difference.a());
+        Json.put(one, "b", difference.b());
+        Json.put(one, "difference", difference.size());
+        Json.put(one, "low", difference.low());
+        Json.put(one, "high", difference.high());
+        one.put("pairs", difference.pairs()).put("shown", difference.shown());
+    }
+}
