@@ -2,10 +2,9 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import fahrbahn.app.words.CauseWords;
-import fahrbahn.app.words.CompareWords;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.review.CompareWords;
 import fahrbahn.core.review.Difference;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Cause;
@@ -72,7 +71,7 @@ final class CompareCommand implements Callable<Integer> {
         put(json, "stopScatterMm", both.stopScatterMm());
         List<Cause> causes = SetupDifference.between(a, b);
         ArrayNode differs = json.putArray("differs");
-        causes.forEach(cause -> differs.add(CauseWords.of(cause, id -> id)));
+        causes.forEach(cause -> differs.add(CompareWords.setting(cause)));
         json.put("sentence", CompareWords.sentence(both, "A", "B") + " " + CompareWords.differs(causes));
         Json.print(spec, json);
         return 0;

@@ -41,6 +41,8 @@ final class Inks {
             "ink-map-6",
             "ink-map-7",
             "ink-map-rim",
+            "ink-event",
+            "ink-density",
             "ink-cross",
             "ink-cross-rim");
 

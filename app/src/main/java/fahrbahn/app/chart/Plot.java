@@ -8,6 +8,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
+import javafx.scene.shape.Line;
 
 /** A chart on the screen: axes and grid round a canvas that a pen paints. */
 public final class Plot extends XYChart<Number, Number> {
@@ -16,6 +17,10 @@ public final class Plot extends XYChart<Number, Number> {
     private static final PseudoClass BARE = PseudoClass.getPseudoClass("bare");
 
     private final String promise;
+    private static final double STACKED_AXIS_PX = 52;
+
+    private boolean stacked;
+    private final Line upright = new Line();
     private Chart shown;
     private double cursor = Double.NaN;
 
@@ -31,7 +36,11 @@ public final class Plot extends XYChart<Number, Number> {
         setHorizontalZeroLineVisible(false);
         setVerticalZeroLineVisible(false);
         getStyleClass().add("plot");
-        getPlotChildren().add(canvas);
+        upright.getStyleClass().add("plot-cursor");
+        upright.setManaged(false);
+        upright.setVisible(false);
+        upright.setMouseTransparent(true);
+        getPlotChildren().addAll(canvas, upright);
         inks = new Inks(getPlotChildren(), this::requestChartLayout);
         setMinSize(120, 90);
     }
@@ -45,12 +54,26 @@ public final class Plot extends XYChart<Number, Number> {
         return axis;
     }
 
+    /**
+     * One of several below each other over the same time: no words along its axes, which are as wide in all of them.
+     *
+     * @param times whether times stand below it
+     */
+    public Plot stacked(boolean times) {
+        stacked = true;
+        getXAxis().setLabel("");
+        getYAxis().setLabel("");
+        getXAxis().setTickLabelsVisible(times);
+        getYAxis().setPrefWidth(STACKED_AXIS_PX);
+        return this;
+    }
+
     public void show(Chart chart) {
         shown = chart;
         pseudoClassStateChanged(BARE, false);
         setAccessibleText(chart.title() + ". " + chart.says());
-        set((NumberAxis) getXAxis(), chart.xLabel(), chart.x());
-        set((NumberAxis) getYAxis(), chart.yLabel(), chart.y());
+        set((NumberAxis) getXAxis(), stacked ? "" : chart.xLabel(), chart.x());
+        set((NumberAxis) getYAxis(), stacked ? "" : chart.yLabel(), chart.y());
         requestChartLayout();
     }
 
@@ -83,10 +106,21 @@ public final class Plot extends XYChart<Number, Number> {
         return getXAxis().getValueForDisplay(within).doubleValue();
     }
 
-    /** An upright line at a value of the x axis; NaN for none. */
+    /** An upright line at a value of the x axis; NaN for none. Moves on its own: nothing is painted for it. */
     public void cursor(double x) {
         cursor = x;
-        requestChartLayout();
+        moveCursor();
+    }
+
+    private void moveCursor() {
+        boolean there = !Double.isNaN(cursor) && shown != null;
+        upright.setVisible(there);
+        if (there) {
+            double x = getXAxis().getDisplayPosition(cursor);
+            upright.setStartX(x);
+            upright.setEndX(x);
+            upright.setEndY(canvas.getHeight());
+        }
     }
 
     @Override
@@ -102,11 +136,8 @@ public final class Plot extends XYChart<Number, Number> {
             Pen pen = new CanvasPen(g, inks::paint);
             Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());
             shown.draw(pen, scale);
-            if (!Double.isNaN(cursor)) {
-                double x = scale.px(cursor);
-                pen.line(new Pen.Stroke("ink-middle", 2), x, 0, x, scale.height());
-            }
         }
+        moveCursor();
     }
 
     @Override

@@ -16,6 +16,7 @@ final class PrintInks {
             Map.entry("ink-spot", 0xcfe3f0),
             Map.entry("ink-right", 0x8f1f5b),
             Map.entry("ink-dark", 0x6a7178),
+            Map.entry("ink-event", 0x985200),
             Map.entry("ink-zero", 0xb4b8bb));
 
     private static final int BLACK = 0x1b1e21;

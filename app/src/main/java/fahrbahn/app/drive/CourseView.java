@@ -8,27 +8,124 @@ import fahrbahn.app.ground.TableScale;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.TracedMat;
+import fahrbahn.core.review.PathDensity;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
 
-/** The table from above with the line, the way the robot went and the robot itself. */
-final class CourseView extends TableCanvas {
-    private static final Pen.Stroke TRAIL = new Pen.Stroke("ink-advice", 2);
+/**
+ * The table from above: what lies on it, where many runs went, and robots on their way. The table is painted when it changes or is looked at
+ * closer, the robots every frame.
+ */
+final class CourseView extends StackPane {
+    private static final double MOST_CLOSER = 8;
+    private static final double LETTER_PX = 30;
 
     private final TablePainter painter = new TablePainter();
+    private final Layer table;
+    private final Layer robots;
+    private final ImageView density = new ImageView();
     private Ground ground = DemoCourses.workshopLoop();
     private Draft draft = Draft.of(DemoCourses.workshopLoop());
-    private Drive drive;
     private double lineWidthMm = 20;
-    private int tick;
+    private List<Runner> runners = List.of();
+    private final Map<Runner, Trail> trails = new IdentityHashMap<>();
+    private double atS;
+    private double closer = 1;
+    private boolean follows;
+    private PathDensity passes;
 
-    CourseView() {
-        super("The twin on its course", 200);
+    /** A robot on its way. @param letter beside it; empty for none @param ink of its trail @param dashed as the second of two */
+    record Runner(String letter, Setup setup, Trace trace, String ink, boolean dashed) {
+        private int tick(double tS) {
+            return trace.indexAt(tS);
+        }
+
+        private Pose pose(int tick) {
+            return new Pose(trace.xMm(tick), trace.yMm(tick), trace.headingRad(tick));
+        }
+    }
+
+    /** @param what it shows, for those who cannot see it */
+    CourseView(String what) {
+        table = new Layer(what) {
+            @Override
+            protected Optional<Picture> print() {
+                return ground instanceof TracedMat mat ? Optional.of(mat.mat().picture()) : Optional.empty();
+            }
+
+            @Override
+            protected void paint(Pen pen) {
+                if (ground instanceof Course) {
+                    painter.lay(draft, lineWidthMm);
+                    painter.paint(pen, scale());
+                }
+                placeDensity(scale());
+            }
+
+            @Override
+            protected String says() {
+                return words();
+            }
+        };
+        robots = new Layer("Robots on their way") {
+            @Override
+            protected void paint(Pen pen) {
+                runners.forEach(runner -> paintRun(pen, scale(), runner));
+            }
+
+            @Override
+            protected String says() {
+                return words();
+            }
+        };
+        density.setManaged(false);
+        density.setSmooth(false);
+        density.setMouseTransparent(true);
+        robots.setMouseTransparent(true);
+        getChildren().addAll(table, density, robots);
+        setMinHeight(200);
+    }
+
+    /** One of the two canvases over each other; both see the same part of the table. */
+    private abstract class Layer extends TableCanvas {
+        Layer(String what) {
+            super(what, 200);
+        }
+
+        Color densityInk() {
+            return (Color) paint("ink-density");
+        }
+
+        @Override
+        protected double tableWidthMm() {
+            return ground.widthMm();
+        }
+
+        @Override
+        protected double tableHeightMm() {
+            return ground.heightMm();
+        }
+
+        @Override
+        protected TableScale seen(TableScale whole) {
+            if (closer == 1 || runners.isEmpty()) {
+                return whole;
+            }
+            Pose on = runners.get(0).pose(runners.get(0).tick(atS));
+            return whole.closer(closer, on.xMm(), on.yMm(), getWidth() / 2, getHeight() / 2);
+        }
     }
 
     /** Another table, bare. */
@@ -37,74 +134,92 @@ final class CourseView extends TableCanvas {
         if (ground instanceof Course course) {
             draft = Draft.of(course);
         }
-        show(null, 0);
+        show(List.of(), 0);
+        showDensity(null);
+        table.requestLayout();
     }
 
     void showLine(double newLineWidthMm) {
         lineWidthMm = newLineWidthMm;
-        requestLayout();
+        table.requestLayout();
     }
 
-    /** @param newTick how far along the run to draw; null run shows the bare course */
-    void show(Drive newDrive, int newTick) {
-        drive = newDrive;
-        tick = newTick;
-        requestLayout();
+    /** @param newRunners the first is the one that is followed @param newAtS how far they are on their way */
+    void show(List<Runner> newRunners, double newAtS) {
+        runners = List.copyOf(newRunners);
+        trails.clear();
+        moveTo(newAtS);
     }
 
-    @Override
-    protected String says() {
-        String table = Words.number(ground.path().lengthMm() / 1000) + " m of line on " + Words.number(ground.widthMm())
+    void moveTo(double newAtS) {
+        atS = newAtS;
+        robots.requestLayout();
+        if (closer != 1) {
+            table.requestLayout();
+        }
+    }
+
+    /** Twice as close with every step, and the whole table again after the closest. */
+    void lookCloser() {
+        closer = closer >= MOST_CLOSER ? 1 : 2 * closer;
+        robots.requestLayout();
+        table.requestLayout();
+    }
+
+    /** Where many runs went; null for none. */
+    void showDensity(PathDensity newPasses) {
+        passes = newPasses;
+        density.setVisible(passes != null);
+        if (passes != null) {
+            density.setImage(DensityPicture.of(passes, table.densityInk()));
+        }
+        table.requestLayout();
+    }
+
+    private void placeDensity(TableScale at) {
+        if (passes == null) {
+            return;
+        }
+        double width = passes.columns() * PathDensity.CELL_MM * at.pxPerMm();
+        double height = passes.rows() * PathDensity.CELL_MM * at.pxPerMm();
+        density.setFitWidth(width);
+        density.setFitHeight(height);
+        density.relocate(at.px(0), at.py(0) - height);
+    }
+
+    private String words() {
+        String of = Words.number(ground.path().lengthMm() / 1000) + " m of line on " + Words.number(ground.widthMm())
                 + " by " + Words.millimetres(ground.heightMm());
-        if (drive == null || drive.trace().size() == 0) {
-            return table + ".";
+        if (runners.isEmpty()) {
+            return passes == null ? of + "." : of + "; the most used place was passed " + passes.most() + " times.";
         }
-        int at = Math.min(tick, drive.trace().size() - 1);
-        return table + "; the robot after " + Words.seconds(drive.trace().tS(at)) + " is "
-                + Words.millimetres(Math.abs(drive.trace().offsetMm(at))) + " off its path.";
+        Trace trace = runners.get(0).trace();
+        int tick = runners.get(0).tick(atS);
+        return of + "; the robot after " + Words.seconds(trace.tS(tick)) + " is "
+                + Words.millimetres(Math.abs(trace.offsetMm(tick))) + " off its path.";
     }
 
-    @Override
-    protected double tableWidthMm() {
-        return ground.widthMm();
-    }
-
-    @Override
-    protected double tableHeightMm() {
-        return ground.heightMm();
-    }
-
-    @Override
-    protected Optional<Picture> print() {
-        return ground instanceof TracedMat mat ? Optional.of(mat.mat().picture()) : Optional.empty();
-    }
-
-    @Override
-    protected void paint(Pen pen) {
-        TableScale at = scale();
-        if (ground instanceof Course) {
-            painter.lay(draft, lineWidthMm);
-            painter.paint(pen, at);
+    private void paintRun(Pen pen, TableScale at, Runner runner) {
+        int until = runner.tick(atS);
+        Trail trail = trails.get(runner);
+        if (trail == null || !trail.fits(at)) {
+            trail = new Trail(runner.trace(), runner.setup(), at);
+            trails.put(runner, trail);
         }
-        if (drive != null && drive.trace().size() > 0) {
-            paintRun(pen, at, drive.trace(), Math.min(tick, drive.trace().size() - 1));
+        pen.line(
+                runner.dashed() ? new Pen.Stroke(runner.ink(), 2, 6, 5) : new Pen.Stroke(runner.ink(), 2),
+                trail.x(until),
+                trail.y(until));
+        pen.text(
+                "ink-line",
+                runner.letter(),
+                at.px(runner.pose(until).xMm()),
+                at.py(runner.pose(until).yMm()) + (runner.dashed() ? LETTER_PX : -LETTER_PX),
+                Pen.Anchor.MIDDLE);
+        if (runner.dashed()) {
+            RobotMark.drawBench(pen, at, runner.pose(until), runner.setup());
+        } else {
+            RobotMark.draw(pen, at, runner.pose(until), runner.setup());
         }
-    }
-
-    private void paintRun(Pen pen, TableScale at, Trace trace, int until) {
-        double lead = drive.setup().leadMm();
-        double[] x = new double[until + 1];
-        double[] y = new double[until + 1];
-        for (int i = 0; i <= until; i++) {
-            Pose eye = pose(trace, i).ahead(lead);
-            x[i] = at.px(eye.xMm());
-            y[i] = at.py(eye.yMm());
-        }
-        pen.line(TRAIL, x, y);
-        RobotMark.draw(pen, at, pose(trace, until), drive.setup());
-    }
-
-    private static Pose pose(Trace trace, int tick) {
-        return new Pose(trace.xMm(tick), trace.yMm(tick), trace.headingRad(tick));
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.chart.ChartFile;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
@@ -9,21 +10,23 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.review.LossFactors;
+import fahrbahn.core.review.ManyRuns;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
-import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
-import fahrbahn.core.twin.Twin;
 import fahrbahn.store.TablePrints;
+import fahrbahn.store.TracesFile;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,21 +36,39 @@ import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
-/** The twin on the table in hand, or another course: one run with its trace, or many with the odds. */
+/** The twin on the table in hand, or another course: one run to look at, many with the odds, or two robots from the same starts. */
 public final class DriveModel extends StationModel {
-    /** Runs of which the odds are told: enough for an interval of some 7 % to each side. */
-    private static final int MANY = 200;
+    /** Titles of the pages. */
+    static final String REPLAY = "Replay";
+
+    static final String MANY = "Many runs";
+
+    /** How many runs can be asked for: the fewest tell the chance to some 7 % to each side. */
+    static final List<Integer> COUNTS = List.of(200, 500, 2000);
 
     private final Supplier<Optional<Ground>> tableInHand;
     private final Supplier<Map<Constant, Double>> known;
     private final Errand<Drive> oneErrand;
     private final Errand<Odds> manyErrand;
+    private final Errand<Path> saving;
     private final BooleanBinding running;
     private final ReadOnlyObjectWrapper<Optional<Laid>> laid = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Odds>> odds = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final TwoModel two;
     private String lastTable = "";
     private long nextSeed = 1;
+    private int count = COUNTS.get(0);
+    private int lostShown = -1;
+    private Latest latest = Latest.NOTHING;
+
+    /** What the verdict is about. */
+    private enum Latest {
+        NOTHING,
+        ONE,
+        MANY,
+        TWO
+    }
 
     /**
      * @param tableInHand what the twin can ride of it; empty while it is not ready
@@ -63,10 +84,27 @@ public final class DriveModel extends StationModel {
         this.known = known;
         this.oneErrand = errands.errand("The run");
         this.manyErrand = errands.errand("The runs");
-        this.running = Bindings.or(oneErrand.runningProperty(), manyErrand.runningProperty());
+        this.saving = errands.errand("The file");
+        this.two = new TwoModel(season, errands, this::ground, this::compared);
+        this.running = Bindings.or(
+                Bindings.or(oneErrand.runningProperty(), manyErrand.runningProperty()), two.runningProperty());
         season.setupProperty().addListener(o -> judge());
         takeTable();
         judge();
+    }
+
+    /** Two robots or settings from the same starts. */
+    TwoModel two() {
+        return two;
+    }
+
+    private Optional<Ground> ground() {
+        return laid.get().map(Laid::ground);
+    }
+
+    private void compared(String problem) {
+        latest = two.comparedProperty().get().isPresent() ? Latest.TWO : latest;
+        tell(problem);
     }
 
     /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
@@ -111,7 +149,10 @@ public final class DriveModel extends StationModel {
         // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
         String table = other.map(l -> l.print().id()).orElse(lastTable);
         if (!table.equals(lastTable) || table.isEmpty()) {
-            cancel();
+            oneErrand.stop();
+            manyErrand.stop();
+            two.putAway();
+            latest = Latest.NOTHING;
             drive.set(Optional.empty());
             odds.set(Optional.empty());
         }
@@ -122,8 +163,10 @@ public final class DriveModel extends StationModel {
 
     /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
     public Optional<Basis> basis() {
-        return odds.get()
-                .map(Odds::basis)
+        return (latest == Latest.ONE
+                        ? drive.get().map(Drive::basis)
+                        : odds.get().map(Odds::basis))
+                .or(() -> odds.get().map(Odds::basis))
                 .or(() -> drive.get().map(Drive::basis))
                 .or(this::kept);
     }
@@ -147,7 +190,7 @@ public final class DriveModel extends StationModel {
 
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
-        return manyErrand.progress();
+        return two.runningProperty().get() ? two.progress() : manyErrand.progress();
     }
 
     /** The latest run. */
@@ -167,22 +210,27 @@ public final class DriveModel extends StationModel {
     public void run() {
         laid.get().ifPresent(on -> {
             Basis basis = basisOn(on);
-            long seed = nextSeed++;
-            oneErrand.runToEnd(
-                    job -> {
-                        Trace trace = new Trace();
-                        Track track = Track.of(on.ground(), basis.setup().orElseThrow());
-                        RunResult result = Twin.run(track, Start.noisy(0, seed), trace);
-                        return new Drive(basis, on.ground(), seed, result, trace);
-                    },
-                    ending -> {
-                        if (ending instanceof Ending.Done<Drive> done) {
-                            odds.set(Optional.empty());
-                            drive.set(Optional.of(done.result()));
-                        }
-                        tell(ending);
-                    });
+            Start start = Start.noisy(0, nextSeed++);
+            see(() -> Drive.of(basis, Track.of(on.ground(), basis.setup().orElseThrow()), 0, start));
         });
+    }
+
+    private void see(Supplier<Drive> driven) {
+        oneErrand.runToEnd(job -> driven.get(), ending -> {
+            if (ending instanceof Ending.Done<Drive> done) {
+                latest = Latest.ONE;
+                drive.set(Optional.of(done.result()));
+            }
+            tell(Ending.words(ending));
+        });
+    }
+
+    int count() {
+        return count;
+    }
+
+    void chooseCount(int runs) {
+        count = runs;
     }
 
     /** Many runs, which differ as runs of a table evening do. */
@@ -190,31 +238,64 @@ public final class DriveModel extends StationModel {
         laid.get().ifPresent(on -> {
             Basis basis = basisOn(on);
             long seed = nextSeed++;
+            int runs = count;
             manyErrand.runToEnd(
                     job -> {
                         Track track = Track.of(on.ground(), basis.setup().orElseThrow());
-                        return new Odds(
-                                basis,
-                                on.ground(),
-                                Ensemble.drive(track, Spread.TYPICAL, 0, MANY, seed, Workers.all(), job));
+                        ManyRuns many = ManyRuns.drive(track, Spread.TYPICAL, runs, seed, Workers.all(), job);
+                        return new Odds(basis, many, LossFactors.of(many.runs()));
                     },
                     ending -> {
                         if (ending instanceof Ending.Done<Odds> done) {
+                            latest = Latest.MANY;
+                            lostShown = -1;
                             odds.set(Optional.of(done.result()));
                         }
-                        tell(ending);
+                        tell(Ending.words(ending));
                     });
         });
     }
 
-    /** Stops the work at hand; its result, if any, is not shown. */
-    public void cancel() {
-        oneErrand.stop();
-        manyErrand.stop();
+    /** Opens a lost one of the many runs in the replay: an example of the commonest reason first, then one after the other. */
+    public void seeLost() {
+        odds.get().ifPresent(last -> {
+            List<Integer> lost = last.many().lost();
+            if (!lost.isEmpty()) {
+                lostShown = lostShown < 0
+                        ? lost.indexOf(last.many().reasons().get(0).run())
+                        : (lostShown + 1) % lost.size();
+                int run = lost.get(lostShown);
+                showPage(REPLAY);
+                see(() -> Drive.of(
+                        last.basis(),
+                        last.many().track(),
+                        run + 1,
+                        last.runs().starts().get(run)));
+            }
+        });
     }
 
-    private void tell(Ending<?> ending) {
-        String problem = Ending.words(ending);
+    /** True when one of the many runs was lost. */
+    boolean anyLost() {
+        return odds.get().map(o -> !o.many().lost().isEmpty()).orElse(false);
+    }
+
+    /** Ends the work at hand: runs that are done are kept. */
+    public void cancel() {
+        oneErrand.stop();
+        end(manyErrand);
+        two.cancel();
+    }
+
+    private static void end(Errand<?> errand) {
+        if (errand.progress() > 0) {
+            errand.enough();
+        } else {
+            errand.stop();
+        }
+    }
+
+    private void tell(String problem) {
         if (problem.isEmpty()) {
             judge();
         } else {
@@ -226,15 +307,38 @@ public final class DriveModel extends StationModel {
         if (laid.get().isEmpty()) {
             say(Verdict.open(
                     "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course."));
-        } else if (odds.get().isPresent()) {
-            say(DriveWords.odds(odds.get().get()));
-        } else if (drive.get().isPresent()) {
-            say(DriveWords.verdict(drive.get().get()));
-        } else {
-            say(Verdict.open(
-                    "Press Space: the twin drives the " + laid.get().get().name()
-                            + " once with the gains as set. M drives it " + MANY + " times for the odds."));
+            return;
         }
+        switch (latest) {
+            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
+            case MANY -> say(DriveWords.odds(odds.get().orElseThrow()));
+            case TWO -> say(two.verdict());
+            case NOTHING ->
+                say(Verdict.open(
+                        "Press Space: the twin drives the " + laid.get().get().name()
+                                + " once with the gains as set. M drives it " + count + " times for the odds."));
+        }
+    }
+
+    /** Every tick of the latest run as CSV, or its traces as a drawing: by the ending of the name. */
+    void saveTraces(Path file) {
+        drive.get()
+                .ifPresent(last -> saving.run(
+                        job -> {
+                            if (file.getFileName()
+                                    .toString()
+                                    .toLowerCase(Locale.ROOT)
+                                    .endsWith(".csv")) {
+                                TracesFile.write(file, last.trace(), last.setup());
+                            } else {
+                                RunCharts charts = new RunCharts(last);
+                                ChartFile.write(
+                                        List.of(charts.readings(), charts.steering(), charts.offset(), charts.wheels()),
+                                        file);
+                            }
+                            return file;
+                        },
+                        done -> {}));
     }
 
     /** True when there is a run to keep. */

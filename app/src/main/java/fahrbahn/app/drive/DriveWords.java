@@ -3,6 +3,8 @@ package fahrbahn.app.drive;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.CrossingWords;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.review.LossFactors;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
@@ -17,23 +19,39 @@ final class DriveWords {
         Completion chance = last.runs().completion();
         Sample times = Sample.of(last.runs().ofCompleted(RunResult::timeS));
         Sample peaks = Sample.of(last.runs().ofCompleted(RunResult::peakMm));
-        String sentence = chance.completed() + " of " + chance.runs() + " runs complete, a chance of "
+        int asked = last.many().asked();
+        String stopped = chance.runs() < asked ? "Stopped after " + chance.runs() + " of " + asked + ". " : "";
+        String sentence = stopped + chance.completed() + " of " + chance.runs() + " runs complete, a chance of "
                 + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
                 + " if battery, light, grip and start differ as we reckon for a table evening.";
         if (chance.completed() < chance.runs()) {
             sentence += (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last)
-                    + "." + commonestTurn(last);
+                    + "." + commonestTurn(last) + mostly(last.factors());
         }
         if (times.n() > 1) {
             sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
                     + Words.number(times.sd(), 2) + " s, and stray " + Words.number(peaks.mean(), 2) + " mm at most.";
         }
         if (chance.completed() == 0) {
-            return Verdict.stop(sentence + " Press Space to watch one.");
+            return Verdict.stop(sentence + " L shows one.");
         }
         return chance.completed() == chance.runs()
                 ? Verdict.good(sentence + " N goes on to Runs.")
-                : Verdict.care(sentence + " Compare its gains with the lane in Gains (5).");
+                : Verdict.care(sentence + " L shows one of the lost.");
+    }
+
+    /** The condition that decides most of it; empty where none stands out. */
+    private static String mostly(LossFactors factors) {
+        return factors.told().isEmpty()
+                ? ""
+                : " What decides most is " + LossWords.factor(factors.told().get(0)) + ".";
+    }
+
+    /** Gains to tell settings apart by. */
+    static String gains(Setup setup) {
+        return Words.number(setup.law().kp(), 3) + ", Kd "
+                + Words.number(setup.law().kd(), 3) + ", base "
+                + Words.number(setup.law().baseCommand(), 3);
     }
 
     /** The wrong turn that most of the lost runs took; empty where none did. */
@@ -73,22 +91,25 @@ final class DriveWords {
         String crossings = crossings(last);
         return switch (result.end()) {
             case FINISHED -> finished(last);
-            case LEFT_THE_LINE ->
-                !crossings.isEmpty()
-                        ? Verdict.stop("Lost the line at " + at + ". " + crossings)
-                        : Verdict.stop("Lost the line at " + at + ". Go back to Gains (5)"
-                                + (last.setup().line().tightestRadiusMm()
-                                                > last.ground().tightestRadiusMm()
-                                        ? ": the course has bends of "
-                                                + Words.millimetres(
-                                                        last.ground().tightestRadiusMm())
-                                                + ", tighter than the robot was set up for."
-                                        : " and compare Kp with the lane."));
+            case LEFT_THE_LINE -> Verdict.stop(lost(last, at, crossings));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
             case TOO_SLOW ->
                 Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
                         + " s, four times what the lap should take. Raise the base command in Robot (1).");
         };
+    }
+
+    private static String lost(Drive last, String at, String crossings) {
+        if (!crossings.isEmpty()) {
+            return "Lost the line at " + at + ". " + crossings;
+        }
+        double tightestMm = last.ground().tightestRadiusMm();
+        String setUp = last.setup().line().tightestRadiusMm() > tightestMm
+                ? " The course has bends of " + Words.millimetres(tightestMm)
+                        + ", tighter than the robot was set up for: type that in Robot (1)."
+                : " Gains (5) has what to change.";
+        return last.loss().map(loss -> LossWords.sentence(loss, last.setup())).orElse("Lost the line at " + at + ".")
+                + setUp;
     }
 
     /** What a program that looks for turn marks took wrong, and where that is changed. */

@@ -31,11 +31,12 @@ public final class Errand<T> {
     /** Followed by the window's frames, stopped by its button or by newer work. */
     private static final class Watched implements Job {
         private volatile boolean cancelled;
+        private volatile boolean enough;
         private volatile double share;
 
         @Override
         public boolean cancelled() {
-            return cancelled;
+            return cancelled || enough;
         }
 
         @Override
@@ -148,6 +149,11 @@ public final class Errand<T> {
             return new Ending.Broken<>(
                     what + " could not be done: " + why + ". Nothing was changed; details are in the log.");
         }
+    }
+
+    /** Ends the work at hand early: what is done of it is handed over as a result, where the work can. */
+    public void enough() {
+        now.enough = true;
     }
 
     /** Stops the work at hand; nothing of it is shown. */

@@ -42,7 +42,13 @@ public abstract class TableCanvas extends CanvasRegion {
     }
 
     public final TableScale scale() {
-        return TableScale.fitting(tableWidthMm(), tableHeightMm(), beyondMm(), getWidth(), getHeight(), MARGIN_PX);
+        return seen(
+                TableScale.fitting(tableWidthMm(), tableHeightMm(), beyondMm(), getWidth(), getHeight(), MARGIN_PX));
+    }
+
+    /** What is seen of it: the whole, unless it is looked at closer. */
+    protected TableScale seen(TableScale whole) {
+        return whole;
     }
 
     /** The picture lies with its top at the far side of the table. */

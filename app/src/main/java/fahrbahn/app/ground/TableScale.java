@@ -20,6 +20,12 @@ public record TableScale(double leftPx, double bottomPx, double pxPerMm) {
                 scale);
     }
 
+    /** Looked at closer. @param times as large @param middleX the place that comes to the middle of a region, px @param middleY likewise */
+    public TableScale closer(double times, double xMm, double yMm, double middleX, double middleY) {
+        double scale = times * pxPerMm;
+        return new TableScale(middleX - scale * xMm, middleY + scale * yMm, scale);
+    }
+
     public double px(double xMm) {
         return leftPx + pxPerMm * xMm;
     }

@@ -29,6 +29,8 @@ public final class Action {
         return switch (key) {
             case SPACE -> "Space";
             case DELETE -> "Del";
+            case COMMA -> ",";
+            case PERIOD -> ".";
             case BACK_SPACE -> "Back";
             default -> key.getName();
         };

@@ -38,6 +38,11 @@ public final class Club {
     }
 
     /** What is in hand. */
+    /** What a robot is set to; empty for one that nothing was typed for. */
+    public Optional<Setup> setupOf(String robot) {
+        return ledger.get(Kinds.SETUP, robot);
+    }
+
     public Entry inHand(Sort sort) {
         return list.inHand(sort);
     }

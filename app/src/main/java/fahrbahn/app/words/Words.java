@@ -1,8 +1,8 @@
 package fahrbahn.app.words;
 
+import fahrbahn.core.check.Text;
 import fahrbahn.core.table.Part;
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -20,22 +20,11 @@ public final class Words {
             Part.StopStrip.class, "at the stop strip",
             Part.End.class, "at the end of the line");
 
-    /** Nothing that is measured here is so small; what is so small is the rounding of a sum. */
-    private static final double NOTHING = 1e-6;
-
     private Words() {}
 
     /** Significant digits, without trailing zeros; nothing for less than a millionth. */
     public static String number(double value, int digits) {
-        if (!Double.isFinite(value)) {
-            return "none";
-        }
-        if (Math.abs(value) < NOTHING) {
-            return "0";
-        }
-        BigDecimal rounded =
-                new BigDecimal(value).round(new MathContext(digits)).stripTrailingZeros();
-        return rounded.toPlainString();
+        return Text.digits(value, digits);
     }
 
     /** Three significant digits. */

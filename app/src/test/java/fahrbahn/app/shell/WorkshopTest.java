@@ -111,7 +111,7 @@ class WorkshopTest {
         shop.drive().choose(shop.drive().courses().get(2));
         assertThat(verdict(Station.DRIVE).tone()).isEqualTo(Verdict.Tone.OPEN);
         shop.drive().run();
-        assertThat(verdict(Station.DRIVE).sentence()).contains("Lost the line at ", "in the bend of 220 mm");
+        assertThat(verdict(Station.DRIVE).sentence()).contains("Lost in the bend of 220 mm");
         assertThat(shop.drive().canKeep()).isTrue();
     }
 

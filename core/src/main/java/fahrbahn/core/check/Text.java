@@ -1,5 +1,7 @@
 package fahrbahn.core.check;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Locale;
 
 /** Numbers put into messages the same way everywhere, whatever the machine's language. */
@@ -11,6 +13,23 @@ public final class Text {
         return value == Math.rint(value) && Math.abs(value) < 1e15
                 ? String.valueOf((long) value)
                 : String.valueOf(value);
+    }
+
+    /** Nothing that is measured here is so small; what is so small is the rounding of a sum. */
+    private static final double NOTHING = 1e-6;
+
+    /** A number to so many significant digits; "none" for one that is none. */
+    public static String digits(double value, int digits) {
+        if (!Double.isFinite(value)) {
+            return "none";
+        }
+        if (Math.abs(value) < NOTHING) {
+            return "0";
+        }
+        return new BigDecimal(value)
+                .round(new MathContext(digits))
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     /** As {@link String#format(String, Object...)}, with a decimal point. */

@@ -37,6 +37,15 @@ public final class Histogram {
             return new Bins(least - pad, (most - least + 2 * pad) / USUAL, USUAL);
         }
 
+        /** Over values and no further, twice the cube root of their number of them (Rice's rule). @param values one or more */
+        public static Bins fitting(double[] values) {
+            double least = DoubleStream.of(values).min().orElseThrow();
+            double most = DoubleStream.of(values).max().orElseThrow();
+            int count = (int) Math.max(1, Math.ceil(2 * Math.cbrt(values.length)));
+            double span = Math.max(most - least, 1e-6);
+            return new Bins(least, span / count, count);
+        }
+
         public double high() {
             return low + count * width;
         }

@@ -1,11 +1,11 @@
-package fahrbahn.app.words;
+package fahrbahn.core.review;
 
-import fahrbahn.core.review.Difference;
-import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.setup.Cause;
 import java.util.List;
+import java.util.stream.Collectors;
 
-/** Which of two is to be taken, and how sure that is. */
+/** Which of two is to be taken, and how sure that is, in words that commands and the window share. */
 public final class CompareWords {
     /** A lap that differs by less than this share is the same lap to a coach. */
     private static final double LEAST_TIME_SHARE = 0.01;
@@ -21,28 +21,30 @@ public final class CompareWords {
     /** The answer in a sentence. */
     public static String sentence(TwoOnOneTable both, String a, String b) {
         Difference chance = both.chance();
-        String pairs = " in " + Words.count(chance.pairs(), "pair of runs", "pairs of runs");
+        String pairs = " in " + chance.pairs() + (chance.pairs() == 1 ? " pair of runs" : " pairs of runs");
         if (chance.shown()) {
             boolean first = chance.size() < 0;
-            return take(first ? a : b) + "it completes " + Words.percent(first ? chance.a() : chance.b()) + " against "
-                    + Words.percent(first ? chance.b() : chance.a()) + ", " + points(chance) + " more" + pairs + ". "
+            return take(first ? a : b) + "it completes " + percent(first ? chance.a() : chance.b()) + " against "
+                    + percent(first ? chance.b() : chance.a()) + ", " + points(chance) + " more" + pairs + ". "
                     + time(both.timeS(), a, b);
         }
         String alike = chance.a() == chance.b()
-                ? "Both complete " + Words.percent(chance.a()) + pairs
-                : "No difference in completing is shown" + pairs + " (" + Words.percent(chance.a()) + " and "
-                        + Words.percent(chance.b()) + ")";
+                ? "Both complete " + percent(chance.a()) + pairs
+                : "No difference in completing is shown" + pairs + " (" + percent(chance.a()) + " and "
+                        + percent(chance.b()) + ")";
         if (matters(both.timeS())) {
-            return take(both.timeS().size() > 0 ? a : b) + "it is faster. " + time(both.timeS(), a, b) + " " + alike + ".";
+            return take(both.timeS().size() > 0 ? a : b) + "it is faster. " + time(both.timeS(), a, b) + " " + alike
+                    + ".";
         }
         Difference rms = both.rmsMm();
         if (rms.shown() && Math.abs(rms.size()) >= LEAST_RMS_SHARE * Math.max(rms.a(), rms.b())) {
-            return take(rms.size() > 0 ? a : b) + "it rides " + span(rms, " mm") + " closer to its path. " + alike + ".";
+            return take(rms.size() > 0 ? a : b) + "it rides " + span(rms, " mm") + " closer to its path. " + alike
+                    + ".";
         }
         Difference scatter = both.stopScatterMm();
         if (scatter.shown() && Math.abs(scatter.size()) >= LEAST_SCATTER_MM) {
-            return take(scatter.size() > 0 ? a : b) + "its stop places scatter by "
-                    + span(scatter, " mm") + " less. " + alike + ".";
+            return take(scatter.size() > 0 ? a : b) + "its stop places scatter by " + span(scatter, " mm") + " less. "
+                    + alike + ".";
         }
         return "Take either: " + lower(alike) + ", and neither time, ride nor stop place tells them apart.";
     }
@@ -52,11 +54,24 @@ public final class CompareWords {
         if (causes.isEmpty()) {
             return "They are the same: whatever differs is chance.";
         }
-        String first = CauseWords.label(causes, id -> id);
+        String first = causes.stream().limit(2).map(CompareWords::setting).collect(Collectors.joining(", "));
         return causes.size() == 1
                 ? "They differ in one thing: " + first + "."
-                : "They differ in " + Words.count(causes.size(), "thing", "things") + " (" + first
+                : "They differ in " + causes.size() + " things" + " (" + first
                         + "): which of them does it, this comparison cannot tell.";
+    }
+
+    /** One thing that differs. */
+    public static String setting(Cause cause) {
+        return cause.what() + " " + value(cause.before()) + " to " + value(cause.after());
+    }
+
+    private static String value(Object value) {
+        return value instanceof Double number ? Text.digits(number, 4) : String.valueOf(value);
+    }
+
+    private static String percent(double share) {
+        return Text.digits(100 * share, 2) + " %";
     }
 
     private static String take(String which) {
@@ -82,15 +97,15 @@ public final class CompareWords {
         double way = Math.signum(difference.size());
         double low = Math.min(way * difference.low(), way * difference.high());
         double high = Math.max(way * difference.low(), way * difference.high());
-        return Words.number(Math.abs(difference.size()), 2) + unit + " (" + Words.number(low, 2) + " to "
-                + Words.number(high, 2) + ")";
+        return Text.digits(Math.abs(difference.size()), 2) + unit + " (" + Text.digits(low, 2) + " to "
+                + Text.digits(high, 2) + ")";
     }
 
     private static String points(Difference chance) {
         double way = Math.signum(chance.size());
         double low = 100 * Math.min(way * chance.low(), way * chance.high());
         double high = 100 * Math.max(way * chance.low(), way * chance.high());
-        return Words.number(low, 2) + " to " + Words.number(high, 2) + " points";
+        return Text.digits(low, 2) + " to " + Text.digits(high, 2) + " points";
     }
 
     private static String lower(String sentence) {

@@ -1,0 +1,161 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.chart.Plot;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.review.LossFactors.Factor;
+import fahrbahn.core.review.ManyRuns.Reason;
+import fahrbahn.core.twin.RunResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Many runs: where they went, where they stopped, and what made the lost ones lost. */
+final class ManyPage {
+    private static final double SIDE_WIDTH = 340;
+    private static final double BAR_WIDTH = 90;
+    private static final double PLOT_HEIGHT = 150;
+
+    private final DriveModel model;
+    private final CourseView course = new CourseView("Where many runs went");
+    private final Plot stops = new Plot("mm beyond the finish", "runs", "Where they came to rest");
+    private final Plot times = new Plot("time, s", "runs", "How long they took");
+    private final Label chance = new Label("none");
+    private final VBox reasons = new VBox();
+    private final VBox factors = new VBox();
+
+    ManyPage(DriveModel model) {
+        this.model = model;
+        chance.setId("manyChance");
+        reasons.setId("manyReasons");
+        factors.setId("manyFactors");
+        stops.setMinHeight(PLOT_HEIGHT);
+        stops.setPrefHeight(PLOT_HEIGHT);
+        times.setMinHeight(PLOT_HEIGHT);
+        times.setPrefHeight(PLOT_HEIGHT);
+    }
+
+    Pages.Page page(FlowPane controls, List<Action> shared) {
+        Action lost = new Action("seeLost", "See a lost one", KeyCode.L, model::seeLost);
+        ChoiceField<Integer> count = new ChoiceField<>(
+                "runCount",
+                "runs",
+                "How many runs of the twin tell the odds.",
+                DriveModel.COUNTS.toArray(Integer[]::new),
+                String::valueOf,
+                model::chooseCount);
+        count.show(model.count());
+        controls.getChildren().addAll(controls.getChildren().size() - 1, List.of(count, lost.button()));
+        model.oddsProperty().addListener(o -> refresh(lost));
+        model.laidProperty().addListener(o -> lay());
+        model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
+        course.showLine(lineWidthMm());
+        lay();
+        refresh(lost);
+        VBox side = Nodes.column(
+                Nodes.panel(
+                        "Chance to complete",
+                        Nodes.figure(chance, "95 % interval", "Clopper-Pearson interval of the chance to complete")),
+                Nodes.panel("Why the lost ones were lost", reasons),
+                Nodes.panel("What decides whether one is lost", factors));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        VBox table = Nodes.panel("Where they went: the darker, the more", Nodes.grow(course));
+        VBox shown = Nodes.column(Nodes.grow(table), Nodes.row(Nodes.grow(stops), Nodes.grow(times)));
+        VBox content = Nodes.column(controls, Nodes.grow(Nodes.row(Nodes.grow(shown), side)));
+        List<Action> actions = new ArrayList<>(shared);
+        actions.add(lost);
+        return new Pages.Page(DriveModel.MANY, content, actions);
+    }
+
+    private double lineWidthMm() {
+        return model.setupNowProperty().get().line().widthMm();
+    }
+
+    private void lay() {
+        model.laidProperty().get().ifPresent(laid -> course.lay(laid.ground()));
+    }
+
+    private void refresh(Action lost) {
+        lost.button().setDisable(!model.anyLost());
+        Optional<Odds> odds = model.oddsProperty().get();
+        course.showDensity(odds.map(o -> o.many().density()).orElse(null));
+        chance.setText(odds.map(o -> Words.percent(o.runs().completion().low()) + " to "
+                        + Words.percent(o.runs().completion().high()))
+                .orElse("none yet"));
+        reasons.getChildren()
+                .setAll(odds.map(ManyPage::reasons).orElse(promise("After many runs: each reason, and how often.")));
+        factors.getChildren()
+                .setAll(odds.map(ManyPage::factors)
+                        .orElse(promise("After many runs: battery, light, grip, start, ranked.")));
+        odds.ifPresent(this::plots);
+    }
+
+    private static List<Node> promise(String words) {
+        return List.of(Nodes.wrapped(words, "caption"));
+    }
+
+    private void plots(Odds odds) {
+        double[] stopped = odds.runs().ofCompleted(RunResult::stopAlongMm);
+        if (stopped.length > 0) {
+            stops.show(HistogramChart.of("Where completed runs came to rest", "mm beyond the finish", stopped));
+            times.show(HistogramChart.of(
+                    "How long completed runs took", "time, s", odds.runs().ofCompleted(RunResult::timeS)));
+        }
+    }
+
+    private static List<Node> reasons(Odds odds) {
+        List<Reason> all = odds.many().reasons();
+        if (all.isEmpty()) {
+            return promise("None was lost.");
+        }
+        int looked = all.stream().mapToInt(Reason::count).sum();
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("table");
+        for (int i = 0; i < all.size(); i++) {
+            row(
+                    grid,
+                    i,
+                    (double) all.get(i).count() / looked,
+                    String.valueOf(all.get(i).count()),
+                    LossWords.sort(all.get(i).sort()));
+        }
+        return List.of(grid, Nodes.wrapped(LossWords.sentence(all.get(0).example(), odds.setup()), "caption"));
+    }
+
+    private static List<Node> factors(Odds odds) {
+        List<Factor> told = odds.factors().told();
+        if (told.isEmpty()) {
+            return promise(
+                    odds.factors().lost() == 0
+                            ? "Nothing did."
+                            : "Nothing stands out: more runs would tell, or it is noise.");
+        }
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("table");
+        for (int i = 0; i < told.size(); i++) {
+            row(grid, i, told.get(i).share(), Words.percent(told.get(i).share()), LossWords.condition(told.get(i)));
+        }
+        return List.of(grid, Nodes.wrapped("Of whether a run is lost, so much is explained by each.", "caption"));
+    }
+
+    private static void row(GridPane grid, int row, double share, String number, String words) {
+        Region bar = new Region();
+        bar.getStyleClass().add("share-bar");
+        bar.setMinWidth(Math.max(2, share * BAR_WIDTH));
+        bar.setMaxWidth(Math.max(2, share * BAR_WIDTH));
+        grid.add(bar, 0, row);
+        grid.add(Nodes.cell(number, "strong"), 1, row);
+        grid.add(Nodes.wrapped(words), 2, row);
+    }
+}

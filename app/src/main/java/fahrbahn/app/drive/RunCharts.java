@@ -1,0 +1,83 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.chart.Chart;
+import fahrbahn.app.chart.TracesChart;
+import fahrbahn.app.chart.TracesChart.Series;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.twin.Trace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The traces of a run, each quantity over the same time. */
+final class RunCharts {
+    private static final double[] WHOLE = {};
+    private static final double[][] DASHES = {WHOLE, {7, 4}, {2, 3}, {9, 3, 2, 3}};
+    private static final String[] INKS = {"ink-left", "ink-right", "ink-best", "ink-curve"};
+
+    private final Drive drive;
+    private final Trace trace;
+    private final double[] tS;
+    private final double[] eventsS;
+
+    RunCharts(Drive drive) {
+        this.drive = drive;
+        this.trace = drive.trace();
+        this.tS = new double[trace.size()];
+        for (int i = 0; i < tS.length; i++) {
+            tS[i] = trace.tS(i);
+        }
+        this.eventsS = ReplayWords.times(drive).stream().mapToDouble(s -> s).toArray();
+    }
+
+    /** What the sensors of the law and the emergency sensors read, in their own numbers. */
+    Chart readings() {
+        List<Sensor> sensors = Stream.concat(drive.setup().lawSensors().stream(), drive.setup().outerSensors().stream())
+                .toList();
+        List<Series> series = new ArrayList<>();
+        for (int i = 0; i < sensors.size(); i++) {
+            int sensor = i;
+            series.add(new Series(
+                    sensors.get(i).name(),
+                    INKS[i % INKS.length],
+                    DASHES[i / INKS.length % DASHES.length],
+                    tick -> trace.reading(tick, sensor)));
+        }
+        return new TracesChart("Readings", "readings", series, false, tS, eventsS);
+    }
+
+    /** The steering, and what each gain gives of it. */
+    Chart steering() {
+        List<Series> series = new ArrayList<>(List.of(
+                new Series("steering", "ink-edge", WHOLE, trace::steering),
+                new Series("by Kp", "ink-left", DASHES[1], trace::proportional),
+                new Series("by Kd", "ink-right", DASHES[2], trace::derivative)));
+        if (drive.setup().law().ki() != 0) {
+            series.add(new Series("by Ki", "ink-best", DASHES[3], trace::integral));
+        }
+        return new TracesChart("Steering", "commands", series, true, tS, eventsS);
+    }
+
+    /** How far off its path, beside the error its program sees. */
+    Chart offset() {
+        return new TracesChart(
+                "Distance from its path",
+                "mm",
+                List.of(new Series("off its path", "ink-best", WHOLE, trace::offsetMm)),
+                true,
+                tS,
+                eventsS);
+    }
+
+    Chart wheels() {
+        return new TracesChart(
+                "Wheels",
+                "mm/s",
+                List.of(
+                        new Series("left wheel", "ink-left", WHOLE, trace::leftMmPerS),
+                        new Series("right wheel", "ink-right", DASHES[1], trace::rightMmPerS)),
+                false,
+                tS,
+                eventsS);
+    }
+}

@@ -1,0 +1,182 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.drive.TwoModel.Compared;
+import fahrbahn.app.drive.TwoModel.Side;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.review.CompareWords;
+import fahrbahn.core.review.Difference;
+import fahrbahn.core.twin.Trace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.event.ActionEvent;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** A against B: two robots or settings from the same starts, as figures and as ghosts on one table. */
+final class TwoPage {
+    private static final double SIDE_WIDTH = 470;
+
+    /** Robots are played so many steps faster than real. */
+    private static final int FASTER = 1;
+
+    private final DriveModel drive;
+    private final TwoModel model;
+    private final CourseView course = new CourseView("A and B on their table");
+    private final GridPane figures = new GridPane();
+    private final Label differs = Nodes.wrapped("", "reason");
+    private final ProgressBar progress = new ProgressBar(0);
+    private Playback playback;
+
+    TwoPage(DriveModel drive) {
+        this.drive = drive;
+        this.model = drive.two();
+        figures.setId("twoFigures");
+        figures.getStyleClass().add("table");
+        differs.setId("twoDiffers");
+        progress.setId("twoProgress");
+    }
+
+    Pages.Page page() {
+        Action compare = new Action("compareTwo", "Drive both", KeyCode.SPACE, model::compare);
+        Action pin = new Action("holdA", "Hold as A what is set", KeyCode.A, this::hold);
+        Action stop = new Action("stopTwo", "Stop", KeyCode.S, model::cancel);
+        Action play = new Action("playTwo", "Play or halt", KeyCode.P, this::toggle);
+        Action closer = new Action("twoCloser", "Follow closer", KeyCode.Z, course::lookCloser);
+        compare.button().disableProperty().bind(model.runningProperty());
+        stop.button().disableProperty().bind(model.runningProperty().not());
+        progress.visibleProperty().bind(model.runningProperty());
+        ChoiceField<Side> a = choice("sideA", "A", model::chooseA);
+        ChoiceField<Side> b = choice("sideB", "B", model::chooseB);
+        offer(a, b);
+        drive.setupNowProperty().addListener(o -> {
+            offer(a, b);
+            course.showLine(lineWidthMm());
+        });
+        pin.button().addEventHandler(ActionEvent.ACTION, e -> offer(a, b));
+        course.showLine(lineWidthMm());
+        model.comparedProperty().addListener(o -> refresh());
+        drive.laidProperty().addListener(o -> lay());
+        lay();
+        refresh();
+        VBox side = Nodes.column(
+                Nodes.panel("From the same starts, pair by pair", figures), Nodes.panel("What differs", differs));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        FlowPane controls = Nodes.flow(
+                a, b, compare.button(), pin.button(), stop.button(), play.button(), closer.button(), progress);
+        controls.getStyleClass().add("by-bottom");
+        VBox content = Nodes.column(
+                controls,
+                Nodes.grow(Nodes.row(
+                        Nodes.grow(Nodes.panel("One start, A in full and B dashed", Nodes.grow(course))), side)));
+        return new Pages.Page("A and B", content, List.of(compare, pin, stop, play, closer), this::frame);
+    }
+
+    private ChoiceField<Side> choice(String id, String word, Consumer<Side> set) {
+        return new ChoiceField<>(
+                id,
+                word,
+                "One of the two: as set, as held before, another robot of the club, or a setting from the log book.",
+                new Side[0],
+                Side::name,
+                set);
+    }
+
+    private void hold() {
+        model.pin();
+    }
+
+    private void offer(ChoiceField<Side> a, ChoiceField<Side> b) {
+        List<Side> sides = model.sides();
+        a.offer(sides, model.a());
+        b.offer(sides, model.b());
+    }
+
+    private double lineWidthMm() {
+        return drive.setupNowProperty().get().line().widthMm();
+    }
+
+    private void lay() {
+        drive.laidProperty().get().ifPresent(laid -> course.lay(laid.ground()));
+    }
+
+    private void toggle() {
+        if (playback != null) {
+            playback.toggle();
+        }
+    }
+
+    private void refresh() {
+        Optional<Compared> last = model.comparedProperty().get();
+        figures.getChildren().clear();
+        if (last.isEmpty()) {
+            playback = null;
+            course.show(List.of(), 0);
+            figures.add(
+                    Nodes.wrapped(
+                            "Space drives both 400 times. Hold what is set as A, change one thing, and compare.",
+                            "caption"),
+                    0,
+                    0);
+            differs.setText(CompareWords.differs(model.differences()));
+            return;
+        }
+        Compared compared = last.get();
+        course.lay(compared.ground());
+        List<CourseView.Runner> runners = new ArrayList<>();
+        runners.add(new CourseView.Runner("A", compared.a().setup(), compared.ghostA(), "ink-left", false));
+        runners.add(new CourseView.Runner("B", compared.b().setup(), compared.ghostB(), "ink-right", true));
+        course.show(runners, 0);
+        playback = new Playback(longer(compared), FASTER);
+        String[] head = {"", "A", "B", "B less A", "95 % interval"};
+        for (int i = 0; i < head.length; i++) {
+            figures.add(Nodes.cell(head[i], "caption"), i, 0);
+        }
+        row(1, "completes, %", compared.both().chance(), 100);
+        row(2, "time, s", compared.both().timeS(), 1);
+        row(3, "RMS from path, mm", compared.both().rmsMm(), 1);
+        row(4, "reversals per metre", compared.both().reversalsPerM(), 1);
+        row(5, "stops beyond finish, mm", compared.both().stopAlongMm(), 1);
+        row(6, "its scatter, mm", compared.both().stopScatterMm(), 1);
+        differs.setText(CompareWords.differs(compared.differs()));
+    }
+
+    private static Trace longer(Compared compared) {
+        int a = compared.ghostA().size() - 1;
+        int b = compared.ghostB().size() - 1;
+        return compared.ghostA().tS(a) >= compared.ghostB().tS(b) ? compared.ghostA() : compared.ghostB();
+    }
+
+    private void row(int row, String what, Difference difference, double times) {
+        figures.add(Nodes.cell(what), 0, row);
+        figures.add(Nodes.cell(number(times * difference.a()), "strong"), 1, row);
+        figures.add(Nodes.cell(number(times * difference.b()), "strong"), 2, row);
+        figures.add(Nodes.cell(number(times * difference.size()), "strong"), 3, row);
+        String interval = difference.told()
+                ? number(times * difference.low()) + " to " + number(times * difference.high())
+                : "too few";
+        boolean hidden = difference.told() && !difference.shown();
+        figures.add(Nodes.cell(hidden ? interval + ", not shown" : interval), 4, row);
+    }
+
+    private static String number(double value) {
+        return Words.number(value, 3);
+    }
+
+    private void frame(long nowNs) {
+        progress.setProgress(model.progress());
+        if (playback != null && playback.frame(nowNs)) {
+            course.moveTo(playback.atS());
+        }
+    }
+}

@@ -1,0 +1,81 @@
+package fahrbahn.store;
+
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.twin.Trace;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** Every tick of a run as CSV: what a log of the robot itself has, so that both are read alike, and where it was. */
+public final class TracesFile {
+    private static final List<String> BEHIND = List.of(
+            "error",
+            "steering",
+            "left",
+            "right",
+            "byKp",
+            "byKi",
+            "byKd",
+            "leftMmPerS",
+            "rightMmPerS",
+            "offsetMm",
+            "sMm",
+            "xMm",
+            "yMm",
+            "headingDeg",
+            "doing");
+
+    private TracesFile() {}
+
+    /** @throws BadFileException when it cannot be written; what was there is there still */
+    public static void write(Path file, Trace trace, Setup setup) throws BadFileException {
+        Export.text(file, csv(trace, setup));
+    }
+
+    static String csv(Trace trace, Setup setup) {
+        List<String> sensors = Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
+                .map(Sensor::name)
+                .toList();
+        List<String> header = new ArrayList<>(List.of("tS"));
+        header.addAll(sensors);
+        header.addAll(BEHIND);
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter lines =
+                CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(text)) {
+            lines.printRecord(header);
+            for (int i = 0; i < trace.size(); i++) {
+                List<Object> line = new ArrayList<>(List.of(trace.tS(i)));
+                for (int k = 0; k < sensors.size(); k++) {
+                    line.add(trace.reading(i, k));
+                }
+                line.addAll(List.of(
+                        trace.error(i),
+                        trace.steering(i),
+                        trace.leftCommand(i),
+                        trace.rightCommand(i),
+                        trace.proportional(i),
+                        trace.integral(i),
+                        trace.derivative(i),
+                        trace.leftMmPerS(i),
+                        trace.rightMmPerS(i),
+                        trace.offsetMm(i),
+                        trace.sMm(i),
+                        trace.xMm(i),
+                        trace.yMm(i),
+                        Math.toDegrees(trace.headingRad(i)),
+                        trace.doing(i).name().toLowerCase(Locale.ROOT).replace('_', '-')));
+                lines.printRecord(line);
+            }
+        } catch (IOException never) {
+            throw new UncheckedIOException(never); // it is written into memory
+        }
+        return text.toString();
+    }
+}
