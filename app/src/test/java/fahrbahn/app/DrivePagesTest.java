@@ -115,9 +115,7 @@ class DrivePagesTest extends InWindow {
     void aFrameOfTheReplayTakesTheInterfaceThreadLessThanEightMilliseconds() throws Exception {
         run();
         for (int closer = 0; closer < 2; closer++) {
-            long begun = System.nanoTime();
             List<Double> shares = framesMs(180);
-            double perSecond = 180 / ((System.nanoTime() - begun) / 1e9);
             Collections.sort(shares);
             double median = shares.get(shares.size() / 2);
             System.out.printf(
@@ -132,8 +130,11 @@ class DrivePagesTest extends InWindow {
         }
     }
 
+    private double perSecond;
+
     private List<Double> framesMs(int frames) throws Exception {
         List<Double> shares = Collections.synchronizedList(new ArrayList<>());
+        List<Long> ends = Collections.synchronizedList(new ArrayList<>());
         AnimationTimer[] timer = new AnimationTimer[1];
         Runnable[] after = new Runnable[1];
         onWindow(() -> {
@@ -149,6 +150,7 @@ class DrivePagesTest extends InWindow {
             };
             after[0] = () -> {
                 if (begun[0] != 0) {
+                    ends.add(System.nanoTime());
                     shares.add((System.nanoTime() - begun[0]) / 1e6);
                 }
             };
@@ -162,6 +164,7 @@ class DrivePagesTest extends InWindow {
             robot.lookup("#verdict").query().getScene().removePostLayoutPulseListener(after[0]);
             return null;
         });
+        perSecond = (ends.size() - 1) / ((ends.get(ends.size() - 1) - ends.get(0)) / 1e9);
         return new ArrayList<>(shares);
     }
 }

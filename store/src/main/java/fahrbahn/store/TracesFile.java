@@ -32,6 +32,7 @@ public final class TracesFile {
             "headingDeg",
             "doing");
 
+    // A sensor is often called left, as the command of a wheel is: then its column says that it is a reading.
     private TracesFile() {}
 
     /** @throws BadFileException when it cannot be written; what was there is there still */
@@ -42,6 +43,7 @@ public final class TracesFile {
     static String csv(Trace trace, Setup setup) {
         List<String> sensors = Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
                 .map(Sensor::name)
+                .map(name -> BEHIND.contains(name) ? name + " reading" : name)
                 .toList();
         List<String> header = new ArrayList<>(List.of("tS"));
         header.addAll(sensors);

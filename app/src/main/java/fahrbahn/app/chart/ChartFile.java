@@ -16,26 +16,29 @@ public final class ChartFile {
      * @throws BadFileException when it cannot be written; what was there is there still
      */
     public static void write(Chart chart, Path file) throws BadFileException {
-        write(List.of(chart), file);
+        write(List.of(Sheet.of(chart)), file);
     }
 
     /** The same of several, one below the other. */
-    public static void write(List<Chart> charts, Path file) throws BadFileException {
-        double height = charts.size() * VectorSheet.HEIGHT;
+    public static void write(List<Sheet> sheets, Path file) throws BadFileException {
+        double width = sheets.stream().mapToDouble(Sheet::width).max().orElseThrow();
+        double height = sheets.stream().mapToDouble(Sheet::height).sum();
         if (file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".svg")) {
-            SvgPen pen = new SvgPen(VectorSheet.WIDTH, height);
-            draw(charts, pen);
+            SvgPen pen = new SvgPen(width, height);
+            draw(sheets, pen);
             Export.text(file, pen.svg());
         } else {
-            PdfPen pen = new PdfPen(VectorSheet.WIDTH, height);
-            draw(charts, pen);
+            PdfPen pen = new PdfPen(width, height);
+            draw(sheets, pen);
             Export.bytes(file, pen.pdf());
         }
     }
 
-    private static void draw(List<Chart> charts, Pen pen) {
-        for (int i = 0; i < charts.size(); i++) {
-            VectorSheet.draw(charts.get(i), PlacedPen.at(pen, 0, i * VectorSheet.HEIGHT));
+    private static void draw(List<Sheet> sheets, Pen pen) {
+        double top = 0;
+        for (Sheet sheet : sheets) {
+            sheet.draw(PlacedPen.at(pen, 0, top));
+            top += sheet.height();
         }
     }
 }

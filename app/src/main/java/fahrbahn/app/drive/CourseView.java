@@ -1,6 +1,7 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
@@ -31,6 +32,7 @@ import javafx.scene.paint.Color;
 final class CourseView extends StackPane {
     private static final double MOST_CLOSER = 8;
     private static final double LETTER_PX = 30;
+    private static final double SHEET_WIDTH = 760;
 
     private final TablePainter painter = new TablePainter();
     private final Layer table;
@@ -82,7 +84,7 @@ final class CourseView extends StackPane {
         robots = new Layer("Robots on their way") {
             @Override
             protected void paint(Pen pen) {
-                runners.forEach(runner -> paintRun(pen, scale(), runner));
+                runners.forEach(runner -> paintRun(pen, scale(), runner, trail(runner, scale()), atS));
             }
 
             @Override
@@ -187,6 +189,37 @@ final class CourseView extends StackPane {
         density.relocate(at.px(0), at.py(0) - height);
     }
 
+    /** The whole table as it is seen now, robots and their ways on it, for paper. Where many runs went is left out: that is pixels. */
+    Sheet sheet() {
+        Ground on = ground;
+        Draft laidOut = ground instanceof Course ? draft : null;
+        List<Runner> there = runners;
+        double nowS = atS;
+        double scale = SHEET_WIDTH / on.widthMm();
+        return new Sheet() {
+            @Override
+            public double width() {
+                return SHEET_WIDTH;
+            }
+
+            @Override
+            public double height() {
+                return scale * on.heightMm();
+            }
+
+            @Override
+            public void draw(Pen pen) {
+                TableScale at = new TableScale(0, height(), scale);
+                if (laidOut != null) {
+                    TablePainter onPaper = new TablePainter();
+                    onPaper.lay(laidOut, lineWidthMm);
+                    onPaper.paint(pen, at);
+                }
+                there.forEach(runner -> paintRun(pen, at, runner, new Trail(runner.trace(), runner.setup(), at), nowS));
+            }
+        };
+    }
+
     private String words() {
         String of = Words.number(ground.path().lengthMm() / 1000) + " m of line on " + Words.number(ground.widthMm())
                 + " by " + Words.millimetres(ground.heightMm());
@@ -199,13 +232,17 @@ final class CourseView extends StackPane {
                 + Words.millimetres(Math.abs(trace.offsetMm(tick))) + " off its path.";
     }
 
-    private void paintRun(Pen pen, TableScale at, Runner runner) {
-        int until = runner.tick(atS);
+    private Trail trail(Runner runner, TableScale at) {
         Trail trail = trails.get(runner);
         if (trail == null || !trail.fits(at)) {
             trail = new Trail(runner.trace(), runner.setup(), at);
             trails.put(runner, trail);
         }
+        return trail;
+    }
+
+    private static void paintRun(Pen pen, TableScale at, Runner runner, Trail trail, double tS) {
+        int until = runner.tick(tS);
         pen.line(
                 runner.dashed() ? new Pen.Stroke(runner.ink(), 2, 6, 5) : new Pen.Stroke(runner.ink(), 2),
                 trail.x(until),

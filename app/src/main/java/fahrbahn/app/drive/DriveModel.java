@@ -1,32 +1,24 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.ChartFile;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.review.LossFactors;
-import fahrbahn.core.review.ManyRuns;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.store.TablePrints;
-import fahrbahn.store.TracesFile;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -43,23 +35,17 @@ public final class DriveModel extends StationModel {
 
     static final String MANY = "Many runs";
 
-    /** How many runs can be asked for: the fewest tell the chance to some 7 % to each side. */
-    static final List<Integer> COUNTS = List.of(200, 500, 2000);
-
     private final Supplier<Optional<Ground>> tableInHand;
     private final Supplier<Map<Constant, Double>> known;
     private final Errand<Drive> oneErrand;
-    private final Errand<Odds> manyErrand;
-    private final Errand<Path> saving;
     private final BooleanBinding running;
     private final ReadOnlyObjectWrapper<Optional<Laid>> laid = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Odds>> odds = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ManyModel many;
     private final TwoModel two;
+    private final DriveFiles files;
     private String lastTable = "";
     private long nextSeed = 1;
-    private int count = COUNTS.get(0);
-    private int lostShown = -1;
     private Latest latest = Latest.NOTHING;
 
     /** What the verdict is about. */
@@ -83,11 +69,11 @@ public final class DriveModel extends StationModel {
         this.tableInHand = tableInHand;
         this.known = known;
         this.oneErrand = errands.errand("The run");
-        this.manyErrand = errands.errand("The runs");
-        this.saving = errands.errand("The file");
+        this.many = new ManyModel(errands.errand("The runs"), this::counted, this::see);
+        this.files = new DriveFiles(errands.errand("The file"));
         this.two = new TwoModel(season, errands, this::ground, this::compared);
-        this.running = Bindings.or(
-                Bindings.or(oneErrand.runningProperty(), manyErrand.runningProperty()), two.runningProperty());
+        this.running =
+                Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());
         season.setupProperty().addListener(o -> judge());
         takeTable();
         judge();
@@ -150,11 +136,10 @@ public final class DriveModel extends StationModel {
         String table = other.map(l -> l.print().id()).orElse(lastTable);
         if (!table.equals(lastTable) || table.isEmpty()) {
             oneErrand.stop();
-            manyErrand.stop();
+            many.putAway();
             two.putAway();
             latest = Latest.NOTHING;
             drive.set(Optional.empty());
-            odds.set(Optional.empty());
         }
         lastTable = table;
         laid.set(other);
@@ -165,8 +150,8 @@ public final class DriveModel extends StationModel {
     public Optional<Basis> basis() {
         return (latest == Latest.ONE
                         ? drive.get().map(Drive::basis)
-                        : odds.get().map(Odds::basis))
-                .or(() -> odds.get().map(Odds::basis))
+                        : many.oddsProperty().get().map(Odds::basis))
+                .or(() -> many.oddsProperty().get().map(Odds::basis))
                 .or(() -> drive.get().map(Drive::basis))
                 .or(this::kept);
     }
@@ -185,12 +170,12 @@ public final class DriveModel extends StationModel {
 
     /** The odds of the latest many runs. */
     public ReadOnlyObjectProperty<Optional<Odds>> oddsProperty() {
-        return odds.getReadOnlyProperty();
+        return many.oddsProperty();
     }
 
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
-        return two.runningProperty().get() ? two.progress() : manyErrand.progress();
+        return two.runningProperty().get() ? two.progress() : many.progress();
     }
 
     /** The latest run. */
@@ -225,74 +210,39 @@ public final class DriveModel extends StationModel {
         });
     }
 
-    int count() {
-        return count;
-    }
-
-    void chooseCount(int runs) {
-        count = runs;
-    }
-
     /** Many runs, which differ as runs of a table evening do. */
     public void runMany() {
-        laid.get().ifPresent(on -> {
-            Basis basis = basisOn(on);
-            long seed = nextSeed++;
-            int runs = count;
-            manyErrand.runToEnd(
-                    job -> {
-                        Track track = Track.of(on.ground(), basis.setup().orElseThrow());
-                        ManyRuns many = ManyRuns.drive(track, Spread.TYPICAL, runs, seed, Workers.all(), job);
-                        return new Odds(basis, many, LossFactors.of(many.runs()));
-                    },
-                    ending -> {
-                        if (ending instanceof Ending.Done<Odds> done) {
-                            latest = Latest.MANY;
-                            lostShown = -1;
-                            odds.set(Optional.of(done.result()));
-                        }
-                        tell(Ending.words(ending));
-                    });
-        });
+        laid.get().ifPresent(on -> many.run(basisOn(on), on.ground()));
     }
 
-    /** Opens a lost one of the many runs in the replay: an example of the commonest reason first, then one after the other. */
-    public void seeLost() {
-        odds.get().ifPresent(last -> {
-            List<Integer> lost = last.many().lost();
-            if (!lost.isEmpty()) {
-                lostShown = lostShown < 0
-                        ? lost.indexOf(last.many().reasons().get(0).run())
-                        : (lostShown + 1) % lost.size();
-                int run = lost.get(lostShown);
-                showPage(REPLAY);
-                see(() -> Drive.of(
-                        last.basis(),
-                        last.many().track(),
-                        run + 1,
-                        last.runs().starts().get(run)));
-            }
-        });
+    /** Of which the odds are told. */
+    ManyModel many() {
+        return many;
     }
 
-    /** True when one of the many runs was lost. */
-    boolean anyLost() {
-        return odds.get().map(o -> !o.many().lost().isEmpty()).orElse(false);
+    /** What can be saved of all this. */
+    DriveFiles files() {
+        return files;
+    }
+
+    private void counted(String problem) {
+        latest = many.oddsProperty().get().isPresent() && problem.isEmpty() ? Latest.MANY : latest;
+        tell(problem);
+    }
+
+    /** Opens a lost one of the many runs in the replay. */
+    void seeLost() {
+        if (many.anyLost()) {
+            showPage(REPLAY);
+            many.seeLost();
+        }
     }
 
     /** Ends the work at hand: runs that are done are kept. */
     public void cancel() {
         oneErrand.stop();
-        end(manyErrand);
+        many.cancel();
         two.cancel();
-    }
-
-    private static void end(Errand<?> errand) {
-        if (errand.progress() > 0) {
-            errand.enough();
-        } else {
-            errand.stop();
-        }
     }
 
     private void tell(String problem) {
@@ -311,34 +261,13 @@ public final class DriveModel extends StationModel {
         }
         switch (latest) {
             case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
-            case MANY -> say(DriveWords.odds(odds.get().orElseThrow()));
+            case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
             case TWO -> say(two.verdict());
             case NOTHING ->
                 say(Verdict.open(
                         "Press Space: the twin drives the " + laid.get().get().name()
-                                + " once with the gains as set. M drives it " + count + " times for the odds."));
+                                + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
         }
-    }
-
-    /** Every tick of the latest run as CSV, or its traces as a drawing: by the ending of the name. */
-    void saveTraces(Path file) {
-        drive.get()
-                .ifPresent(last -> saving.run(
-                        job -> {
-                            if (file.getFileName()
-                                    .toString()
-                                    .toLowerCase(Locale.ROOT)
-                                    .endsWith(".csv")) {
-                                TracesFile.write(file, last.trace(), last.setup());
-                            } else {
-                                RunCharts charts = new RunCharts(last);
-                                ChartFile.write(
-                                        List.of(charts.readings(), charts.steering(), charts.offset(), charts.wheels()),
-                                        file);
-                            }
-                            return file;
-                        },
-                        done -> {}));
     }
 
     /** True when there is a run to keep. */

@@ -1,6 +1,7 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
@@ -31,6 +32,7 @@ final class ManyPage {
     private final Plot stops = new Plot("mm beyond the finish", "runs", "Where they came to rest");
     private final Plot times = new Plot("time, s", "runs", "How long they took");
     private final Label chance = new Label("none");
+    private VBox page;
     private final VBox reasons = new VBox();
     private final VBox factors = new VBox();
 
@@ -47,15 +49,16 @@ final class ManyPage {
 
     Pages.Page page(FlowPane controls, List<Action> shared) {
         Action lost = new Action("seeLost", "See a lost one", KeyCode.L, model::seeLost);
+        Action save = new Action("saveMany", "Save", KeyCode.T, this::save);
         ChoiceField<Integer> count = new ChoiceField<>(
                 "runCount",
                 "runs",
                 "How many runs of the twin tell the odds.",
-                DriveModel.COUNTS.toArray(Integer[]::new),
+                ManyModel.COUNTS.toArray(Integer[]::new),
                 String::valueOf,
-                model::chooseCount);
-        count.show(model.count());
-        controls.getChildren().addAll(controls.getChildren().size() - 1, List.of(count, lost.button()));
+                model.many()::chooseCount);
+        count.show(model.many().count());
+        controls.getChildren().addAll(controls.getChildren().size() - 1, List.of(count, lost.button(), save.button()));
         model.oddsProperty().addListener(o -> refresh(lost));
         model.laidProperty().addListener(o -> lay());
         model.setupNowProperty().addListener(o -> course.showLine(lineWidthMm()));
@@ -72,10 +75,11 @@ final class ManyPage {
         side.setMaxWidth(SIDE_WIDTH);
         VBox table = Nodes.panel("Where they went: the darker, the more", Nodes.grow(course));
         VBox shown = Nodes.column(Nodes.grow(table), Nodes.row(Nodes.grow(stops), Nodes.grow(times)));
-        VBox content = Nodes.column(controls, Nodes.grow(Nodes.row(Nodes.grow(shown), side)));
+        page = Nodes.column(controls, Nodes.grow(Nodes.row(Nodes.grow(shown), side)));
         List<Action> actions = new ArrayList<>(shared);
         actions.add(lost);
-        return new Pages.Page(DriveModel.MANY, content, actions);
+        actions.add(save);
+        return new Pages.Page(DriveModel.MANY, page, actions);
     }
 
     private double lineWidthMm() {
@@ -87,7 +91,7 @@ final class ManyPage {
     }
 
     private void refresh(Action lost) {
-        lost.button().setDisable(!model.anyLost());
+        lost.button().setDisable(!model.many().anyLost());
         Optional<Odds> odds = model.oddsProperty().get();
         course.showDensity(odds.map(o -> o.many().density()).orElse(null));
         chance.setText(odds.map(o -> Words.percent(o.runs().completion().low()) + " to "
@@ -112,6 +116,25 @@ final class ManyPage {
             times.show(HistogramChart.of(
                     "How long completed runs took", "time, s", odds.runs().ofCompleted(RunResult::timeS)));
         }
+    }
+
+    private void save() {
+        model.oddsProperty().get().ifPresent(odds -> {
+            double[] stopped = odds.runs().ofCompleted(RunResult::stopAlongMm);
+            double[] took = odds.runs().ofCompleted(RunResult::timeS);
+            Saver.save(
+                    model,
+                    page,
+                    "runs.png",
+                    false,
+                    () -> stopped.length == 0
+                            ? List.of(course.sheet())
+                            : List.of(
+                                    course.sheet(),
+                                    Sheet.of(HistogramChart.of(
+                                            "Where completed runs came to rest", "mm beyond the finish", stopped)),
+                                    Sheet.of(HistogramChart.of("How long completed runs took", "time, s", took))));
+        });
     }
 
     private static List<Node> reasons(Odds odds) {

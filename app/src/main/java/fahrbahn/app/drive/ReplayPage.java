@@ -1,12 +1,12 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.review.RunEvents.Event;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +17,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** One run, played: the robot on its table, and below it linked traces with one cursor that also moves the robot. */
 final class ReplayPage {
@@ -47,6 +46,7 @@ final class ReplayPage {
     private final Label speed = Nodes.cell("", "strong");
     private final VBox events = new VBox();
     private final Action play = new Action("playRun", "Play", KeyCode.P, () -> act(Playback::toggle));
+    private VBox page;
     private Playback playback;
     private int framesUntold;
 
@@ -111,10 +111,10 @@ final class ReplayPage {
         for (Plot plot : plots) {
             right.getChildren().add(Nodes.grow(plot.stacked(plot == wheels)));
         }
-        VBox content = Nodes.column(controls, Nodes.grow(new SideBySide(left, right, LEFT_SHARE, LEAST_EM)));
+        page = Nodes.column(controls, Nodes.grow(new SideBySide(left, right, LEFT_SHARE, LEAST_EM)));
         List<Action> actions = new ArrayList<>(shared);
         actions.addAll(List.of(play, back, on, jumpBack, jumpOn, slower, faster, closer, next, save));
-        return new Pages.Page(DriveModel.REPLAY, content, actions, this::frame);
+        return new Pages.Page(DriveModel.REPLAY, page, actions, this::frame);
     }
 
     private double lineWidthMm() {
@@ -222,16 +222,19 @@ final class ReplayPage {
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("traces.csv");
-        chooser.getExtensionFilters()
-                .addAll(
-                        new FileChooser.ExtensionFilter("Traces (CSV)", "*.csv"),
-                        new FileChooser.ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"),
-                        new FileChooser.ExtensionFilter("Pictures (PNG)", "*.png"));
-        File file = chooser.showSaveDialog(course.getScene().getWindow());
-        if (file != null) {
-            model.saveTraces(file.toPath());
-        }
+        model.driveProperty().get().ifPresent(drive -> {
+            RunCharts charts = new RunCharts(drive);
+            Saver.save(
+                    model,
+                    page,
+                    "traces.csv",
+                    true,
+                    () -> List.of(
+                            course.sheet(),
+                            Sheet.of(charts.readings()),
+                            Sheet.of(charts.steering()),
+                            Sheet.of(charts.offset()),
+                            Sheet.of(charts.wheels())));
+        });
     }
 }

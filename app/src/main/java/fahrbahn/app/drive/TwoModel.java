@@ -166,11 +166,7 @@ final class TwoModel {
 
     /** Ends it: pairs that are done are kept. */
     void cancel() {
-        if (errand.progress() > 0) {
-            errand.enough();
-        } else {
-            errand.stop();
-        }
+        errand.endEarly();
     }
 
     void putAway() {

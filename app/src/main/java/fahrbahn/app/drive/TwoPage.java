@@ -35,6 +35,7 @@ final class TwoPage {
     private final GridPane figures = new GridPane();
     private final Label differs = Nodes.wrapped("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
+    private VBox page;
     private Playback playback;
 
     TwoPage(DriveModel drive) {
@@ -52,6 +53,7 @@ final class TwoPage {
         Action stop = new Action("stopTwo", "Stop", KeyCode.S, model::cancel);
         Action play = new Action("playTwo", "Play or halt", KeyCode.P, this::toggle);
         Action closer = new Action("twoCloser", "Follow closer", KeyCode.Z, course::lookCloser);
+        Action save = new Action("saveTwo", "Save", KeyCode.T, this::save);
         compare.button().disableProperty().bind(model.runningProperty());
         stop.button().disableProperty().bind(model.runningProperty().not());
         progress.visibleProperty().bind(model.runningProperty());
@@ -73,13 +75,21 @@ final class TwoPage {
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         FlowPane controls = Nodes.flow(
-                a, b, compare.button(), pin.button(), stop.button(), play.button(), closer.button(), progress);
+                a,
+                b,
+                compare.button(),
+                pin.button(),
+                stop.button(),
+                play.button(),
+                closer.button(),
+                save.button(),
+                progress);
         controls.getStyleClass().add("by-bottom");
-        VBox content = Nodes.column(
+        page = Nodes.column(
                 controls,
                 Nodes.grow(Nodes.row(
                         Nodes.grow(Nodes.panel("One start, A in full and B dashed", Nodes.grow(course))), side)));
-        return new Pages.Page("A and B", content, List.of(compare, pin, stop, play, closer), this::frame);
+        return new Pages.Page("A and B", page, List.of(compare, pin, stop, play, closer, save), this::frame);
     }
 
     private ChoiceField<Side> choice(String id, String word, Consumer<Side> set) {
@@ -108,6 +118,10 @@ final class TwoPage {
 
     private void lay() {
         drive.laidProperty().get().ifPresent(laid -> course.lay(laid.ground()));
+    }
+
+    private void save() {
+        Saver.save(drive, page, "compared.png", false, () -> List.of(course.sheet()));
     }
 
     private void toggle() {

@@ -151,9 +151,13 @@ public final class Errand<T> {
         }
     }
 
-    /** Ends the work at hand early: what is done of it is handed over as a result, where the work can. */
-    public void enough() {
-        now.enough = true;
+    /** Ends the work at hand early: what is done of it is handed over as its result, where the work can; before anything is done it is stopped. */
+    public void endEarly() {
+        if (now.share > 0) {
+            now.enough = true;
+        } else {
+            stop();
+        }
     }
 
     /** Stops the work at hand; nothing of it is shown. */
