@@ -21,6 +21,7 @@ import picocli.CommandLine.Command;
             AdviseCommand.class,
             NextCommand.class,
             CompareCommand.class,
+            RunLogCommand.class,
             TuningBenchmarkCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class

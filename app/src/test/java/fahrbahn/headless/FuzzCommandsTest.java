@@ -148,6 +148,7 @@ class FuzzCommandsTest {
         String straight = CourseJson.write(Draft.of(Course.straight(700)));
         String turning = turning(setup);
         String marks = marks();
+        String log = log();
         String story = "{\"format\":\"fahrbahn-story\",\"version\":1,\"setup\":" + setup
                 + ",\"course\":" + straight
                 + ",\"for\":\"finish\",\"trialsLeft\":3,\"trials\":[{\"kp\":0.4,\"kd\":1,\"baseCommand\":100,\"seen\":\"smooth\","
@@ -162,7 +163,9 @@ class FuzzCommandsTest {
             Random random = new Random(i);
             boolean whole = random.nextInt(6) == 0;
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
-            List<String> arguments = switch (i % 120 == 119 ? 10 : i % 60 == 58 ? 11 : i % 60 == 28 ? 12 : i % 10) {
+            List<String> arguments = switch (i % 120 == 119
+                    ? 10
+                    : i % 60 == 58 ? 11 : i % 60 == 28 ? 12 : i % 30 == 24 ? 13 : i % 10) {
                 case 0, 1 -> List.of("lane", write(file, setup, whole, random));
                 case 2 ->
                     List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
@@ -198,6 +201,21 @@ class FuzzCommandsTest {
                             List.of("finish", "place", "lap", "fame").get(random.nextInt(4)),
                             "--seed",
                             whole ? argument(random) : "3");
+                case 13 ->
+                    i % 60 == 24
+                            ? List.of(
+                                    "runlog",
+                                    write(file, log, whole, random),
+                                    "--setup",
+                                    write(folder.resolve("logged.json"), setup, true, random))
+                            : List.of(
+                                    "compare",
+                                    write(file, setup, whole, random),
+                                    write(folder.resolve("b.json"), setup, true, random),
+                                    "--course",
+                                    write(folder.resolve("short.json"), straight, true, random),
+                                    "--runs",
+                                    whole ? argument(random) : "3");
                 case 11 ->
                     List.of(
                             "map",
@@ -260,6 +278,17 @@ class FuzzCommandsTest {
         TurnMarks marks = UsualTurnMarks.of(plain, Palette.USUAL);
         return SetupJson.write(
                 plain.withLaw(plain.law().withOptions(plain.law().options().withTurnMarks(Optional.of(marks)))));
+    }
+
+    private static String log() {
+        StringBuilder log = new StringBuilder("tS,left reading,right reading,error,steering,left,right\n");
+        for (int i = 0; i < 300; i++) {
+            double wave = 20 * Math.sin(i / 5.0);
+            log.append(i * 0.01)
+                    .append("," + (400 + 5 * wave) + "," + (420 - 5 * wave))
+                    .append("," + wave + "," + wave / 2 + "," + (110 - wave / 2) + "," + (110 + wave / 2) + "\n");
+        }
+        return log.toString();
     }
 
     private static String marks() {

@@ -1,0 +1,76 @@
+package fahrbahn.headless;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.runlog.LogFaults;
+import fahrbahn.core.runlog.LogFigures;
+import fahrbahn.core.runlog.LogFit;
+import fahrbahn.core.runlog.RunLog;
+import fahrbahn.core.runlog.Wiggle;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.store.BadFileException;
+import fahrbahn.store.LogFile;
+import fahrbahn.store.SetupJson;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "runlog", description = "What a robot's own log of a run tells.")
+final class RunLogCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "LOG.csv")
+    private Path logFile;
+
+    @Option(names = "--setup", paramLabel = "SETUP.json", description = "what the robot was set to: faults and a fit")
+    private Path setupFile;
+
+    @Override
+    public Integer call() throws BadFileException {
+        RunLog log = LogFile.read(logFile);
+        Optional<Setup> setup = setupFile == null ? Optional.empty() : Optional.of(SetupJson.read(setupFile));
+        Drive drive = setup.map(s -> s.robot().drive()).orElse(null);
+        LogFigures figures =
+                drive == null ? LogFigures.of(log) : LogFigures.of(log, drive.fullCommand(), drive.leastCommand());
+        ObjectNode json = Json.object();
+        json.put("ticks", log.size());
+        json.putObject("loopPeriodS")
+                .put("mean", figures.loopPeriodS().mean())
+                .put("sd", figures.loopPeriodS().sd());
+        Json.put(json, "wigglePeriodS", figures.wiggle().map(Wiggle::periodS));
+        Json.put(json, "wiggleAmplitude", figures.wiggle().map(Wiggle::amplitude));
+        Json.put(json, "meanError", figures.meanError());
+        Json.put(json, "saturatedShare", figures.saturatedShare());
+        setup.ifPresent(s -> {
+            Optional<LogFit> fit = LogFit.of(log, s);
+            ArrayNode faults = json.putArray("faults");
+            LogFaults.of(log, s, figures, fit)
+                    .forEach(found -> faults.addObject()
+                            .put("fault", found.fault().word())
+                            .put("evidence", found.evidence()));
+            fit.ifPresentOrElse(told -> fit(json.putObject("fit"), told), () -> json.putNull("fit"));
+        });
+        Json.print(spec, json);
+        return 0;
+    }
+
+    private static void fit(ObjectNode json, LogFit fit) {
+        told(json, "lagS", fit.lagS());
+        told(json, "delayS", fit.delayS());
+        told(json, "speedMmPerS", fit.speedMmPerS());
+        told(json, "slopeShare", fit.slopeShare());
+        told(json, "effectS", fit.effectS());
+    }
+
+    private static void told(ObjectNode json, String name, LogFit.Told told) {
+        Json.put(json.putObject(name), "value", told.value());
+        Json.put((ObjectNode) json.get(name), "sd", told.sd());
+    }
+}
