@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.runlog.LogFaults;
 import fahrbahn.core.runlog.LogFigures;
 import fahrbahn.core.runlog.LogFit;
+import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.Wiggle;
 import fahrbahn.core.setup.Drive;
@@ -49,6 +50,10 @@ final class RunLogCommand implements Callable<Integer> {
         Json.put(json, "meanError", figures.meanError());
         Json.put(json, "saturatedShare", figures.saturatedShare());
         setup.ifPresent(s -> {
+            OnTheWay way = OnTheWay.of(log, s);
+            ArrayNode lost = json.putArray("lost");
+            way.lost().forEach(place -> lost.addObject().put("atS", place.atS()).put("lengthS", place.lengthS()));
+            Json.put(json, "straightSteering", way.straightSteering());
             Optional<LogFit> fit = LogFit.of(log, s);
             ArrayNode faults = json.putArray("faults");
             LogFaults.of(log, s, figures, fit)

@@ -3,6 +3,7 @@ package fahrbahn.app.drive;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
@@ -43,6 +44,7 @@ public final class DriveModel extends StationModel {
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ManyModel many;
     private final TwoModel two;
+    private final LogModel log;
     private final DriveFiles files;
     private String lastTable = "";
     private long nextSeed = 1;
@@ -53,18 +55,21 @@ public final class DriveModel extends StationModel {
         NOTHING,
         ONE,
         MANY,
-        TWO
+        TWO,
+        LOG
     }
 
     /**
      * @param tableInHand what the twin can ride of it; empty while it is not ready
      * @param known how well constants are known
+     * @param live for a log that comes over the link
      */
     public DriveModel(
             Season season,
             Errands errands,
             Supplier<Optional<Ground>> tableInHand,
-            Supplier<Map<Constant, Double>> known) {
+            Supplier<Map<Constant, Double>> known,
+            LiveModel live) {
         super(season);
         this.tableInHand = tableInHand;
         this.known = known;
@@ -72,11 +77,22 @@ public final class DriveModel extends StationModel {
         this.many = new ManyModel(errands.errand("The runs"), this::counted, this::see);
         this.files = new DriveFiles(errands.errand("The file"));
         this.two = new TwoModel(season, errands, this::ground, this::compared);
+        this.log = new LogModel(season, errands, this::ground, live, this::logged);
         this.running =
                 Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());
         season.setupProperty().addListener(o -> judge());
         takeTable();
         judge();
+    }
+
+    /** The robot's own log of a run. */
+    LogModel log() {
+        return log;
+    }
+
+    private void logged(String problem) {
+        latest = log.shownProperty().get().isPresent() && problem.isEmpty() ? Latest.LOG : latest;
+        tell(problem);
     }
 
     /** Two robots or settings from the same starts. */
@@ -263,6 +279,7 @@ public final class DriveModel extends StationModel {
             case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
             case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
             case TWO -> say(two.verdict());
+            case LOG -> say(log.verdict());
             case NOTHING ->
                 say(Verdict.open(
                         "Press Space: the twin drives the " + laid.get().get().name()

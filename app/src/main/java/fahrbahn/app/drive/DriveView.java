@@ -23,7 +23,8 @@ public final class DriveView {
                         one.watched(replay.page(one.row(one.run, one.many, one.stop, one.keep), one.actions())),
                         all.watched(
                                 many.page(all.row(all.many, all.stop, all.run), List.of(all.many, all.stop, all.run))),
-                        new TwoPage(model).page()))
+                        new TwoPage(model).page(),
+                        new LogPage(model.log()).page()))
                 .view(model.pageProperty());
     }
 

@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
@@ -69,6 +70,8 @@ public final class LiveModel {
     private Optional<BenchTable> table = Optional.empty();
     private Continuity continuity = new Continuity();
     private long lastReadingNs;
+
+    private final List<BiConsumer<List<String>, Reading>> loggers = new ArrayList<>();
 
     private record Hearer(Consumer<Reading> reading, Consumer<String> broke) {}
 
@@ -167,6 +170,11 @@ public final class LiveModel {
         }
     }
 
+    /** @param logger takes every line with its columns as the robot names them, on the interface thread */
+    public void addLogger(BiConsumer<List<String>, Reading> logger) {
+        loggers.add(logger);
+    }
+
     /** The columns of the stream as the robot names them. */
     public ObservableList<String> columns() {
         return readColumns;
@@ -191,6 +199,9 @@ public final class LiveModel {
                 follow(tick.columns());
             }
             readings++;
+            for (BiConsumer<List<String>, Reading> logger : loggers) {
+                logger.accept(tick.columns(), tick.reading());
+            }
             last = picker.pick(tick.reading());
             trace.add(last, now);
             for (Hearer hearer : hearers) {

@@ -75,7 +75,7 @@ public final class Workshop {
         table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure, table::ground, errands);
         gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(System::nanoTime));
-        drive = new DriveModel(season, errands, table::ground, robot::known);
+        drive = new DriveModel(season, errands, table::ground, robot::known, live);
         runs = new RunsModel(season, robot::known, new Stopwatch(System::nanoTime));
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
