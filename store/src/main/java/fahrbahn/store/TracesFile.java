@@ -40,7 +40,8 @@ public final class TracesFile {
         Export.text(file, csv(trace, setup));
     }
 
-    static String csv(Trace trace, Setup setup) {
+    /** The same as text. */
+    public static String csv(Trace trace, Setup setup) {
         List<String> sensors = Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
                 .map(Sensor::name)
                 .map(name -> BEHIND.contains(name) ? name + " reading" : name)

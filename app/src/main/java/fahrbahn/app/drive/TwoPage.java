@@ -14,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.event.ActionEvent;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
@@ -48,23 +47,22 @@ final class TwoPage {
     }
 
     Pages.Page page() {
+        ChoiceField<Side> a = choice("sideA", "A", model::chooseA);
+        ChoiceField<Side> b = choice("sideB", "B", model::chooseB);
         Action compare = new Action("compareTwo", "Drive both", KeyCode.SPACE, model::compare);
-        Action pin = new Action("holdA", "Hold as A what is set", KeyCode.A, this::hold);
+        Action pin = new Action("holdA", "Hold as A what is set", KeyCode.A, () -> hold(a, b));
         Action stop = new Action("stopTwo", "Stop", KeyCode.S, model::cancel);
-        Action play = new Action("playTwo", "Play or halt", KeyCode.P, this::toggle);
-        Action closer = new Action("twoCloser", "Follow closer", KeyCode.Z, course::lookCloser);
+        Action play = new Action("playTwo", "Play", KeyCode.P, this::toggle);
+        Action closer = new Action("twoCloser", "Closer", KeyCode.Z, course::lookCloser);
         Action save = new Action("saveTwo", "Save", KeyCode.T, this::save);
         compare.button().disableProperty().bind(model.runningProperty());
         stop.button().disableProperty().bind(model.runningProperty().not());
         progress.visibleProperty().bind(model.runningProperty());
-        ChoiceField<Side> a = choice("sideA", "A", model::chooseA);
-        ChoiceField<Side> b = choice("sideB", "B", model::chooseB);
         offer(a, b);
         drive.setupNowProperty().addListener(o -> {
             offer(a, b);
             course.showLine(lineWidthMm());
         });
-        pin.button().addEventHandler(ActionEvent.ACTION, e -> offer(a, b));
         course.showLine(lineWidthMm());
         model.comparedProperty().addListener(o -> refresh());
         drive.laidProperty().addListener(o -> lay());
@@ -102,8 +100,9 @@ final class TwoPage {
                 set);
     }
 
-    private void hold() {
+    private void hold(ChoiceField<Side> a, ChoiceField<Side> b) {
         model.pin();
+        offer(a, b);
     }
 
     private void offer(ChoiceField<Side> a, ChoiceField<Side> b) {
@@ -162,6 +161,8 @@ final class TwoPage {
         row(4, "reversals per metre", compared.both().reversalsPerM(), 1);
         row(5, "stops beyond finish, mm", compared.both().stopAlongMm(), 1);
         row(6, "its scatter, mm", compared.both().stopScatterMm(), 1);
+        figures.add(
+                Nodes.wrapped("An interval in grey has 0 in it: that difference is not shown.", "caption"), 0, 7, 5, 1);
         differs.setText(CompareWords.differs(compared.differs()));
     }
 
@@ -180,7 +181,7 @@ final class TwoPage {
                 ? number(times * difference.low()) + " to " + number(times * difference.high())
                 : "too few";
         boolean hidden = difference.told() && !difference.shown();
-        figures.add(Nodes.cell(hidden ? interval + ", not shown" : interval), 4, row);
+        figures.add(Nodes.cell(interval, hidden ? "caption" : "strong"), 4, row);
     }
 
     private static String number(double value) {

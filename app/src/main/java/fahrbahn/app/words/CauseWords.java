@@ -47,7 +47,14 @@ public final class CauseWords {
     }
 
     private static String setting(Cause cause) {
-        return cause.what() + " " + value(cause.before()) + " to " + value(cause.after());
+        return plain(cause.before()) && plain(cause.after())
+                ? cause.what() + " " + value(cause.before()) + " to " + value(cause.after())
+                : cause.what();
+    }
+
+    /** What is more than a number or a word is named only. */
+    private static boolean plain(Object value) {
+        return value instanceof Number || value instanceof String;
     }
 
     private static String value(Object value) {

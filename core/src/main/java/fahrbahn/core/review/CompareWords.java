@@ -46,6 +46,9 @@ public final class CompareWords {
             return take(scatter.size() > 0 ? a : b) + "its stop places scatter by " + span(scatter, " mm") + " less. "
                     + alike + ".";
         }
+        if (chance.a() == 0 && chance.b() == 0) {
+            return "Take neither: none of them completes a run" + pairs + ".";
+        }
         return "Take either: " + lower(alike) + ", and neither time, ride nor stop place tells them apart.";
     }
 
@@ -63,7 +66,13 @@ public final class CompareWords {
 
     /** One thing that differs. */
     public static String setting(Cause cause) {
-        return cause.what() + " " + value(cause.before()) + " to " + value(cause.after());
+        return plain(cause.before()) && plain(cause.after())
+                ? cause.what() + " " + value(cause.before()) + " to " + value(cause.after())
+                : cause.what();
+    }
+
+    private static boolean plain(Object value) {
+        return value instanceof Number || value instanceof String;
     }
 
     private static String value(Object value) {

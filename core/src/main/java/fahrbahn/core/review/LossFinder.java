@@ -25,6 +25,9 @@ final class LossFinder {
 
     private static final int RULE_TICKS = 3;
 
+    /** A stretch that lasts no longer may not show a wiggle that came with the straight before it. */
+    private static final double SHORT_S = 0.4;
+
     /** A part is to blame up to so far behind its end. */
     private static final double BEHIND_MM = 90;
 
@@ -78,7 +81,7 @@ final class LossFinder {
 
     private Why why() {
         if (result.end() == RunResult.End.TOO_SLOW) {
-            Swings swings = Swings.before(trace, trace.size() - 1, track.usableBandMm());
+            Swings swings = Swings.before(trace, 0, trace.size() - 1, track.usableBandMm());
             return swings.wiggling() ? wiggled(swings) : new Why.TooSlow();
         }
         if (result.end() == RunResult.End.TURNED_ROUND) {
@@ -107,11 +110,30 @@ final class LossFinder {
         if (needed > given) {
             return new Why.NotEnoughTurn(needed / given - 1);
         }
-        Swings swings = Swings.before(trace, departed, track.usableBandMm());
+        Swings swings = Swings.before(trace, alikeSince(), departed, track.usableBandMm());
         if (swings.wiggling()) {
             return wiggled(swings);
         }
         return radius < Double.POSITIVE_INFINITY ? inBend(needed) : new Why.Drifted();
+    }
+
+    /** Since when the line goes on as where it departed: a line that swings to and fro makes a robot swing that is quite calm. */
+    private int alikeSince() {
+        int since = alikeSince(departed);
+        boolean brief = trace.tS(departed) - trace.tS(since) < SHORT_S;
+        return brief && since > 0 && curvature(since - 1) == 0 ? alikeSince(since - 1) : since;
+    }
+
+    private int alikeSince(int tick) {
+        int at = tick;
+        while (at > 0 && curvature(at - 1) == curvature(tick)) {
+            at--;
+        }
+        return at;
+    }
+
+    private double curvature(int tick) {
+        return track.path().curvaturePerMm(Math.max(0, trace.sMm(tick)));
     }
 
     private static Why wiggled(Swings swings) {

@@ -34,14 +34,14 @@ record Swings(int halves, double periodS, double firstMm, double lastMm, double 
         return halves >= LEAST_HALVES && lastMm >= GREAT_SHARE * bandMm;
     }
 
-    /** Looks back from a tick from turning point to turning point. */
-    static Swings before(Trace trace, int tick, double bandMm) {
+    /** Looks back from a tick from turning point to turning point. @param earliest tick it looks back to */
+    static Swings before(Trace trace, int earliest, int tick, double bandMm) {
         double least = LEAST_SHARE * bandMm;
         List<Integer> turns = new ArrayList<>();
         // Zigzag: a turning point counts once the offset has come back from it by the least swing.
         int extreme = tick;
         int way = 0;
-        for (int i = tick; i >= 0 && turns.size() <= MOST_HALVES; i--) {
+        for (int i = tick; i >= earliest && turns.size() <= MOST_HALVES; i--) {
             double back = trace.offsetMm(i) - trace.offsetMm(extreme);
             if (way == 0) {
                 way = Math.abs(back) > least ? (back > 0 ? 1 : -1) : 0;
