@@ -3,6 +3,7 @@ package fahrbahn.app.drive;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.words.CrossingWords;
 import fahrbahn.app.words.Words;
+import fahrbahn.core.review.Loss;
 import fahrbahn.core.review.LossFactors;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
@@ -44,7 +45,7 @@ final class DriveWords {
     private static String mostly(LossFactors factors) {
         return factors.told().isEmpty()
                 ? ""
-                : " What decides most is " + LossWords.factor(factors.told().get(0)) + ".";
+                : " What decides most of it: " + LossWords.factor(factors.told().get(0)) + ".";
     }
 
     /** Gains to tell settings apart by. */
@@ -72,15 +73,10 @@ final class DriveWords {
                 .orElse("");
     }
 
-    /** The middle of the places where runs were lost, and what lies there. */
+    /** Where one was lost for the commonest reason, and what lies there. */
     private static String lostAt(Odds last) {
-        double[] places = last.runs().results().stream()
-                .filter(result -> !result.completed())
-                .mapToDouble(RunResult::sMm)
-                .toArray();
-        double middle = Sample.of(places).median();
-        return Words.number(middle / 1000, 2) + " m along, "
-                + Words.where(last.ground().path().partAt(middle));
+        Loss loss = last.many().reasons().get(0).example();
+        return Words.number(loss.sMm() / 1000, 2) + " m along, " + Words.where(loss.part());
     }
 
     static Verdict verdict(Drive last) {

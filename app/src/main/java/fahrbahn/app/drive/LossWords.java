@@ -107,7 +107,7 @@ final class LossWords {
 
     /** One condition and its share, to read in a list. */
     static String factor(Factor factor) {
-        return condition(factor) + " " + Words.percent(factor.share());
+        return condition(factor) + " (" + Words.percent(factor.share()) + ")";
     }
 
     /** A condition and which way, to read in a list. */
