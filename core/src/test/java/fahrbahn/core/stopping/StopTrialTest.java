@@ -1,0 +1,94 @@
+package fahrbahn.core.stopping;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.StoppingRule;
+import fahrbahn.core.trials.StoppingRule.Circumstances;
+import fahrbahn.core.twin.Spread;
+import org.junit.jupiter.api.Test;
+
+class StopTrialTest {
+    private static final int RUNS = 1500;
+    private static final Setup PAIR = Setups.pair();
+
+    /** Batteries by 3 %, grip by 1 %, cut off at 2.5 standard deviations, which takes 2 % off them; nothing else. */
+    private static final Spread SPREAD = new Spread(0, 0, 0.03, 0, 0.01, 0, 0, 0);
+
+    private static StopTrial trial(Sensing sensing, Spread spread) {
+        return StopTrial.of(PAIR, sensing, spread, RUNS, 5, Workers.all(), Job.UNWATCHED);
+    }
+
+    private static Circumstances circumstances(Sensing sensing) {
+        double battery = 0.03;
+        double slip = 0.01;
+        double rest = PAIR.robot().loop().delayS() + PAIR.robot().drive().lagS();
+        return new Circumstances(
+                sensing.wayMm(),
+                PAIR.speedMmPerS(),
+                Math.hypot(battery, slip),
+                slip,
+                sensing.wheelStepMm(),
+                sensing.markNoiseMm(),
+                PAIR.robot().loop().periodS(),
+                rest);
+    }
+
+    /** The twin against the formulas: independent causes add in squares. */
+    @Test
+    void scattersAreThoseOfTheFormulas() {
+        Sensing sensing = new Sensing(800, 0.5, 0.5, 0, 0);
+        StopTrial trial = trial(sensing, SPREAD);
+        Circumstances c = circumstances(sensing);
+        // 1500 runs know a standard deviation to 2 %; the cut normals are 2 % narrower.
+        assertThat(trial.scatterMm(Rule.TIMER) / StoppingRule.TIMER.scatterMm(c))
+                .as("timer")
+                .isBetween(0.92, 1.05);
+        assertThat(trial.scatterMm(Rule.WHEEL_TURNS) / StoppingRule.WHEEL_TURNS.scatterMm(c))
+                .as("wheel turns")
+                .isBetween(0.92, 1.05);
+        assertThat(trial.scatterMm(Rule.MARK) / StoppingRule.MARK.scatterMm(c))
+                .as("mark")
+                .isBetween(0.92, 1.06);
+        assertThat(trial.places().get(Rule.TIMER).n()).isEqualTo(RUNS);
+    }
+
+    @Test
+    void aTimerScattersWithTheWayAMarkDoesNot() {
+        StopTrial near = trial(Sensing.TYPICAL.withWayMm(400), SPREAD);
+        StopTrial far = trial(Sensing.TYPICAL.withWayMm(1600), SPREAD);
+        assertThat(far.scatterMm(Rule.TIMER) / near.scatterMm(Rule.TIMER))
+                .as("timer")
+                .isBetween(3.6, 4.2);
+        assertThat(far.scatterMm(Rule.MARK) / near.scatterMm(Rule.MARK))
+                .as("mark")
+                .isCloseTo(1, within(0.12));
+    }
+
+    /** Without any difference between runs only the tick is left: evenly spread over its way. */
+    @Test
+    void readingsThatMissMakeItLate() {
+        Sensing sure = new Sensing(800, 0, 0, 0, 0);
+        Sensing half = new Sensing(800, 0, 0, 0, 0.5);
+        double tickMm = PAIR.speedMmPerS() * PAIR.robot().loop().periodS();
+        double late = trial(half, Spread.NONE).places().get(Rule.DISTANCE).mean()
+                - trial(sure, Spread.NONE).places().get(Rule.DISTANCE).mean();
+        // A half misses: one tick later in the mean, geometrically spread.
+        assertThat(late).as("later, mm").isCloseTo(tickMm, within(0.12 * tickMm));
+    }
+
+    @Test
+    void bothDarkIsTheLaterOfTwo() {
+        Sensing sensing = new Sensing(800, 0, 2, 0, 0);
+        StopTrial trial = trial(sensing, Spread.NONE);
+        double later = trial.places().get(Rule.BOTH_DARK).mean()
+                - trial.places().get(Rule.MARK).mean();
+        // The larger of two normals is 1/sqrt(pi) of a standard deviation above their mean.
+        assertThat(later).as("later, mm").isCloseTo(2 / Math.sqrt(Math.PI), within(0.25));
+        assertThat(trial.thereAndBackMm(Rule.MARK)).isCloseTo(Math.sqrt(2) * trial.scatterMm(Rule.MARK), within(1e-12));
+    }
+}
