@@ -1,5 +1,7 @@
 package fahrbahn.store;
 
+import fahrbahn.core.runlog.RunLog;
+import fahrbahn.core.runlog.RunLogFile;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.twin.Trace;
@@ -7,6 +9,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -15,22 +18,9 @@ import org.apache.commons.csv.CSVPrinter;
 
 /** Every tick of a run as CSV: what a log of the robot itself has, so that both are read alike, and where it was. */
 public final class TracesFile {
-    private static final List<String> BEHIND = List.of(
-            "error",
-            "steering",
-            "left",
-            "right",
-            "byKp",
-            "byKi",
-            "byKd",
-            "leftMmPerS",
-            "rightMmPerS",
-            "offsetMm",
-            "sMm",
-            "xMm",
-            "yMm",
-            "headingDeg",
-            "doing");
+    private static final List<String> BEHIND = Stream.concat(
+                    Arrays.stream(RunLog.Column.values()).map(RunLog.Column::word), RunLogFile.TRACED.stream())
+            .toList();
 
     // A sensor is often called left, as the command of a wheel is: then its column says that it is a reading.
     private TracesFile() {}
@@ -44,7 +34,7 @@ public final class TracesFile {
     public static String csv(Trace trace, Setup setup) {
         List<String> sensors = Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
                 .map(Sensor::name)
-                .map(name -> BEHIND.contains(name) ? name + " reading" : name)
+                .map(name -> BEHIND.contains(name) ? name + RunLogFile.READING : name)
                 .toList();
         List<String> header = new ArrayList<>(List.of("tS"));
         header.addAll(sensors);

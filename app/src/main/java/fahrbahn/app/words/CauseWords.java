@@ -1,5 +1,6 @@
 package fahrbahn.app.words;
 
+import fahrbahn.core.review.CompareWords;
 import fahrbahn.core.setup.Cause;
 import java.time.Duration;
 import java.util.List;
@@ -20,16 +21,16 @@ public final class CauseWords {
             case BATTERY ->
                 cause.before() instanceof Double && cause.what().equals("battery")
                         ? "the battery has " + value(cause.after()) + " V and had " + value(cause.before())
-                        : setting(cause);
+                        : CompareWords.setting(cause);
             case HEIGHT -> "the sensors are " + value(cause.after()) + " mm up and were " + value(cause.before());
             case WHEELS ->
                 cause.what().equals("wheels")
                         ? "the wheels are " + cause.after() + " and were " + cause.before()
-                        : setting(cause);
+                        : CompareWords.setting(cause);
             case TABLE -> table((String) cause.before(), (String) cause.after());
             case AGE -> "it is " + age((Duration) cause.after()) + " old";
             case CAPTURES -> "the surfaces have been captured anew";
-            default -> setting(cause);
+            default -> CompareWords.setting(cause);
         };
     }
 
@@ -44,17 +45,6 @@ public final class CauseWords {
         return age.toHours() < 48
                 ? Words.count(age.toHours(), "hour", "hours")
                 : Words.count(age.toDays(), "day", "days");
-    }
-
-    private static String setting(Cause cause) {
-        return plain(cause.before()) && plain(cause.after())
-                ? cause.what() + " " + value(cause.before()) + " to " + value(cause.after())
-                : cause.what();
-    }
-
-    /** What is more than a number or a word is named only. */
-    private static boolean plain(Object value) {
-        return value instanceof Number || value instanceof String;
     }
 
     private static String value(Object value) {

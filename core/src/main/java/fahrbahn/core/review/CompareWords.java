@@ -64,7 +64,7 @@ public final class CompareWords {
                         + "): which of them does it, this comparison cannot tell.";
     }
 
-    /** One thing that differs. */
+    /** One thing that differs; what is more than a number or a word is named only. */
     public static String setting(Cause cause) {
         return plain(cause.before()) && plain(cause.after())
                 ? cause.what() + " " + value(cause.before()) + " to " + value(cause.after())

@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -17,10 +19,8 @@ import org.apache.commons.csv.CSVRecord;
  * Lines that begin with # are comments. A last line that was cut off, as when the robot is switched off, is left out.
  */
 public final class RunLogFile {
-    /** What our own traces have beside a robot's log. */
-    private static final Set<String> LET_BE = Set.of(
-            "surface",
-            "positionMm",
+    /** What our own traces have behind a robot's log, in their order; let be when they are read. */
+    public static final List<String> TRACED = List.of(
             "byKp",
             "byKi",
             "byKd",
@@ -33,8 +33,11 @@ public final class RunLogFile {
             "headingDeg",
             "doing");
 
+    private static final Set<String> LET_BE =
+            Stream.concat(TRACED.stream(), Stream.of("surface", "positionMm")).collect(Collectors.toUnmodifiableSet());
+
     /** Our own traces call a sensor so that is named like a command. */
-    private static final String READING = " reading";
+    public static final String READING = " reading";
 
     private static final String TIME = "tS";
 
