@@ -21,14 +21,16 @@ import java.util.regex.Pattern;
 
 /**
  * The twin and the plain C kernel in turn, on one machine in the same minutes. Prints the best and the median over the rounds:
- * the best is what the code can do, the median what other work on the machine leaves of it. Two controls for two threads: two kernels at
- * once, and the twin in two programs of one thread each, which share nothing but the machine; they are compared with two threads that have
+ * the best is what the code can do, the median what other work on the machine leaves of it, and the third column the median of the quiet
+ * rounds alone: those in which the kernel, once and twice at once, before and after the twin, took at most {@value #QUIET} times its best. The
+ * twin has no say in which rounds these are. Two controls for two threads: two kernels at once, and the twin in two programs of one thread each, which share nothing but the machine; they are compared with two threads that have
  * their own laps and clocks, as those have.
  */
 final class SideBySide {
     private static final int LAPS = 2000;
     private static final int WARM_UP_ROUNDS = 4;
     private static final int ROUNDS = 31;
+    private static final double QUIET = 1.08;
     private static final Pattern NS_PER_TICK = Pattern.compile("([0-9.]+) ns/tick");
 
     private final Track track = Track.of(Yardstick.twelveSeconds(), Yardstick.setup());
@@ -68,11 +70,15 @@ final class SideBySide {
         List<Double> oneApart = new ArrayList<>();
         List<Double> twoApart = new ArrayList<>();
         List<Double> twoOwn = new ArrayList<>();
+        List<Double> plainAfter = new ArrayList<>();
+        List<Double> twoPlainAfter = new ArrayList<>();
         for (int i = 0; i < ROUNDS; i++) {
             plain.add(plain(kernel, 1));
-            one.add(nsPerTick(1));
             twoPlain.add(plain(kernel, 2));
+            one.add(nsPerTick(1));
             two.add(nsPerTick(2));
+            plainAfter.add(plain(kernel, 1));
+            twoPlainAfter.add(plain(kernel, 2));
             oneApart.add(apart(others.subList(0, 1)));
             twoApart.add(apart(others));
             twoOwn.add(ownClocks());
@@ -85,21 +91,38 @@ final class SideBySide {
         print("twin, two threads", two);
         print("twin, two threads apart", twoOwn);
         print("twin, two programs", twoApart);
-        System.out.println("ratios                        best  median of the rounds' own");
-        ratio("twin over plain C", one, plain);
-        ratio("two threads over one", one, two);
-        ratio("two threads over programs", twoApart, twoOwn);
-        ratio("two programs over one", oneApart, twoApart);
-        ratio("two plain C over one", plain, twoPlain);
+        boolean[] quiet = new boolean[ROUNDS];
+        int quietRounds = 0;
+        for (int i = 0; i < ROUNDS; i++) {
+            quiet[i] = quiet(plain.get(i), plainAfter.get(i), best(plain))
+                    && quiet(twoPlain.get(i), twoPlainAfter.get(i), best(twoPlain));
+            quietRounds += quiet[i] ? 1 : 0;
+        }
+        System.out.printf("ratios                        best  median of all %d rounds, of the %d quiet ones%n", ROUNDS, quietRounds);
+        ratio("twin over plain C", one, plain, quiet);
+        ratio("two threads over one", one, two, quiet);
+        ratio("two threads over programs", twoApart, twoOwn, quiet);
+        ratio("two programs over one", oneApart, twoApart, quiet);
+        ratio("two plain C over one", plain, twoPlain, quiet);
+    }
+
+    private static boolean quiet(double before, double after, double best) {
+        return Math.max(before, after) <= QUIET * best;
     }
 
     /** Of the bests; and of each round, whose two were measured within a second of each other, the median. */
-    private static void ratio(String what, List<Double> over, List<Double> under) {
+    private static void ratio(String what, List<Double> over, List<Double> under, boolean[] quiet) {
         List<Double> rounds = new ArrayList<>();
+        List<Double> quietOnes = new ArrayList<>();
         for (int i = 0; i < over.size(); i++) {
-            rounds.add(over.get(i) / under.get(i));
+            double own = over.get(i) / under.get(i);
+            rounds.add(own);
+            if (quiet[i]) {
+                quietOnes.add(own);
+            }
         }
-        System.out.printf("%-25s   %6.2f  %6.2f%n", what, best(over) / best(under), median(rounds));
+        String ofQuiet = quietOnes.isEmpty() ? "none" : String.format("%.2f", median(quietOnes));
+        System.out.printf("%-25s   %6.2f  %6.2f  %6s%n", what, best(over) / best(under), median(rounds), ofQuiet);
     }
 
     private static void print(String what, List<Double> values) {
