@@ -6,7 +6,7 @@ import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.SeenRaster;
 import fahrbahn.core.table.SeenTable;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -48,7 +48,7 @@ public class LoopBenchmark {
 
     /** A table of 2400 by 1200 mm, painted and blurred; another spot each time, or it would be there already. */
     @Benchmark
-    public Raster table() {
+    public SeenRaster table() {
         sigmaMm += 1e-6;
         return SeenTable.of(Yardstick.oval(), setup.line(), Channel.ALL, sigmaMm);
     }

@@ -98,7 +98,9 @@ final class SideBySide {
                     && quiet(twoPlain.get(i), twoPlainAfter.get(i), best(twoPlain));
             quietRounds += quiet[i] ? 1 : 0;
         }
-        System.out.printf("ratios                        best  median of all %d rounds, of the %d quiet ones%n", ROUNDS, quietRounds);
+        System.out.printf(
+                "ratios                        best  median of all %d rounds, of the %d quiet ones%n",
+                ROUNDS, quietRounds);
         ratio("twin over plain C", one, plain, quiet);
         ratio("two threads over one", one, two, quiet);
         ratio("two threads over programs", twoApart, twoOwn, quiet);

@@ -27,7 +27,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** How runs on the table in hand come out over Kp and Kd, coarse first and then refined; and the point of the map in hand. */
 public final class MapModel {
-    private static final int CELLS = 32;
+    private static final int CELLS = 24;
     private static final int RUNS = 8;
 
     /** The same robot gets the same map. */

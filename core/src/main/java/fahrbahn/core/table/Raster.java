@@ -68,13 +68,22 @@ public final class Raster {
         return rows;
     }
 
-    /** Number of cells. */
-    long cells() {
-        return cells.length;
-    }
-
     public double cellMm() {
         return cellMm;
+    }
+
+    /** Value of one cell, counted row by row. */
+    float cell(int index) {
+        return cells[index];
+    }
+
+    /** The largest amount of any cell. */
+    double most() {
+        float most = 0;
+        for (float cell : cells) {
+            most = Math.max(most, Math.abs(cell));
+        }
+        return most;
     }
 
     /** Value of one cell. */
@@ -101,34 +110,10 @@ public final class Raster {
         return mixed(cells, first, columns, right, up);
     }
 
-    /** Between this raster and another of the same cells: 0 this one, 1 the other. One look-up of a place instead of two. */
-    public double between(Raster other, float share, double xMm, double yMm) {
-        double gx = xMm * cellsPerMm - 0.5;
-        double gy = yMm * cellsPerMm - 0.5;
-        if (!(gx >= 0 && gy >= 0)) {
-            return 0;
-        }
-        int column = (int) gx;
-        int row = (int) gy;
-        if (column >= columns - 1 || row >= rows - 1) {
-            return 0;
-        }
-        float right = (float) (gx - column);
-        float up = (float) (gy - row);
-        int first = row * columns + column;
-        float here = mixed(cells, first, columns, right, up);
-        return here + share * (mixed(other.cells, first, columns, right, up) - here);
-    }
-
     private static float mixed(float[] cells, int first, int columns, float right, float up) {
         float lower = cells[first] + right * (cells[first + 1] - cells[first]);
         float upper = cells[first + columns] + right * (cells[first + columns + 1] - cells[first + columns]);
         return lower + up * (upper - lower);
-    }
-
-    /** Whether its cells lie where those of another do. */
-    public boolean sameCells(Raster other) {
-        return columns == other.columns && rows == other.rows && cellMm == other.cellMm;
     }
 
     /**
@@ -149,6 +134,11 @@ public final class Raster {
         spreadSideways(cells, sideways, kernel);
         spreadUpAndDown(sideways, both, kernel);
         return new Raster(columns, rows, cellMm, both);
+    }
+
+    /** The same, made for being looked at very often. */
+    SeenRaster seen() {
+        return new SeenRaster(this);
     }
 
     /** At this the bilinear look-up errs by up to h*h*max|coverage''|/8 = 0.03*(h/sigma)^2 = 0.3 % of the contrast per axis. */

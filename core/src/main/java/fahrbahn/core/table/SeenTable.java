@@ -17,14 +17,14 @@ import java.util.concurrent.FutureTask;
  * kept: asked again for the same table, line, light and spot, all threads get one and the same raster.
  */
 public final class SeenTable {
-    /** Memory for the rasters kept, in cells of four bytes: 160 MB. One larger than that is kept alone. */
+    /** Memory for the rasters kept, in cells of two bytes: 80 MB. One larger than that is kept alone. */
     private static final long MOST_CELLS = 40_000_000L;
 
     /** A row and a column more than its area says are painted. */
     private static final double FITTING_CELLS = 0.999 * Painter.MOST_CELLS;
 
     /** In the order of their last use. */
-    private static final Map<Key, FutureTask<Raster>> KEPT = new LinkedHashMap<>(16, 0.75f, true);
+    private static final Map<Key, FutureTask<SeenRaster>> KEPT = new LinkedHashMap<>(16, 0.75f, true);
 
     private SeenTable() {}
 
@@ -35,7 +35,7 @@ public final class SeenTable {
      * @param sigmaMm spot of the sensor that looks, above 0
      * @param cellsForSigmaMm spot that sets the size of the cells; above 0
      */
-    public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
+    public static SeenRaster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
         return of(table, line, channel, sigmaMm, Cells.FINE, cellsForSigmaMm);
     }
 
@@ -60,14 +60,14 @@ public final class SeenTable {
     }
 
     /** The same, finer or coarser. */
-    public static Raster of(
+    public static SeenRaster of(
             TableTop table, Line line, Channel channel, double sigmaMm, Cells cells, double cellsForSigmaMm) {
         Check.positive("spotSigmaMm", sigmaMm);
         double cellMm = cellMm(table, cellsForSigmaMm, cells);
         Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
-        FutureTask<Raster> painting =
-                new FutureTask<>(() -> table.painted(line, channel, cellMm).blurred(sigmaMm));
-        FutureTask<Raster> its;
+        FutureTask<SeenRaster> painting = new FutureTask<>(
+                () -> table.painted(line, channel, cellMm).blurred(sigmaMm).seen());
+        FutureTask<SeenRaster> its;
         synchronized (KEPT) {
             its = KEPT.get(key);
             if (its == null) {
@@ -79,9 +79,9 @@ public final class SeenTable {
         return painted(key, its);
     }
 
-    private static Raster painted(Key key, FutureTask<Raster> its) {
+    private static SeenRaster painted(Key key, FutureTask<SeenRaster> its) {
         try {
-            Raster raster = its.get();
+            SeenRaster raster = its.get();
             synchronized (KEPT) {
                 dropOldest();
             }
@@ -118,16 +118,16 @@ public final class SeenTable {
     }
 
     /** The same with cells for this one spot. */
-    public static Raster of(TableTop table, Line line, Channel channel, double sigmaMm) {
+    public static SeenRaster of(TableTop table, Line line, Channel channel, double sigmaMm) {
         return of(table, line, channel, sigmaMm, sigmaMm);
     }
 
     /** Those that are still being painted count for nothing yet, and stay. */
     private static void dropOldest() {
         long cells = KEPT.values().stream().mapToLong(SeenTable::cells).sum();
-        Iterator<FutureTask<Raster>> oldest = KEPT.values().iterator();
+        Iterator<FutureTask<SeenRaster>> oldest = KEPT.values().iterator();
         while (cells > MOST_CELLS && oldest.hasNext() && KEPT.size() > 1) {
-            FutureTask<Raster> next = oldest.next();
+            FutureTask<SeenRaster> next = oldest.next();
             if (next.isDone()) {
                 cells -= cells(next);
                 oldest.remove();
@@ -135,7 +135,7 @@ public final class SeenTable {
         }
     }
 
-    private static long cells(FutureTask<Raster> task) {
+    private static long cells(FutureTask<SeenRaster> task) {
         try {
             return task.isDone() ? task.get().cells() : 0;
         } catch (InterruptedException | ExecutionException neverPainted) {

@@ -3,7 +3,7 @@ package fahrbahn.core.twin;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.SeenRaster;
 import java.util.SplittableRandom;
 
 /**
@@ -15,8 +15,8 @@ import java.util.SplittableRandom;
 final class Eye {
     final double forwardMm;
     final double leftMm;
-    private final Raster usual;
-    private final Raster[] byHeight;
+    private final SeenRaster usual;
+    private final SeenRaster[] byHeight;
     private final SpotView.Held held;
     private final double heldPerSquare;
     private final double ground;

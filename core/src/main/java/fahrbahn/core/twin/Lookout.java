@@ -5,7 +5,7 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
-import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.SeenRaster;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.TableTop;
 import java.util.List;
@@ -14,11 +14,11 @@ import java.util.stream.Stream;
 /** A robot that stands still anywhere on a table: what each of its sensors reads there, noise left out. */
 public final class Lookout {
     private final Setup setup;
-    private final List<Raster> seen;
+    private final List<SeenRaster> seen;
     /** Red, green and blue of each colour sensor; the others have one. */
-    private final List<List<Raster>> colours;
+    private final List<List<SeenRaster>> colours;
 
-    private Lookout(Setup setup, List<Raster> seen, List<List<Raster>> colours) {
+    private Lookout(Setup setup, List<SeenRaster> seen, List<List<SeenRaster>> colours) {
         this.setup = setup;
         this.seen = List.copyOf(seen);
         this.colours = List.copyOf(colours);
@@ -40,7 +40,7 @@ public final class Lookout {
                         .toList());
     }
 
-    private static List<Raster> colours(TableTop table, Setup setup, Sensor sensor) {
+    private static List<SeenRaster> colours(TableTop table, Setup setup, Sensor sensor) {
         return (sensor.channel() == Channel.ALL
                         ? Stream.of(Channel.ALL)
                         : Stream.of(Channel.RED, Channel.GREEN, Channel.BLUE))

@@ -4,7 +4,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.table.Raster;
+import fahrbahn.core.table.SeenRaster;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.TableTop;
 import java.util.Arrays;
@@ -22,8 +22,8 @@ final class SpotView {
     private final Line line;
     private final Sensor sensor;
     private final SeenTable.Cells cells;
-    private final Raster usual;
-    private Raster[] byHeight;
+    private final SeenRaster usual;
+    private SeenRaster[] byHeight;
 
     SpotView(TableTop table, Line line, Sensor sensor, SeenTable.Cells cells) {
         this.cells = cells;
@@ -33,19 +33,19 @@ final class SpotView {
         this.usual = painted(sensor.spotSigmaMm());
     }
 
-    private Raster painted(double sigmaMm) {
+    private SeenRaster painted(double sigmaMm) {
         return SeenTable.of(table, line, sensor.channel(), sigmaMm, cells, sensor.spotSigmaMm());
     }
 
     /** At the height of the captures. */
-    Raster usual() {
+    SeenRaster usual() {
         return usual;
     }
 
     /** From each of {@link #HEIGHTS}; painted when first asked for. */
-    synchronized Raster[] byHeight() {
+    synchronized SeenRaster[] byHeight() {
         if (byHeight == null) {
-            byHeight = new Raster[HEIGHTS.length];
+            byHeight = new SeenRaster[HEIGHTS.length];
             // Coarsely seen, a spot does not grow: only its light fades with the height.
             Arrays.setAll(byHeight, i -> usual);
             if (cells == SeenTable.Cells.FINE) {
@@ -60,25 +60,25 @@ final class SpotView {
     }
 
     /** The table from one height that stays: between which two rasters it lies is worked out once. */
-    record Held(Raster lower, Raster upper, float share) {
+    record Held(SeenRaster lower, SeenRaster upper, double share) {
         double at(double xMm, double yMm) {
             return lower.between(upper, share, xMm, yMm);
         }
     }
 
     /** @param heightShare held inside what is painted; the rasters of all heights have the same cells */
-    static Held held(Raster[] views, double heightShare) {
+    static Held held(SeenRaster[] views, double heightShare) {
         double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
         int above = 1;
         while (HEIGHTS[above] < height) {
             above++;
         }
         double share = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
-        return new Held(views[above - 1], views[above], (float) share);
+        return new Held(views[above - 1], views[above], share);
     }
 
     /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
-    static double at(Raster[] views, double heightShare, double xMm, double yMm) {
+    static double at(SeenRaster[] views, double heightShare, double xMm, double yMm) {
         double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
         int above = 1;
         while (HEIGHTS[above] < height) {

@@ -17,7 +17,6 @@ import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
-import fahrbahn.core.table.SeenTable;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -29,7 +28,8 @@ class LineFollowerTest {
     private static final int GROUND = 0xd8d4c8;
 
     private static Raster painted(Course course) {
-        return SeenTable.of(course, new Line(WIDTH_MM, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 1.2, 3);
+        return course.painted(new Line(WIDTH_MM, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 1)
+                .blurred(1.2);
     }
 
     /** The course as a camera or a printer would have it: coloured, grainy, one pixel to the millimetre. */

@@ -96,7 +96,7 @@ class CourseTest {
         for (Line line : List.of(DARK_LINE, LIGHT_LINE)) {
             for (Channel channel : Channel.values()) {
                 double expected = palette.contrast(palette.mark(), line.polarity(), channel);
-                Raster raster = SeenTable.of(course, line, channel, SIGMA);
+                SeenRaster raster = SeenTable.of(course, line, channel, SIGMA);
                 // The mark is 25 mm wide: its middle is 4 sigma from its borders, but one touches the line, 12.5 mm
                 // away.
                 assertThat(raster.at(mark.xMm(), mark.yMm())).as(channel.word()).isCloseTo(expected, within(0.002));
@@ -240,7 +240,7 @@ class CourseTest {
     @Test
     void tablesAreBlurredOnceForAll() {
         Course course = DemoCourses.mission();
-        Raster first = SeenTable.of(course, DARK_LINE, Channel.ALL, SIGMA);
+        SeenRaster first = SeenTable.of(course, DARK_LINE, Channel.ALL, SIGMA);
         assertThat(SeenTable.of(DemoCourses.mission(), DARK_LINE, Channel.ALL, SIGMA))
                 .isSameAs(first);
         assertThat(SeenTable.of(course, DARK_LINE, Channel.RED, SIGMA)).isNotSameAs(first);

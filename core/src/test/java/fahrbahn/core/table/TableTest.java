@@ -19,7 +19,7 @@ class TableTest {
         for (double angle : new double[] {0, 0.3, Math.PI / 4, 1.2, 2e-7}) {
             Pose start = new Pose(60, 60, angle);
             Course course = new Course("slanted", 400, 400, start, List.of(new Part.Straight(280)), false);
-            Raster seen = SeenTable.of(course, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 3);
+            SeenRaster seen = SeenTable.of(course, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 3);
             for (double offset = -25; offset <= 25; offset += 0.37) {
                 Pose at = start.offset(140, offset);
                 assertThat(seen.at(at.xMm(), at.yMm()))
@@ -33,7 +33,7 @@ class TableTest {
     @Test
     void aNarrowSpotOnALargeTableReadsAsWell() {
         Course rescue = DemoCourses.rescue();
-        Raster seen = SeenTable.of(rescue, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 1);
+        SeenRaster seen = SeenTable.of(rescue, new Line(19, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 1);
         Pose start = rescue.path().at(80);
         for (double offset = -14; offset <= 14; offset += 0.137) {
             Pose at = start.offset(0, offset);
@@ -49,7 +49,7 @@ class TableTest {
     @Test
     void jointsLeaveNoSeamInTheLine() {
         Path path = DemoCourses.workshopLoop().path();
-        Raster seen =
+        SeenRaster seen =
                 SeenTable.of(DemoCourses.workshopLoop(), new Line(20, Polarity.DARK_ON_LIGHT, 100), Channel.ALL, 3);
         for (double s = 0; s < path.lengthMm(); s += 1) {
             Pose at = path.at(s);
