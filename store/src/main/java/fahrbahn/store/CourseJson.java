@@ -80,6 +80,7 @@ public final class CourseJson {
             case "bump" -> new Part.Bump(json.number("lengthMm"), json.number("heightMm"));
             case "ramp" -> new Part.Ramp(json.number("lengthMm"), angle(json, "slopeDeg"));
             case "crease" -> new Part.Crease(json.number("lengthMm"), json.number("heightMm"));
+            case "obstacle" -> new Part.Obstacle(json.number("lengthMm"), json.number("radiusMm"));
             case "entry-strip" -> new Part.EntryStrip(json.number("lengthMm"));
             case "stop-strip" -> new Part.StopStrip(json.number("lengthMm"));
             case "end" -> new Part.End(json.number("lengthMm"));
@@ -87,7 +88,7 @@ public final class CourseJson {
                 throw new BadValueException(
                         "part",
                         "\"" + json.text("part") + "\"",
-                        "straight, bend, right-angle, swing-over, gap, crossing, bump, ramp, crease, entry-strip, stop-strip"
+                        "straight, bend, right-angle, swing-over, gap, crossing, bump, ramp, crease, obstacle, entry-strip, stop-strip"
                                 + " or end");
         });
     }
@@ -184,6 +185,8 @@ public final class CourseJson {
             json.put("part", "ramp").put("lengthMm", p.lengthMm()).put("slopeDeg", Math.toDegrees(p.slopeRad()));
         } else if (part instanceof Part.Crease p) {
             json.put("part", "crease").put("lengthMm", p.lengthMm()).put("heightMm", p.heightMm());
+        } else if (part instanceof Part.Obstacle p) {
+            json.put("part", "obstacle").put("lengthMm", p.lengthMm()).put("radiusMm", p.radiusMm());
         } else {
             json.put("part", plainWord(part)).put("lengthMm", part.lengthMm());
         }

@@ -80,6 +80,7 @@ public final class CourseSvg {
             case ENTRY -> "#f6f7f8";
             case STOP -> "#a8452a";
             case CREASE -> "#efece2";
+            case OBSTACLE -> "#4f6b57";
         };
     }
 

@@ -1,6 +1,7 @@
 package fahrbahn.store;
 
 import fahrbahn.core.belief.Wish;
+import fahrbahn.core.detour.Task;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
@@ -12,6 +13,7 @@ import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.season.Listing;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.Kind.Scope;
@@ -60,6 +62,14 @@ public final class Kinds {
     public static final Kind<Wish> WISH =
             new Kind<>("wish", Scope.ROBOT, Codec.plain(WishJson::write, WishJson::parse));
 
+    /** Where a robot is to stop, and what it can decide by. */
+    public static final Kind<StopPlan> STOP =
+            new Kind<>("stop", Scope.ROBOT, Codec.plain(ManoeuvreJson::write, ManoeuvreJson::parseStop));
+
+    /** How a robot is to find an obstacle and go round it. */
+    public static final Kind<Task> DETOUR =
+            new Kind<>("detour", Scope.ROBOT, Codec.plain(ManoeuvreJson::write, ManoeuvreJson::parseDetour));
+
     /** Which captures the robot's levels were computed from, and under what. */
     public static final Kind<Basis> LEVELS = new Kind<>("levels", Scope.ROBOT, new BasisCodec());
 
@@ -98,6 +108,8 @@ public final class Kinds {
             FACT,
             CHOSEN,
             WISH,
+            STOP,
+            DETOUR,
             LEVELS,
             TYPED_LEVEL,
             CAPTURE,

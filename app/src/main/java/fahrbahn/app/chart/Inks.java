@@ -32,6 +32,7 @@ final class Inks {
             "ink-entry",
             "ink-stop",
             "ink-crease",
+            "ink-obstacle",
             "ink-map-0",
             "ink-map-1",
             "ink-map-2",

@@ -2,10 +2,12 @@ package fahrbahn.app.season;
 
 import fahrbahn.core.belief.Wish;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.detour.Task;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
@@ -71,6 +73,28 @@ public final class Choices {
         ledger.change(
                 "what the trials of " + season.robotName() + " are for",
                 List.of(Put.of(Kinds.WISH, season.hand().robot(), new Wish(goal, trialsLeft, season.now()))));
+    }
+
+    /** Where the robot is to stop; empty as long as nobody said. */
+    public ReadOnlyObjectProperty<Optional<StopPlan>> stopProperty() {
+        return in.stop.getReadOnlyProperty();
+    }
+
+    public void planStop(StopPlan plan) {
+        ledger.change(
+                "where " + season.robotName() + " is to stop",
+                List.of(Put.of(Kinds.STOP, season.hand().robot(), plan)));
+    }
+
+    /** How the robot is to go round an obstacle; empty as long as nobody said. */
+    public ReadOnlyObjectProperty<Optional<Task>> detourProperty() {
+        return in.detour.getReadOnlyProperty();
+    }
+
+    public void planDetour(Task task) {
+        ledger.change(
+                "the way of " + season.robotName() + " round an obstacle",
+                List.of(Put.of(Kinds.DETOUR, season.hand().robot(), task)));
     }
 
     /** What stands in the program as level, by sensor, in the sensor's own numbers. */

@@ -1,6 +1,7 @@
 package fahrbahn.app.season;
 
 import fahrbahn.core.belief.Wish;
+import fahrbahn.core.detour.Task;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -14,6 +15,7 @@ import fahrbahn.core.season.Hand;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
@@ -45,6 +47,8 @@ final class InHand {
     final ReadOnlyObjectWrapper<Setup> setupNow = new ReadOnlyObjectWrapper<>(StartingSetup.guess());
     final ReadOnlyObjectWrapper<Optional<Basis>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Wish> wish = new ReadOnlyObjectWrapper<>(Wish.USUAL);
+    final ReadOnlyObjectWrapper<Optional<StopPlan>> stop = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<Task>> detour = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Optional<Basis>> levels = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
@@ -80,6 +84,8 @@ final class InHand {
         set(columns, ledger.get(Kinds.COLUMNS, robot).orElse(ColumnMap.AS_NAMED));
         set(chosen, ledger.get(Kinds.CHOSEN, robot));
         set(wish, ledger.get(Kinds.WISH, robot).orElse(Wish.USUAL));
+        set(stop, ledger.get(Kinds.STOP, robot));
+        set(detour, ledger.get(Kinds.DETOUR, robot));
         set(levels, ledger.get(Kinds.LEVELS, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));
         set(setupNow, setup.get().orElseGet(StartingSetup::guess));

@@ -91,6 +91,7 @@ final class LayPage {
         addPart(flow, "Bump", KeyCode.P, () -> new Part.Bump(60, 5));
         addPart(flow, "Ramp", KeyCode.R, () -> new Part.Ramp(250, Math.toRadians(8)));
         addPart(flow, "Crease", KeyCode.F, () -> new Part.Crease(30, 1.5));
+        addPart(flow, "Obstacle", KeyCode.V, () -> new Part.Obstacle(300, 40));
         addPart(flow, "Shiny strip", KeyCode.Y, () -> new Part.EntryStrip(25));
         addPart(flow, "Stop strip", KeyCode.T, () -> new Part.StopStrip(40));
         addPart(flow, "End", KeyCode.E, () -> new Part.End(150));

@@ -30,6 +30,7 @@ final class PartPanel {
             "partWay", "Which way the course goes on from its middle; where the robot turns round, the course ends.",
             "marksBefore", "On which sides turn marks stand before the middle, as the robot comes.",
             "marksBehind", "On which sides turn marks stand behind the middle, as the robot comes.",
+            "obstacleRadius", "Half the width of the thing that stands on the line, by ruler.",
             "partSlope", "How steep it is: positive up, negative down; rise over run is its tangent.");
 
     PartPanel(TableModel model) {
@@ -103,6 +104,13 @@ final class PartPanel {
                             p.armMm(), p.way(), new Part.Marks(p.marks().before(), v)));
         } else {
             add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
+            if (part instanceof Part.Obstacle p) {
+                add(
+                        "obstacleRadius",
+                        "radius, mm",
+                        p.radiusMm(),
+                        v -> new Part.Obstacle(Math.max(p.lengthMm(), 2 * v), v));
+            }
             if (part instanceof Part.Bump p) {
                 add("partHeight", "height, mm", p.heightMm(), v -> new Part.Bump(p.lengthMm(), v));
             } else if (part instanceof Part.Crease p) {
@@ -153,6 +161,9 @@ final class PartPanel {
         }
         if (part instanceof Part.Ramp p) {
             return "ramp " + (p.slopeRad() > 0 ? "up" : "down");
+        }
+        if (part instanceof Part.Obstacle) {
+            return "obstacle on the line";
         }
         if (part instanceof Part.EntryStrip) {
             return "shiny strip";

@@ -16,6 +16,7 @@ public final class Words {
             Part.Bump.class, "on the bump",
             Part.Ramp.class, "on the ramp",
             Part.Crease.class, "at the crease",
+            Part.Obstacle.class, "at the obstacle",
             Part.EntryStrip.class, "at the shiny strip",
             Part.StopStrip.class, "at the stop strip",
             Part.End.class, "at the end of the line");

@@ -46,6 +46,12 @@ public record Detour(double obstacleRadiusMm, double clearanceMm, double standOf
         return Double.POSITIVE_INFINITY;
     }
 
+    /** How far the robot stays from the obstacle on an arc, mm; negative when it touches. */
+    public double staysClearMm(double frontMm, double widthMm, double radiusMm) {
+        double fromMiddle = Math.hypot(radiusMm * Math.sin(turnRad) - startMm(frontMm), radiusMm * Math.cos(turnRad));
+        return radiusMm - widthMm / 2 - obstacleRadiusMm - fromMiddle;
+    }
+
     /** Commands of the wheels on an arc to the right, back towards the line: the left one outside at the base command. */
     public static double[] commands(Setup setup, double radiusMm) {
         Drive drive = setup.robot().drive();

@@ -14,79 +14,130 @@ import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import fahrbahn.core.twin.Variation;
 import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.stream.Stream;
 
 /**
- * A detour driven many times with what differs from run to run: wheels that are uneven make the arc wider or narrower, battery and slip the turn
- * before it, which lasts a time that was set; both wheels have the same lag, so that an arc from rest is a circle from its first mm. Where the
- * sensor meets the line the law takes over, on the twin.
+ * A detour driven many times with what differs from run to run: where the robot stands when it turns by how it found the obstacle, the turn
+ * by battery and slip, for it lasts a time that was set, the arc by wheels that are uneven; both wheels have the same lag, so that an arc from rest
+ * is a circle from its first mm. Where the sensor meets the line the law takes over, on the twin.
  *
+ * @param turnRad as planned
+ * @param radiusMm of the arc as planned; infinite when no arc keeps clear, and then nothing was driven
  * @param alongMm where the sensor met the line, behind the obstacle's middle; of the runs that met it
  * @param headingRad then
- * @param met how many met the line at all
- * @param kept how many of all were on the line again a metre further on
+ * @param ends how many runs came to each end
  */
-public record DetourTrial(Sample alongMm, Sample headingRad, Completion met, Completion kept) {
+public record DetourTrial(
+        double turnRad, double radiusMm, Sample alongMm, Sample headingRad, Map<End, Integer> ends) {
     /** The law has found the line again when it follows it so far. */
     private static final double FOLLOWS_MM = 1000;
 
     /** The twin starts with less than a quarter turn. */
     private static final double MOST_RAD = Math.PI / 2 - 1e-6;
 
+    /** What becomes of a run. */
+    public enum End {
+        /** It did not find the obstacle in time and ran into it. */
+        RAN_INTO_IT,
+        /** It touched the obstacle as it turned or went round. */
+        TOUCHED_IT,
+        /** It came round without meeting the line. */
+        MISSED_THE_LINE,
+        /** It met the line and did not keep it. */
+        LOST_THE_LINE,
+        /** It was on the line again a metre further on. */
+        KEPT_THE_LINE
+    }
+
+    public DetourTrial {
+        ends = Map.copyOf(ends);
+    }
+
+    /** Chance to be on the line again. */
+    public Completion kept() {
+        return Completion.of(count(End.KEPT_THE_LINE), runs());
+    }
+
+    public int count(End end) {
+        return ends.getOrDefault(end, 0);
+    }
+
+    public int runs() {
+        return ends.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
+    private record Outcome(End end, double alongMm, double headingRad) {
+        static Outcome of(End end) {
+            return new Outcome(end, Double.NaN, Double.NaN);
+        }
+    }
+
     /**
-     * @param frontMm from the turning point to the robot's front
-     * @param radiusMm of the arc as set, more than half the track width
+     * @param turnRad above 0, at most a quarter turn
      * @param runs 2 or more
      * @param seed the same seed gives the same runs on any number of threads
      */
     public static DetourTrial of(
             Setup setup,
-            Detour detour,
-            double frontMm,
-            double radiusMm,
+            Task task,
+            Approach approach,
+            double turnRad,
             Spread spread,
             int runs,
             long seed,
             Workers workers,
             Job job) {
         Check.require(runs >= 2, "runs", runs, "2 or more");
-        Check.require(
-                radiusMm > setup.robot().drive().effectiveTrackWidthMm() / 2,
-                "radiusMm",
-                radiusMm,
-                "more than half the turning width");
-        Track track = Track.straight(FOLLOWS_MM, setup);
-        double[] along = new double[runs];
-        double[] heading = new double[runs];
-        boolean[] kept = new boolean[runs];
-        workers.run(
-                runs,
-                i -> {
-                    Start start = spread.draw(0, seed, i);
-                    Variation is = start.variation();
-                    double turned = Math.min(Math.PI / 2, detour.turnRad() * is.batteryShare() * (1 - is.slipShare()));
-                    Detour driven =
-                            new Detour(detour.obstacleRadiusMm(), detour.clearanceMm(), detour.standOffMm(), turned);
-                    double radius = drivenRadiusMm(setup.robot().drive(), radiusMm, is.mismatchShare());
-                    heading[i] = driven.meetsAtRad(
-                            radius, setup.leadMm(), setup.line().widthMm());
-                    along[i] = driven.meetsAtMm(frontMm, radius, setup.leadMm(), heading[i]);
-                    if (Math.abs(heading[i]) < MOST_RAD) {
-                        double off = setup.line().widthMm() / 2 - track.rideOffsetMm();
-                        Start taken = new Start(off, heading[i], is, start.seed());
-                        kept[i] = Twin.run(track, taken, TickSink.NONE).completed();
-                    }
-                },
-                job);
-        double[] metAlong = Arrays.stream(along).filter(Double::isFinite).toArray();
-        int followed = 0;
-        for (boolean one : kept) {
-            followed += one ? 1 : 0;
+        double usualMm = approach.usualStandOffMm(setup);
+        double radius = usualMm >= 0
+                ? task.detour(setup, approach, turnRad).leastRadiusMm(task.frontMm(), task.widthMm())
+                : Double.POSITIVE_INFINITY;
+        // The inner wheel is not to turn backwards.
+        double radiusMm = Math.max(radius, setup.robot().drive().effectiveTrackWidthMm() / 2 + 1);
+        if (Double.isInfinite(radiusMm)) {
+            return new DetourTrial(turnRad, radiusMm, new Sample(new double[0]), new Sample(new double[0]), Map.of());
         }
+        Track track = Track.straight(FOLLOWS_MM, setup);
+        Outcome[] outcomes = new Outcome[runs];
+        workers.run(
+                runs, i -> outcomes[i] = one(track, task, approach, turnRad, radiusMm, spread.draw(0, seed, i)), job);
+        Map<End, Integer> ends = new EnumMap<>(End.class);
+        Stream.of(outcomes).forEach(o -> ends.merge(o.end(), 1, Integer::sum));
         return new DetourTrial(
-                Sample.of(metAlong),
-                Sample.of(Arrays.stream(heading).filter(Double::isFinite).toArray()),
-                Completion.of(metAlong.length, runs),
-                Completion.of(followed, runs));
+                turnRad,
+                radiusMm,
+                Sample.of(Arrays.stream(outcomes).mapToDouble(Outcome::alongMm).toArray()),
+                Sample.of(Arrays.stream(outcomes).mapToDouble(Outcome::headingRad).toArray()),
+                ends);
+    }
+
+    private static Outcome one(
+            Track track, Task task, Approach approach, double turnRad, double radiusMm, Start start) {
+        Setup setup = track.setup();
+        Variation is = start.variation();
+        double standOffMm = approach.standOffMm(setup, is, new SplittableRandom(start.seed() + 1));
+        if (!(standOffMm >= 0)) {
+            return Outcome.of(End.RAN_INTO_IT);
+        }
+        double turned = Math.min(Math.PI / 2, turnRad * is.batteryShare() * (1 - is.slipShare()));
+        Detour driven = new Detour(task.obstacleRadiusMm(), task.clearanceMm(), standOffMm, turned);
+        double radius = drivenRadiusMm(setup.robot().drive(), radiusMm, is.mismatchShare());
+        boolean turnsFree = standOffMm >= task.turnsFromMm() - task.clearanceMm();
+        if (!turnsFree || driven.staysClearMm(task.frontMm(), task.widthMm(), radius) < 0) {
+            return Outcome.of(End.TOUCHED_IT);
+        }
+        double heading = driven.meetsAtRad(radius, setup.leadMm(), setup.line().widthMm());
+        double along = driven.meetsAtMm(task.frontMm(), radius, setup.leadMm(), heading);
+        if (!(Math.abs(heading) < MOST_RAD)) { // NaN never met it
+            return new Outcome(End.MISSED_THE_LINE, along, heading);
+        }
+        double off = setup.line().widthMm() / 2 - track.rideOffsetMm();
+        boolean kept = Twin.run(track, new Start(off, heading, is, start.seed()), TickSink.NONE)
+                .completed();
+        return new Outcome(kept ? End.KEPT_THE_LINE : End.LOST_THE_LINE, along, heading);
     }
 
     /**

@@ -5,6 +5,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
@@ -36,6 +37,16 @@ public record StopTrial(Map<Rule, Sample> places, int runs) {
     /** Standard deviation of a rule's stop places, mm. */
     public double scatterMm(Rule rule) {
         return places.get(rule).sd();
+    }
+
+    /** The chance to stop within a window to each side of the mean place; runs that never decided are outside. */
+    public Completion within(Rule rule, double windowMm) {
+        Sample its = places.get(rule);
+        double mean = its.mean();
+        long inside = Arrays.stream(its.values())
+                .filter(place -> Math.abs(place - mean) <= windowMm)
+                .count();
+        return Completion.of((int) inside, runs);
     }
 
     /** Driving back the same distance scatters as much again, by itself: both add in squares. */

@@ -10,6 +10,7 @@ import java.util.List;
  */
 public record Outline(Kind kind, double[] xMm, double[] yMm) {
     private static final double STEP_RAD = 0.06;
+    private static final double ROUND_STEP_RAD = 0.2;
     private static final double RAISED_HALF_MM = 60;
 
     /** What lies there; in the order of drawing. */
@@ -20,7 +21,8 @@ public record Outline(Kind kind, double[] xMm, double[] yMm) {
         MARK,
         ENTRY,
         STOP,
-        CREASE
+        CREASE,
+        OBSTACLE
     }
 
     public Outline {
@@ -49,7 +51,24 @@ public record Outline(Kind kind, double[] xMm, double[] yMm) {
         }
         Bands.line(path, lineWidthMm).forEach(band -> outlines.add(of(Kind.LINE, band)));
         Bands.patches(path, lineWidthMm, palette).forEach(patch -> outlines.add(of(patch.kind(), patch.band())));
+        for (Path.Stretch stretch : path.stretches()) {
+            if (stretch.part() instanceof Part.Obstacle obstacle) {
+                outlines.add(round(stretch.at(stretch.lengthMm() / 2), obstacle.radiusMm()));
+            }
+        }
         return List.copyOf(outlines);
+    }
+
+    private static Outline round(Pose middle, double radiusMm) {
+        int corners = (int) Math.ceil(2 * Math.PI / ROUND_STEP_RAD);
+        double[] x = new double[corners];
+        double[] y = new double[corners];
+        for (int i = 0; i < corners; i++) {
+            double angle = 2 * Math.PI * i / corners;
+            x[i] = middle.xMm() + radiusMm * Math.cos(angle);
+            y[i] = middle.yMm() + radiusMm * Math.sin(angle);
+        }
+        return new Outline(Kind.OBSTACLE, x, y);
     }
 
     private static Outline of(Kind kind, Bands.Band band) {

@@ -227,6 +227,24 @@ public sealed interface Part {
         }
     }
 
+    /**
+     * A thing that stands on the line, half way along this part, to be driven round.
+     *
+     * @param lengthMm along the line, at least as long as the thing is wide
+     * @param radiusMm of the thing seen from above, above 0
+     */
+    record Obstacle(double lengthMm, double radiusMm) implements Part {
+        public Obstacle {
+            Check.positive("radiusMm", radiusMm);
+            Check.require(lengthMm >= 2 * radiusMm, "lengthMm", lengthMm, "at least twice the radius");
+        }
+
+        @Override
+        public List<Leg> legs() {
+            return List.of(Leg.straight(lengthMm));
+        }
+    }
+
     /** A shiny strip across the line at the entry of a zone. @param lengthMm along the line, above 0 */
     record EntryStrip(double lengthMm) implements Part {
         public EntryStrip {

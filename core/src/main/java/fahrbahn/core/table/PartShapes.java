@@ -73,6 +73,9 @@ public final class PartShapes {
         if (part instanceof Part.Crease crease) {
             return new Part.Crease(lengthMm, crease.heightMm());
         }
+        if (part instanceof Part.Obstacle obstacle) {
+            return new Part.Obstacle(Math.max(2 * obstacle.radiusMm(), lengthMm), obstacle.radiusMm());
+        }
         if (part instanceof Part.EntryStrip) {
             return new Part.EntryStrip(lengthMm);
         }

@@ -36,6 +36,9 @@ public final class LimitWords {
         if (part instanceof Part.Crossing) {
             return "the crossing";
         }
+        if (part instanceof Part.Obstacle) {
+            return "the straight with the obstacle";
+        }
         return part instanceof Part.Bump
                 ? "the bump"
                 : part instanceof Part.Ramp

@@ -10,6 +10,9 @@ import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Variation;
+import java.util.Optional;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -76,18 +79,119 @@ class DetourTest {
                 .isEqualTo(1e6);
     }
 
+    private static Task task(double turnDegrees) {
+        return new Task(
+                40,
+                20,
+                FRONT_MM,
+                WIDTH_MM,
+                new Approach.Touch(120, 0.02),
+                new Approach.Distance(160, 4, 0.05),
+                Optional.of(Math.toRadians(turnDegrees)));
+    }
+
+    private static DetourTrial driven(Task task, Approach approach, Spread spread, int runs) {
+        return DetourTrial.of(
+                Setups.pair(), task, approach, task.turnRad().orElseThrow(), spread, runs, 3, Workers.all(), Job.UNWATCHED);
+    }
+
     @Test
     void withoutDifferencesEveryRunMeetsTheLineAtTheSamePlace() {
-        Setup setup = Setups.pair();
-        Detour detour = new Detour(40, 20, 120, Math.toRadians(60));
-        double radius = detour.leastRadiusMm(FRONT_MM, WIDTH_MM);
-        DetourTrial same =
-                DetourTrial.of(setup, detour, FRONT_MM, radius, Spread.NONE, 20, 3, Workers.all(), Job.UNWATCHED);
+        Task task = task(60);
+        DetourTrial same = driven(task, new Approach.Touch(120, 0), Spread.NONE, 20);
         assertThat(same.alongMm().sd()).isCloseTo(0, within(1e-9));
-        assertThat(same.met().completed()).isEqualTo(20);
-        DetourTrial varied =
-                DetourTrial.of(setup, detour, FRONT_MM, radius, Spread.TYPICAL, 400, 3, Workers.all(), Job.UNWATCHED);
+        assertThat(same.alongMm().n()).isEqualTo(20);
+        DetourTrial varied = driven(task, task.touch(), Spread.TYPICAL, 400);
         assertThat(varied.alongMm().sd()).as("scatter, mm").isBetween(2.0, 60.0);
-        assertThat(varied.kept().completed()).isLessThanOrEqualTo(varied.met().completed());
+        assertThat(varied.runs()).isEqualTo(400);
+        assertThat(varied.kept().completed()).isEqualTo(varied.count(DetourTrial.End.KEPT_THE_LINE));
+    }
+
+    /** The planned arc keeps clear by what was asked for, or by more where the inner wheel would have to turn backwards. */
+    @Test
+    void thePlannedArcStaysAsClearAsAsked() {
+        for (double degrees : new double[] {50, 65, 80, 90}) {
+            Detour detour = new Detour(40, 20, 120, Math.toRadians(degrees));
+            double radius = detour.leastRadiusMm(FRONT_MM, WIDTH_MM);
+            assertThat(detour.staysClearMm(FRONT_MM, WIDTH_MM, radius))
+                    .as("%.0f deg", degrees)
+                    .isCloseTo(20, within(1e-6));
+            assertThat(detour.staysClearMm(FRONT_MM, WIDTH_MM, 0.9 * radius)).isLessThan(20);
+        }
+    }
+
+    /** A bumper that does not close is the only way to run into it by touch: of n runs a share of n p, to three deviations. */
+    @Test
+    void touchRunsIntoItAsOftenAsTheBumperMisses() {
+        int runs = 2000;
+        DetourTrial trial = driven(task(60), new Approach.Touch(120, 0.1), Spread.NONE, runs);
+        assertThat(trial.count(DetourTrial.End.RAN_INTO_IT))
+                .isCloseTo(200, within((int) (3 * Math.sqrt(runs * 0.1 * 0.9))));
+    }
+
+    /** With n readings on the way from where it should stop to where it can no more, it runs into it by miss to the power of n. */
+    @Test
+    void distanceRunsIntoItWhenEveryReadingMisses() {
+        Setup setup = Setups.pair();
+        double tickMm = setup.speedMmPerS() * setup.robot().loop().periodS();
+        double restMm = setup.speedMmPerS()
+                * (setup.robot().loop().delayS() + setup.robot().drive().lagS());
+        double miss = 0.6;
+        SplittableRandom random = new SplittableRandom(8);
+        int runs = 40_000;
+        // Whole ticks between, so that each run has as many readings: the first falls anywhere in the first of them.
+        int readings = 4;
+        Approach.Distance approach = new Approach.Distance(restMm + readings * tickMm, 0, miss);
+        int ran = 0;
+        double sum = 0;
+        for (int i = 0; i < runs; i++) {
+            double off = approach.standOffMm(setup, Variation.CALM, random);
+            ran += Double.isNaN(off) ? 1 : 0;
+            sum += Double.isNaN(off) ? 0 : off;
+        }
+        double expected = Math.pow(miss, readings);
+        assertThat((double) ran / runs)
+                .isCloseTo(expected, within(4 * Math.sqrt(expected * (1 - expected) / runs)));
+        Approach.Distance sure = new Approach.Distance(200, 0, 0);
+        double mean = 0;
+        for (int i = 0; i < 4000; i++) {
+            mean += sure.standOffMm(setup, Variation.CALM, random) / 4000;
+        }
+        // A tick's way evenly spread: known to tick/sqrt(12 n), four of those.
+        assertThat(mean).isCloseTo(sure.usualStandOffMm(setup), within(4 * tickMm / Math.sqrt(12 * 4000)));
+        assertThat(sum).isPositive();
+    }
+
+    /** Too near to turn: every run touches it; and an obstacle as near as that has no arc at all. */
+    @Test
+    void cornersThatDoNotPassTouchIt() {
+        Task near = new Task(
+                40, 20, FRONT_MM, 2 * WIDTH_MM, new Approach.Touch(60, 0), new Approach.Distance(90, 0, 0), Optional.empty());
+        assertThat(near.turnsFromMm()).isCloseTo(Math.hypot(FRONT_MM, WIDTH_MM) + 20 - FRONT_MM, within(1e-12));
+        DetourChoice none = DetourChoice.of(
+                Setups.pair(), near, new Approach.Touch(5, 0), Spread.NONE, 10, 1, Workers.all(), Job.UNWATCHED);
+        assertThat(none.best()).isEmpty();
+    }
+
+    /** The chosen angle keeps the line at least as often as any other that was tried. */
+    @Test
+    void theBestAngleIsTheOneThatKeepsTheLineMostOften() {
+        Task open = task(60);
+        Task any = new Task(
+                open.obstacleRadiusMm(),
+                open.clearanceMm(),
+                FRONT_MM,
+                WIDTH_MM,
+                open.touch(),
+                open.distance(),
+                Optional.empty());
+        DetourChoice choice = DetourChoice.of(
+                Setups.pair(), any, any.distance(), Spread.TYPICAL, 100, 1, Workers.all(), Job.UNWATCHED);
+        assertThat(choice.trials()).hasSizeGreaterThan(2);
+        int best = choice.best().orElseThrow().kept().completed();
+        assertThat(choice.trials()).allMatch(t -> t.kept().completed() <= best);
+        DetourChoice again = DetourChoice.of(
+                Setups.pair(), any, any.distance(), Spread.TYPICAL, 100, 1, Workers.of(1), Job.UNWATCHED);
+        assertThat(again).isEqualTo(choice);
     }
 }

@@ -10,6 +10,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.StoppingRule;
 import fahrbahn.core.trials.StoppingRule.Circumstances;
 import fahrbahn.core.twin.Spread;
+import java.util.List;
+import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.junit.jupiter.api.Test;
 
 class StopTrialTest {
@@ -90,5 +92,48 @@ class StopTrialTest {
         // The larger of two normals is 1/sqrt(pi) of a standard deviation above their mean.
         assertThat(later).as("later, mm").isCloseTo(2 / Math.sqrt(Math.PI), within(0.25));
         assertThat(trial.thereAndBackMm(Rule.MARK)).isCloseTo(Math.sqrt(2) * trial.scatterMm(Rule.MARK), within(1e-12));
+    }
+
+    /** A normal of this scatter lies within a window as often as its distribution says, to four deviations of the count. */
+    @Test
+    void theChanceToStopInTheWindowIsThatOfTheScatter() {
+        StopTrial trial = trial(new Sensing(800, 0, 40, 0, 0), Spread.NONE); // wide against the way of a tick
+        double share = trial.within(Rule.MARK, 40).completed() / (double) RUNS;
+        double sd = trial.scatterMm(Rule.MARK);
+        double expected = new NormalDistribution(0, sd).probability(-40, 40);
+        assertThat(share).isCloseTo(expected, within(4 * Math.sqrt(expected * (1 - expected) / RUNS)));
+        assertThat(trial.within(Rule.MARK, 1e6).completed()).isEqualTo(RUNS);
+    }
+
+    /** Shares in closed form: a timer over 800 mm scatters by battery 3 % and grip 1 % of the way, so by 9 to 1; without the battery grip is left. */
+    @Test
+    void sharesAreThoseOfTheVariances() {
+        StopShares shares = StopShares.of(
+                PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
+        List<StopShares.Part> timer = shares.of(Rule.TIMER);
+        assertThat(timer.get(0).cause()).isEqualTo(Cause.BATTERY);
+        // A standard deviation is known to 2 %, a variance to 4, a share of nine tenths to one hundredth.
+        assertThat(timer.get(0).share()).isCloseTo(0.9, within(0.02));
+        assertThat(timer.get(0).withoutMm()).isBetween(6.0, 11.0); // grip alone: 8 mm, left of a difference of squares
+        assertThat(shares.of(Rule.WHEEL_TURNS).get(0).cause()).isEqualTo(Cause.GRIP);
+        double sum = timer.stream().mapToDouble(StopShares.Part::share).sum();
+        assertThat(sum).isLessThanOrEqualTo(1 + 1e-9);
+    }
+
+    /** At half the speed a mark is passed half as far: what comes to rest late by the battery halves with it. */
+    @Test
+    void halfAsFastComesToRestHalfAsLate() {
+        StopShares shares = StopShares.of(
+                PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
+        double ratio = shares.atHalfSpeed().scatterMm(Rule.MARK) / shares.all().scatterMm(Rule.MARK);
+        assertThat(ratio).isBetween(0.45, 0.56);
+    }
+
+    @Test
+    void seeingIsAllOfAMarkSeenBadly() {
+        StopShares shares = StopShares.of(
+                PAIR, new Sensing(800, 0, 8, 0, 0), Spread.TYPICAL, 400, 5, Workers.all(), Job.UNWATCHED);
+        assertThat(shares.of(Rule.MARK).get(0).cause()).isEqualTo(Cause.SEEING);
+        assertThat(shares.of(Rule.MARK).get(0).share()).isGreaterThan(0.8);
     }
 }

@@ -1,0 +1,66 @@
+package fahrbahn.core.detour;
+
+import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.Optional;
+
+/**
+ * An obstacle, a robot and how it could find the one and go round.
+ *
+ * @param obstacleRadiusMm seen from above; above 0
+ * @param clearanceMm that is to stay between it and the robot; above 0
+ * @param frontMm from the turning point to the robot's front; above 0
+ * @param widthMm of the robot, outside; above 0
+ * @param turnRad to the side before the arc; empty for the one with the best chance
+ */
+public record Task(
+        double obstacleRadiusMm,
+        double clearanceMm,
+        double frontMm,
+        double widthMm,
+        Approach.Touch touch,
+        Approach.Distance distance,
+        Optional<Double> turnRad) {
+    /** What a sensor holder and a wheel stand out by, on robots of our own reckoning. */
+    private static final double SENSOR_TO_FRONT_MM = 15;
+
+    private static final double WHEELS_OUTSIDE_MM = 30;
+
+    public Task {
+        Check.positive("obstacleRadiusMm", obstacleRadiusMm);
+        Check.positive("clearanceMm", clearanceMm);
+        Check.positive("frontMm", frontMm);
+        Check.positive("widthMm", widthMm);
+    }
+
+    /** For a robot of which nobody said more: a can of a hand's breadth, found by a bumper or by a distance sensor of the common kind. */
+    public static Task usual(Setup setup) {
+        double front = setup.robot().sensors().stream()
+                .mapToDouble(Sensor::forwardMm)
+                .max()
+                .orElse(0);
+        return new Task(
+                40,
+                20,
+                Math.max(0, front) + SENSOR_TO_FRONT_MM,
+                setup.robot().drive().trackWidthMm() + WHEELS_OUTSIDE_MM,
+                new Approach.Touch(60, 0.01),
+                new Approach.Distance(90, 4, 0.05),
+                Optional.empty());
+    }
+
+    public Task withObstacleRadiusMm(double newRadiusMm) {
+        return new Task(newRadiusMm, clearanceMm, frontMm, widthMm, touch, distance, turnRad);
+    }
+
+    /** The way round for one approach, as planned: from where it usually stands. */
+    public Detour detour(Setup setup, Approach approach, double turn) {
+        return new Detour(obstacleRadiusMm, clearanceMm, approach.usualStandOffMm(setup), turn);
+    }
+
+    /** The least stand-off at which the robot's front corners pass the obstacle as it turns on the spot, with the clearance asked for. */
+    public double turnsFromMm() {
+        return Math.hypot(frontMm, widthMm / 2) + clearanceMm - frontMm;
+    }
+}
