@@ -7,6 +7,7 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.core.detour.Standing;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.table.DemoCourses;
@@ -45,6 +46,8 @@ public final class DriveModel extends StationModel {
     private final ManyModel many;
     private final TwoModel two;
     private final LogModel log;
+    private final StopModel stops;
+    private final DetourModel detours;
     private final DriveFiles files;
     private String lastTable = "";
     private long nextSeed = 1;
@@ -77,6 +80,8 @@ public final class DriveModel extends StationModel {
         this.many = new ManyModel(errands.errand("The runs"), this::counted, this::see);
         this.files = new DriveFiles(errands.errand("The file"));
         this.two = new TwoModel(season, errands, this::ground, this::compared);
+        this.stops = new StopModel(season, errands);
+        this.detours = new DetourModel(season, errands, tableInHand);
         this.log = new LogModel(season, errands, this::ground, live, this::logged);
         this.running =
                 Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());
@@ -88,6 +93,16 @@ public final class DriveModel extends StationModel {
     /** The robot's own log of a run. */
     LogModel log() {
         return log;
+    }
+
+    /** Ways to decide that it is there. */
+    StopModel stops() {
+        return stops;
+    }
+
+    /** Ways round an obstacle. */
+    DetourModel detours() {
+        return detours;
     }
 
     private void logged(String problem) {
@@ -276,8 +291,9 @@ public final class DriveModel extends StationModel {
             return;
         }
         switch (latest) {
-            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
-            case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
+            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()).and(notPassed()));
+            case MANY ->
+                say(DriveWords.odds(many.oddsProperty().get().orElseThrow()).and(notPassed()));
             case TWO -> say(two.verdict());
             case LOG -> say(log.verdict());
             case NOTHING ->
@@ -285,6 +301,10 @@ public final class DriveModel extends StationModel {
                         "Press Space: the twin drives the " + laid.get().get().name()
                                 + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
         }
+    }
+
+    private String notPassed() {
+        return DetourWords.notPassed(Standing.on(laid.get().orElseThrow().ground()));
     }
 
     /** True when there is a run to keep. */

@@ -24,6 +24,8 @@ public final class DriveView {
                         all.watched(
                                 many.page(all.row(all.many, all.stop, all.run), List.of(all.many, all.stop, all.run))),
                         new TwoPage(model).page(),
+                        new StopPage(model.stops()).page(),
+                        new DetourPage(model.detours()).page(),
                         new LogPage(model.log()).page()))
                 .view(model.pageProperty());
     }

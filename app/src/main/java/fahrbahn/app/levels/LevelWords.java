@@ -135,13 +135,18 @@ final class LevelWords {
         if (share < 0.001) {
             return "Its sensors read alike: unscaled it steers " + Words.number(u.groundSteering(), 2)
                     + " on plain ground and leaves a gap of " + Words.millimetres(u.gapMm()) + " by "
-                    + Words.millimetres(Math.abs(u.asideMm())) + ".";
+                    + aside(u.asideMm()) + ".";
         }
         return "Not scaled it steers " + Words.number(Math.abs(u.groundSteering()), 2) + " to the "
                 + (u.groundSteering() > 0 ? "left" : "right") + " on plain ground, and leaves a gap of "
-                + Words.millimetres(u.gapMm()) + " by " + Words.millimetres(Math.abs(u.asideMm())) + "; scaled by "
-                + Words.millimetres(Math.abs(u.scaledAsideMm())) + ". "
+                + Words.millimetres(u.gapMm()) + " by " + aside(u.asideMm()) + "; scaled by "
+                + aside(u.scaledAsideMm()) + ". "
                 + (u.comesBack() ? "It finds its line again." : "It does not find its line again.");
+    }
+
+    /** To hundredths: the twin's table is no finer. */
+    private static String aside(double mm) {
+        return Words.millimetres(Math.rint(100 * Math.abs(mm)) / 100);
     }
 
     /** What seems to have gone wrong with what was typed. */

@@ -24,6 +24,11 @@ public record Verdict(Tone tone, String sentence) {
         }
     }
 
+    /** The same with more to say. @param more begins with a space, or is empty */
+    public Verdict and(String more) {
+        return new Verdict(tone, sentence + more);
+    }
+
     public static Verdict good(String sentence) {
         return new Verdict(Tone.GOOD, sentence);
     }

@@ -91,8 +91,9 @@ public sealed interface Approach {
 
         @Override
         public double standOffMm(Setup setup, Variation is, SplittableRandom random) {
-            double tickMm =
-                    setup.speedMmPerS() * is.batteryShare() * setup.robot().loop().periodS();
+            double tickMm = setup.speedMmPerS()
+                    * is.batteryShare()
+                    * setup.robot().loop().periodS();
             double offMm = atMm + FAR_SIGMAS * noiseMm + tickMm * random.nextDouble();
             while (offMm > 0) {
                 offMm -= tickMm;

@@ -13,6 +13,9 @@ import fahrbahn.core.setup.Setup;
  * @param turnRad to the left before the arc; above 0, at most a quarter turn
  */
 public record Detour(double obstacleRadiusMm, double clearanceMm, double standOffMm, double turnRad) {
+    /** Flatter than six degrees the line is followed rather than met. */
+    private static final double LEAST_SINE = 0.1;
+
     public Detour {
         Check.positive("obstacleRadiusMm", obstacleRadiusMm);
         Check.positive("clearanceMm", clearanceMm);
@@ -76,6 +79,14 @@ public record Detour(double obstacleRadiusMm, double clearanceMm, double standOf
         return -startMm(frontMm)
                 + radiusMm * (Math.sin(turnRad) - Math.sin(headingRad))
                 + leadMm * Math.cos(headingRad);
+    }
+
+    /**
+     * How far the robot has to drive straight on from where its sensor met the line until its turning point stands on the middle of it:
+     * L + w / (2 sin |h|). @param headingRad of {@link #meetsAtRad}
+     */
+    public static double driveOnMm(double headingRad, double leadMm, double lineWidthMm) {
+        return leadMm + lineWidthMm / 2 / Math.max(LEAST_SINE, Math.abs(Math.sin(headingRad)));
     }
 
     /** Where the turning point is on the line again, mm behind the obstacle's middle. */

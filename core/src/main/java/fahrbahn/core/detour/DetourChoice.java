@@ -38,8 +38,9 @@ public record DetourChoice(Approach approach, List<DetourTrial> trials) {
             Setup setup, Task task, Approach approach, Spread spread, int runs, long seed, Workers workers, Job job) {
         List<Double> turns = task.turnRad()
                 .map(List::of)
-                .orElseGet(() ->
-                        TURNS.stream().map(d -> Math.min(Math.PI / 2, Math.toRadians(d))).toList());
+                .orElseGet(() -> TURNS.stream()
+                        .map(d -> Math.min(Math.PI / 2, Math.toRadians(d)))
+                        .toList());
         List<DetourTrial> trials = new ArrayList<>();
         for (double turn : turns) {
             DetourTrial trial = DetourTrial.of(setup, task, approach, turn, spread, runs, seed, workers, job);

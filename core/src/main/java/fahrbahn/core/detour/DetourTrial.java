@@ -4,6 +4,7 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
@@ -22,16 +23,25 @@ import java.util.stream.Stream;
 /**
  * A detour driven many times with what differs from run to run: where the robot stands when it turns by how it found the obstacle, the turn
  * by battery and slip, for it lasts a time that was set, the arc by wheels that are uneven; both wheels have the same lag, so that an arc from rest
- * is a circle from its first mm. Where the sensor meets the line the law takes over, on the twin.
+ * is a circle from its first mm. Where the sensor meets the line the robot drives straight on until it stands over it, turns back along it, both
+ * for times that were set, and the law takes over, on the twin.
  *
  * @param turnRad as planned
  * @param radiusMm of the arc as planned; infinite when no arc keeps clear, and then nothing was driven
+ * @param onMm how far it drives straight on when the sensor meets the line, as planned
+ * @param backRad by how much it turns back then, as planned
  * @param alongMm where the sensor met the line, behind the obstacle's middle; of the runs that met it
  * @param headingRad then
  * @param ends how many runs came to each end
  */
 public record DetourTrial(
-        double turnRad, double radiusMm, Sample alongMm, Sample headingRad, Map<End, Integer> ends) {
+        double turnRad,
+        double radiusMm,
+        double onMm,
+        double backRad,
+        Sample alongMm,
+        Sample headingRad,
+        Map<End, Integer> ends) {
     /** The law has found the line again when it follows it so far. */
     private static final double FOLLOWS_MM = 1000;
 
@@ -98,33 +108,45 @@ public record DetourTrial(
         // The inner wheel is not to turn backwards.
         double radiusMm = Math.max(radius, setup.robot().drive().effectiveTrackWidthMm() / 2 + 1);
         if (Double.isInfinite(radiusMm)) {
-            return new DetourTrial(turnRad, radiusMm, new Sample(new double[0]), new Sample(new double[0]), Map.of());
+            return new DetourTrial(
+                    turnRad, radiusMm, 0, 0, new Sample(new double[0]), new Sample(new double[0]), Map.of());
         }
+        double lineMm = setup.line().widthMm();
+        double meets = task.detour(setup, approach, turnRad).meetsAtRad(radiusMm, setup.leadMm(), lineMm);
+        double onMm = Detour.driveOnMm(meets, setup.leadMm(), lineMm);
+        Way way = new Way(task, approach, turnRad, radiusMm, onMm, Math.abs(meets));
         Track track = Track.straight(FOLLOWS_MM, setup);
         Outcome[] outcomes = new Outcome[runs];
-        workers.run(
-                runs, i -> outcomes[i] = one(track, task, approach, turnRad, radiusMm, spread.draw(0, seed, i)), job);
+        workers.run(runs, i -> outcomes[i] = one(track, way, spread.draw(0, seed, i)), job);
         Map<End, Integer> ends = new EnumMap<>(End.class);
         Stream.of(outcomes).forEach(o -> ends.merge(o.end(), 1, Integer::sum));
         return new DetourTrial(
                 turnRad,
                 radiusMm,
+                onMm,
+                Math.abs(meets),
                 Sample.of(Arrays.stream(outcomes).mapToDouble(Outcome::alongMm).toArray()),
-                Sample.of(Arrays.stream(outcomes).mapToDouble(Outcome::headingRad).toArray()),
+                Sample.of(
+                        Arrays.stream(outcomes).mapToDouble(Outcome::headingRad).toArray()),
                 ends);
     }
 
-    private static Outcome one(
-            Track track, Task task, Approach approach, double turnRad, double radiusMm, Start start) {
+    /** As planned. */
+    private record Way(Task task, Approach approach, double turnRad, double radiusMm, double onMm, double backRad) {}
+
+    private static Outcome one(Track track, Way way, Start start) {
         Setup setup = track.setup();
+        Task task = way.task();
         Variation is = start.variation();
-        double standOffMm = approach.standOffMm(setup, is, new SplittableRandom(start.seed() + 1));
+        double standOffMm = way.approach().standOffMm(setup, is, new SplittableRandom(start.seed() + 1));
         if (!(standOffMm >= 0)) {
             return Outcome.of(End.RAN_INTO_IT);
         }
-        double turned = Math.min(Math.PI / 2, turnRad * is.batteryShare() * (1 - is.slipShare()));
+        // What is set in time goes as far as battery and grip let it.
+        double far = is.batteryShare() * (1 - is.slipShare());
+        double turned = Math.min(Math.PI / 2, way.turnRad() * far);
         Detour driven = new Detour(task.obstacleRadiusMm(), task.clearanceMm(), standOffMm, turned);
-        double radius = drivenRadiusMm(setup.robot().drive(), radiusMm, is.mismatchShare());
+        double radius = drivenRadiusMm(setup.robot().drive(), way.radiusMm(), is.mismatchShare());
         boolean turnsFree = standOffMm >= task.turnsFromMm() - task.clearanceMm();
         if (!turnsFree || driven.staysClearMm(task.frontMm(), task.widthMm(), radius) < 0) {
             return Outcome.of(End.TOUCHED_IT);
@@ -134,10 +156,17 @@ public record DetourTrial(
         if (!(Math.abs(heading) < MOST_RAD)) { // NaN never met it
             return new Outcome(End.MISSED_THE_LINE, along, heading);
         }
-        double off = setup.line().widthMm() / 2 - track.rideOffsetMm();
-        boolean kept = Twin.run(track, new Start(off, heading, is, start.seed()), TickSink.NONE)
-                .completed();
+        double leftMm =
+                setup.line().widthMm() / 2 - setup.leadMm() * Math.sin(heading) + way.onMm() * far * Math.sin(heading);
+        double offMm = leftMm - track.rideOffsetMm() + pointLeftMm(setup);
+        Start taken = new Start(offMm, heading + way.backRad() * far, is, start.seed());
+        boolean kept = Twin.run(track, taken, TickSink.NONE).completed();
         return new Outcome(kept ? End.KEPT_THE_LINE : End.LOST_THE_LINE, along, heading);
+    }
+
+    /** How far left of the robot's middle its law looks from: starts are told of that point. */
+    private static double pointLeftMm(Setup setup) {
+        return setup.lawSensors().stream().mapToDouble(Sensor::leftMm).average().orElse(0);
     }
 
     /**

@@ -54,6 +54,30 @@ public record Task(
         return new Task(newRadiusMm, clearanceMm, frontMm, widthMm, touch, distance, turnRad);
     }
 
+    public Task withClearanceMm(double newClearanceMm) {
+        return new Task(obstacleRadiusMm, newClearanceMm, frontMm, widthMm, touch, distance, turnRad);
+    }
+
+    public Task withFrontMm(double newFrontMm) {
+        return new Task(obstacleRadiusMm, clearanceMm, newFrontMm, widthMm, touch, distance, turnRad);
+    }
+
+    public Task withWidthMm(double newWidthMm) {
+        return new Task(obstacleRadiusMm, clearanceMm, frontMm, newWidthMm, touch, distance, turnRad);
+    }
+
+    public Task withTouch(Approach.Touch newTouch) {
+        return new Task(obstacleRadiusMm, clearanceMm, frontMm, widthMm, newTouch, distance, turnRad);
+    }
+
+    public Task withDistance(Approach.Distance newDistance) {
+        return new Task(obstacleRadiusMm, clearanceMm, frontMm, widthMm, touch, newDistance, turnRad);
+    }
+
+    public Task withTurnRad(Optional<Double> newTurnRad) {
+        return new Task(obstacleRadiusMm, clearanceMm, frontMm, widthMm, touch, distance, newTurnRad);
+    }
+
     /** The way round for one approach, as planned: from where it usually stands. */
     public Detour detour(Setup setup, Approach approach, double turn) {
         return new Detour(obstacleRadiusMm, clearanceMm, approach.usualStandOffMm(setup), turn);

@@ -1,6 +1,6 @@
 /**
  * Round an obstacle on the line: the robot turns to one side by an angle, drives an arc back towards the line, and takes it up again where a
- * sensor meets it. {@link fahrbahn.core.detour.Detour} has the geometry and the wheel commands, {@link fahrbahn.core.detour.DetourTrial} what
+ * sensor meets it: straight on until it stands over the line, and back along it. {@link fahrbahn.core.detour.Detour} has the geometry and the wheel commands, {@link fahrbahn.core.detour.DetourTrial} what
  * becomes of it when battery, grip and wheels differ.
  *
  * <p>Frame: the line along x, the obstacle's middle at the origin, the robot coming from -x; detours to the left, those to the right are their

@@ -76,8 +76,7 @@ final class LossFinder {
     private Part partToBlame() {
         Part here = track.path().partAt(sMm);
         Part before = track.path().partAt(Math.max(0, sMm - BEHIND_MM));
-        boolean easy =
-                here instanceof Part.Straight || here instanceof Part.Crease || here instanceof Part.Obstacle;
+        boolean easy = here instanceof Part.Straight || here instanceof Part.Crease || here instanceof Part.Obstacle;
         return easy ? before : here;
     }
 

@@ -26,4 +26,20 @@ public record Sensing(double wayMm, double wheelStepMm, double markNoiseMm, doub
     public Sensing withWayMm(double newWayMm) {
         return new Sensing(newWayMm, wheelStepMm, markNoiseMm, distanceNoiseMm, missShare);
     }
+
+    public Sensing withWheelStepMm(double newStepMm) {
+        return new Sensing(wayMm, newStepMm, markNoiseMm, distanceNoiseMm, missShare);
+    }
+
+    public Sensing withMarkNoiseMm(double newNoiseMm) {
+        return new Sensing(wayMm, wheelStepMm, newNoiseMm, distanceNoiseMm, missShare);
+    }
+
+    public Sensing withDistanceNoiseMm(double newNoiseMm) {
+        return new Sensing(wayMm, wheelStepMm, markNoiseMm, newNoiseMm, missShare);
+    }
+
+    public Sensing withMissShare(double newShare) {
+        return new Sensing(wayMm, wheelStepMm, markNoiseMm, distanceNoiseMm, newShare);
+    }
 }

@@ -92,7 +92,15 @@ class DetourTest {
 
     private static DetourTrial driven(Task task, Approach approach, Spread spread, int runs) {
         return DetourTrial.of(
-                Setups.pair(), task, approach, task.turnRad().orElseThrow(), spread, runs, 3, Workers.all(), Job.UNWATCHED);
+                Setups.pair(),
+                task,
+                approach,
+                task.turnRad().orElseThrow(),
+                spread,
+                runs,
+                3,
+                Workers.all(),
+                Job.UNWATCHED);
     }
 
     @Test
@@ -117,6 +125,29 @@ class DetourTest {
                     .as("%.0f deg", degrees)
                     .isCloseTo(20, within(1e-6));
             assertThat(detour.staysClearMm(FRONT_MM, WIDTH_MM, 0.9 * radius)).isLessThan(20);
+        }
+    }
+
+    /** From where the sensor meets the line, driven straight on: the turning point stands on its middle. */
+    @Test
+    void drivenOnItStandsOnTheMiddleOfTheLine() {
+        double lead = 55;
+        double line = 24;
+        for (double heading : new double[] {-0.3, -0.8, -1.3}) {
+            double leftMm = line / 2 - lead * Math.sin(heading);
+            double on = Detour.driveOnMm(heading, lead, line);
+            assertThat(leftMm + on * Math.sin(heading)).isCloseTo(0, within(1e-9));
+        }
+    }
+
+    /** A run like the mean one stands along the line when its law takes over, and a good law keeps it. */
+    @Test
+    void aRunLikeTheMeanOneKeepsTheLine() {
+        for (double degrees : new double[] {50, 70, 90}) {
+            DetourTrial calm = driven(task(degrees), new Approach.Touch(120, 0), Spread.NONE, 50);
+            assertThat(calm.count(DetourTrial.End.KEPT_THE_LINE))
+                    .as("turned by %.0f", degrees)
+                    .isEqualTo(50);
         }
     }
 
@@ -150,8 +181,7 @@ class DetourTest {
             sum += Double.isNaN(off) ? 0 : off;
         }
         double expected = Math.pow(miss, readings);
-        assertThat((double) ran / runs)
-                .isCloseTo(expected, within(4 * Math.sqrt(expected * (1 - expected) / runs)));
+        assertThat((double) ran / runs).isCloseTo(expected, within(4 * Math.sqrt(expected * (1 - expected) / runs)));
         Approach.Distance sure = new Approach.Distance(200, 0, 0);
         double mean = 0;
         for (int i = 0; i < 4000; i++) {
@@ -166,7 +196,13 @@ class DetourTest {
     @Test
     void cornersThatDoNotPassTouchIt() {
         Task near = new Task(
-                40, 20, FRONT_MM, 2 * WIDTH_MM, new Approach.Touch(60, 0), new Approach.Distance(90, 0, 0), Optional.empty());
+                40,
+                20,
+                FRONT_MM,
+                2 * WIDTH_MM,
+                new Approach.Touch(60, 0),
+                new Approach.Distance(90, 0, 0),
+                Optional.empty());
         assertThat(near.turnsFromMm()).isCloseTo(Math.hypot(FRONT_MM, WIDTH_MM) + 20 - FRONT_MM, within(1e-12));
         DetourChoice none = DetourChoice.of(
                 Setups.pair(), near, new Approach.Touch(5, 0), Spread.NONE, 10, 1, Workers.all(), Job.UNWATCHED);

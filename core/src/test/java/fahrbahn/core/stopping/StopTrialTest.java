@@ -108,8 +108,8 @@ class StopTrialTest {
     /** Shares in closed form: a timer over 800 mm scatters by battery 3 % and grip 1 % of the way, so by 9 to 1; without the battery grip is left. */
     @Test
     void sharesAreThoseOfTheVariances() {
-        StopShares shares = StopShares.of(
-                PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
+        StopShares shares =
+                StopShares.of(PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
         List<StopShares.Part> timer = shares.of(Rule.TIMER);
         assertThat(timer.get(0).cause()).isEqualTo(Cause.BATTERY);
         // A standard deviation is known to 2 %, a variance to 4, a share of nine tenths to one hundredth.
@@ -123,16 +123,16 @@ class StopTrialTest {
     /** At half the speed a mark is passed half as far: what comes to rest late by the battery halves with it. */
     @Test
     void halfAsFastComesToRestHalfAsLate() {
-        StopShares shares = StopShares.of(
-                PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
+        StopShares shares =
+                StopShares.of(PAIR, new Sensing(800, 0, 0, 0, 0), SPREAD, RUNS, 5, Workers.all(), Job.UNWATCHED);
         double ratio = shares.atHalfSpeed().scatterMm(Rule.MARK) / shares.all().scatterMm(Rule.MARK);
         assertThat(ratio).isBetween(0.45, 0.56);
     }
 
     @Test
     void seeingIsAllOfAMarkSeenBadly() {
-        StopShares shares = StopShares.of(
-                PAIR, new Sensing(800, 0, 8, 0, 0), Spread.TYPICAL, 400, 5, Workers.all(), Job.UNWATCHED);
+        StopShares shares =
+                StopShares.of(PAIR, new Sensing(800, 0, 8, 0, 0), Spread.TYPICAL, 400, 5, Workers.all(), Job.UNWATCHED);
         assertThat(shares.of(Rule.MARK).get(0).cause()).isEqualTo(Cause.SEEING);
         assertThat(shares.of(Rule.MARK).get(0).share()).isGreaterThan(0.8);
     }

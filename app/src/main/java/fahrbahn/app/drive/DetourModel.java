@@ -1,0 +1,122 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.detour.Approach;
+import fahrbahn.core.detour.DetourChoice;
+import fahrbahn.core.detour.Standing;
+import fahrbahn.core.detour.Task;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.twin.Spread;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Round an obstacle with the robot in hand: found by touch and by distance, each with its arc, its commands and its chance. */
+final class DetourModel {
+    static final int RUNS = 400;
+
+    /** The same robot gets the same answer. */
+    private static final long SEED = 1;
+
+    private final Season season;
+    private final Supplier<Optional<Ground>> ground;
+    private final Errand<Answer> errand;
+    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Boolean> byTouch = new ReadOnlyObjectWrapper<>(false);
+    private Optional<Wanted> wanted = Optional.empty();
+    private String problem = "";
+
+    private record Wanted(Setup setup, Task task) {}
+
+    record Answer(Setup setup, Task task, DetourChoice touch, DetourChoice distance) {
+        DetourChoice of(boolean byTouch) {
+            return byTouch ? touch : distance;
+        }
+
+        Approach approach(boolean byTouch) {
+            return of(byTouch).approach();
+        }
+    }
+
+    DetourModel(Season season, Errands errands, Supplier<Optional<Ground>> ground) {
+        this.season = season;
+        this.ground = ground;
+        this.errand = errands.errand("The detours");
+    }
+
+    /** Empty as long as nobody looked, while it is driven, and when it cannot be. */
+    ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
+        return answer.getReadOnlyProperty();
+    }
+
+    /** Whether the way after touch is drawn, or that after distance. */
+    ReadOnlyObjectProperty<Boolean> byTouchProperty() {
+        return byTouch.getReadOnlyProperty();
+    }
+
+    void otherApproach() {
+        byTouch.set(!byTouch.get());
+    }
+
+    ReadOnlyBooleanProperty runningProperty() {
+        return errand.runningProperty();
+    }
+
+    double progress() {
+        return errand.progress();
+    }
+
+    /** Why there is no answer; empty when there is one, or one is on its way. */
+    String problem() {
+        return problem;
+    }
+
+    /** The first obstacle on the table in hand. */
+    Optional<Standing> standing() {
+        return ground.get().flatMap(g -> Standing.on(g).stream().findFirst());
+    }
+
+    /** As it was typed, round the obstacle of the table in hand where there is one. */
+    Task task() {
+        Task typed = season.choices().detourProperty().get().orElseGet(() -> Task.usual(season.setupOrGuess()));
+        return standing().map(s -> typed.withObstacleRadiusMm(s.radiusMm())).orElse(typed);
+    }
+
+    /** @throws fahrbahn.core.check.BadValueException when a number of it cannot be */
+    void change(UnaryOperator<Task> change) {
+        season.choices().planDetour(change.apply(task()));
+    }
+
+    /** Somebody looks: the runs are driven, unless they have been. */
+    void look() {
+        Wanted now = new Wanted(season.setupOrGuess(), task());
+        if (wanted.isPresent() && wanted.get().equals(now)) {
+            return;
+        }
+        wanted = Optional.of(now);
+        problem = "";
+        answer.set(Optional.empty());
+        errand.runToEnd(job -> drive(now, job), ending -> {
+            problem = Ending.words(ending);
+            answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
+        });
+    }
+
+    private static Answer drive(Wanted now, Job job) {
+        List<DetourChoice> both = List.of(now.task().touch(), now.task().distance()).stream()
+                .map(approach -> DetourChoice.of(
+                        now.setup(), now.task(), approach, Spread.TYPICAL, RUNS, SEED, Workers.all(), job))
+                .toList();
+        return new Answer(now.setup(), now.task(), both.get(0), both.get(1));
+    }
+}

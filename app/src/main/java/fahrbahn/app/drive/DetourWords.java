@@ -1,0 +1,110 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.drive.DetourModel.Answer;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.detour.Detour;
+import fahrbahn.core.detour.DetourChoice;
+import fahrbahn.core.detour.DetourTrial;
+import fahrbahn.core.detour.DetourTrial.End;
+import fahrbahn.core.detour.Standing;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Completion;
+import java.util.List;
+import java.util.Optional;
+
+/** Ways round an obstacle, in words. */
+final class DetourWords {
+    static final String DRIVING = "The twin goes round the obstacle, found by touch and by distance.";
+
+    private DetourWords() {}
+
+    static String verdict(Answer answer) {
+        Optional<DetourTrial> touch = answer.touch().best();
+        Optional<DetourTrial> distance = answer.distance().best();
+        if (touch.isEmpty() && distance.isEmpty()) {
+            return tooNear(answer);
+        }
+        if (touch.isEmpty() || distance.isEmpty()) {
+            boolean byTouch = touch.isPresent();
+            return way(answer.setup(), answer.of(byTouch)) + " " + tooNear(answer, !byTouch);
+        }
+        Completion a = touch.get().kept();
+        Completion b = distance.get().kept();
+        boolean touchWins = a.completed() > b.completed();
+        boolean told = touchWins ? a.low() > b.high() : b.low() > a.high();
+        String other = touchWins ? "by distance " + chance(b) : "by touch " + chance(a);
+        String sentence = way(answer.setup(), answer.of(touchWins)) + " " + capital(other);
+        return sentence + (told ? "." : ": no difference that " + a.runs() + " runs would show.");
+    }
+
+    private static String tooNear(Answer answer) {
+        return "From where it stands no arc keeps clear. " + tooNear(answer, true);
+    }
+
+    private static String tooNear(Answer answer, boolean byTouch) {
+        String least = Words.number(answer.task().turnsFromMm(), 2) + " mm";
+        return byTouch
+                ? "After touch it has to back off further: its corners turn freely from " + least + " on."
+                : "By distance it has to stop sooner: its corners turn freely from " + least + " on.";
+    }
+
+    private static String way(Setup setup, DetourChoice choice) {
+        DetourTrial best = choice.best().orElseThrow();
+        double[] commands = Detour.commands(setup, best.radiusMm());
+        return "Found by " + choice.approach().word() + ": turn " + degrees(best.turnRad())
+                + " to one side, then drive " + Words.number(commands[0], 3) + " outside and "
+                + Words.number(commands[1], 3) + " inside until a sensor meets the line, "
+                + Words.number(best.onMm(), 2) + " mm on and "
+                + degrees(best.backRad()) + " back. It is on the line again in "
+                + chance(best.kept()) + ".";
+    }
+
+    static String chance(Completion kept) {
+        return Words.percent(kept.low()) + " to " + Words.percent(kept.high());
+    }
+
+    static String degrees(double rad) {
+        return Words.number(Math.toDegrees(rad), 2) + " degrees";
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    /** Where the obstacle comes from. */
+    static String where(Optional<Standing> standing) {
+        return standing.map(s -> "The obstacle of the table in hand, " + Words.number(s.atMm() / 1000, 3)
+                        + " m along the line. The twin of the other pages drives as if it were not there.")
+                .orElse("The table in hand has no obstacle; Table (2) lays one by V. Here it is one as typed.");
+    }
+
+    /** What the other pages' figures leave out; nothing where nothing stands on the line. */
+    static String notPassed(List<Standing> standing) {
+        return standing.isEmpty()
+                ? ""
+                : " The obstacle at " + Words.number(standing.get(0).atMm() / 1000, 3)
+                        + " m is not in it: Detour has the odds of going round.";
+    }
+
+    static String meets(DetourTrial trial) {
+        if (trial.alongMm().n() == 0) {
+            return "never";
+        }
+        return Words.number(trial.alongMm().mean(), 3) + " mm behind, +- "
+                + Words.number(trial.alongMm().sd(), 2);
+    }
+
+    static String count(DetourTrial trial, End end) {
+        return trial.count(end) + " of " + trial.runs();
+    }
+
+    static String end(End end) {
+        return switch (end) {
+            case RAN_INTO_IT -> "ran into it";
+            case TOUCHED_IT -> "touched it on the way";
+            case MISSED_THE_LINE -> "missed the line";
+            case LOST_THE_LINE -> "met it, lost it";
+            case KEPT_THE_LINE -> "on the line again";
+        };
+    }
+}

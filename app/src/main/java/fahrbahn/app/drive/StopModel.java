@@ -1,0 +1,119 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.Rule;
+import fahrbahn.core.stopping.StopPlan;
+import fahrbahn.core.stopping.StopShares;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.trials.Sample;
+import fahrbahn.core.twin.Spread;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Every way to decide that it is there, on the same runs of the robot in hand; and what would make the one in hand better. */
+final class StopModel {
+    static final int RUNS = 400;
+
+    /** The same robot gets the same answer. */
+    private static final long SEED = 1;
+
+    private final Season season;
+    private final Errand<Answer> errand;
+    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Rule> inHand = new ReadOnlyObjectWrapper<>(Rule.TIMER);
+    private Optional<Wanted> wanted = Optional.empty();
+    private String problem = "";
+
+    private record Wanted(Setup setup, StopPlan plan) {}
+
+    /** @param logged where real runs with this setting stopped along the line */
+    record Answer(Setup setup, StopPlan plan, StopShares shares, Sample logged) {}
+
+    StopModel(Season season, Errands errands) {
+        this.season = season;
+        this.errand = errands.errand("The stops");
+    }
+
+    /** Empty as long as nobody looked, while it is driven, and when it cannot be. */
+    ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
+        return answer.getReadOnlyProperty();
+    }
+
+    /** The rule of which it is told what would make it better. */
+    ReadOnlyObjectProperty<Rule> inHandProperty() {
+        return inHand.getReadOnlyProperty();
+    }
+
+    ReadOnlyBooleanProperty runningProperty() {
+        return errand.runningProperty();
+    }
+
+    double progress() {
+        return errand.progress();
+    }
+
+    /** Why there is no answer; empty when there is one, or one is on its way. */
+    String problem() {
+        return problem;
+    }
+
+    StopPlan plan() {
+        return season.choices().stopProperty().get().orElse(StopPlan.USUAL);
+    }
+
+    /** @throws fahrbahn.core.check.BadValueException when a number of it cannot be */
+    void change(UnaryOperator<StopPlan> change) {
+        season.choices().planStop(change.apply(plan()));
+    }
+
+    void take(Rule rule) {
+        inHand.set(rule);
+    }
+
+    /** The next rule of the list, or the one before. */
+    void move(int by) {
+        Rule[] all = Rule.values();
+        inHand.set(all[Math.floorMod(inHand.get().ordinal() + by, all.length)]);
+    }
+
+    /** Somebody looks: the runs are driven, unless they have been. */
+    void look() {
+        Wanted now = new Wanted(season.setupOrGuess(), plan());
+        if (wanted.isPresent() && wanted.get().equals(now)) {
+            return;
+        }
+        wanted = Optional.of(now);
+        problem = "";
+        answer.set(Optional.empty());
+        Sample logged = logged(now.setup());
+        errand.runToEnd(job -> drive(now, logged, job), ending -> {
+            problem = Ending.words(ending);
+            answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
+        });
+    }
+
+    private static Answer drive(Wanted now, Sample logged, Job job) {
+        StopShares shares =
+                StopShares.of(now.setup(), now.plan().sensing(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
+        return new Answer(now.setup(), now.plan(), shares, logged);
+    }
+
+    /** Real runs of this robot on this table with the setting as it is. */
+    private Sample logged(Setup setup) {
+        return Sample.of(season.runs().stream()
+                .filter(run -> run.source() == Run.Source.TABLE
+                        && run.basis().table().id().equals(season.tableNow().id())
+                        && run.basis().setup().equals(Optional.of(setup)))
+                .mapToDouble(run -> run.outcome().stop().alongMm())
+                .toArray());
+    }
+}

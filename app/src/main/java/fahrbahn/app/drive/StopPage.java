@@ -1,0 +1,148 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.drive.StopModel.Answer;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.stopping.Rule;
+import fahrbahn.core.stopping.Sensing;
+import fahrbahn.core.stopping.StopPlan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.ToDoubleFunction;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** How to decide that it is there: every rule side by side, and what would make the one in hand better. */
+final class StopPage {
+    static final String TITLE = "Stopping";
+    private static final double SIDE_WIDTH = 380;
+
+    private final StopModel model;
+    private final StopPicture picture;
+    private final Label verdict = Nodes.wrapped(StopWords.DRIVING, "bench-result");
+    private final Label betterHead = Nodes.wrapped("", "strong");
+    private final VBox better = Nodes.column();
+    private final ProgressBar progress = new ProgressBar(0);
+    private final List<Runnable> shown = new ArrayList<>();
+
+    StopPage(StopModel model) {
+        this.model = model;
+        this.picture = new StopPicture(model::take);
+        verdict.setId("stopVerdict");
+        betterHead.setId("stopInHand");
+        better.setId("stopBetter");
+        progress.setId("stopProgress");
+    }
+
+    Pages.Page page() {
+        Action before = new Action("ruleBefore", "Rule above", KeyCode.UP, () -> model.move(-1));
+        Action after = new Action("ruleAfter", "Rule below", KeyCode.DOWN, () -> model.move(1));
+        progress.visibleProperty().bind(model.runningProperty());
+        model.answerProperty().addListener(o -> refresh());
+        model.inHandProperty().addListener(o -> refresh());
+        refresh();
+        VBox side = Nodes.column(Nodes.panel("What would make it better", betterHead, better));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        FlowPane fields = fields();
+        fields.getChildren().addAll(before.button(), after.button(), progress);
+        fields.getStyleClass().add("by-bottom");
+        VBox body = Nodes.column(
+                Nodes.panel("Where it is to stop, and what it can decide by", verdict, fields),
+                Nodes.grow(Nodes.row(
+                        Nodes.grow(Nodes.panel(
+                                "Where " + StopModel.RUNS + " runs come to rest, about their mean",
+                                Nodes.grow(picture))),
+                        side)));
+        return new Pages.Page(TITLE, body, List.of(before, after), nowNs -> {
+            model.look();
+            progress.setProgress(model.progress());
+        });
+    }
+
+    private FlowPane fields() {
+        return Nodes.flow(
+                field(
+                        "stopWay",
+                        "way, mm",
+                        "From the last place the program was sure of, a mark or the start, to where it decides.",
+                        Sensing::wayMm,
+                        Sensing::withWayMm),
+                window(),
+                field(
+                        "wheelStep",
+                        "one count, mm",
+                        "How far the robot goes in one count of the wheel encoder.",
+                        Sensing::wheelStepMm,
+                        Sensing::withWheelStepMm),
+                field(
+                        "markNoise",
+                        "mark seen to, mm",
+                        "Standard deviation of where a sensor sees the edge of a mark.",
+                        Sensing::markNoiseMm,
+                        Sensing::withMarkNoiseMm),
+                field(
+                        "distanceNoise",
+                        "distance to, mm",
+                        "Standard deviation of a reading of the distance sensor.",
+                        Sensing::distanceNoiseMm,
+                        Sensing::withDistanceNoiseMm),
+                field(
+                        "missShare",
+                        "missed, %",
+                        "How many of a hundred readings of the distance sensor see nothing.",
+                        s -> 100 * s.missShare(),
+                        (s, v) -> s.withMissShare(v / 100)));
+    }
+
+    private NumberField window() {
+        NumberField field = new NumberField(
+                "stopWindow",
+                "window, +- mm",
+                "How far the robot may stop from its place to each side and the attachment still works.",
+                v -> model.change(p -> new StopPlan(p.sensing(), v)));
+        shown.add(() -> field.show(model.plan().windowMm()));
+        return field;
+    }
+
+    private NumberField field(
+            String id,
+            String words,
+            String term,
+            ToDoubleFunction<Sensing> value,
+            BiFunction<Sensing, Double, Sensing> with) {
+        NumberField field = new NumberField(
+                id, words, term, v -> model.change(p -> new StopPlan(with.apply(p.sensing(), v), p.windowMm())));
+        shown.add(() -> field.show(value.applyAsDouble(model.plan().sensing())));
+        return field;
+    }
+
+    private void refresh() {
+        shown.forEach(Runnable::run);
+        Optional<Answer> answer = model.answerProperty().get();
+        Rule rule = model.inHandProperty().get();
+        picture.show(answer.orElse(null), rule);
+        verdict.setText(
+                answer.map(StopWords::verdict).orElse(model.problem().isEmpty() ? StopWords.DRIVING : model.problem()));
+        betterHead.setText("Stopping by " + StopWords.name(rule));
+        better.getChildren().setAll(answer.map(a -> better(a, rule)).orElse(List.of()));
+    }
+
+    private static List<Node> better(Answer answer, Rule rule) {
+        List<Node> lines = new ArrayList<>();
+        StopWords.better(answer, rule).forEach(words -> lines.add(Nodes.wrapped(words)));
+        lines.add(Nodes.wrapped(StopWords.slower(answer, rule)));
+        lines.add(Nodes.wrapped(StopWords.formula(answer, rule), "reason"));
+        lines.add(Nodes.wrapped(StopWords.thereAndBack(answer, rule), "reason"));
+        lines.add(Nodes.wrapped(StopWords.logged(answer), "reason"));
+        return lines;
+    }
+}

@@ -1,0 +1,152 @@
+package fahrbahn.app.drive;
+
+import fahrbahn.app.drive.StopModel.Answer;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.stopping.Cause;
+import fahrbahn.core.stopping.Rule;
+import fahrbahn.core.stopping.StopFormula;
+import fahrbahn.core.stopping.StopShares;
+import fahrbahn.core.stopping.StopTrial;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.twin.Spread;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/** Ways to stop, in words. */
+final class StopWords {
+    static final String DRIVING = "The twin drives every way to stop on the same runs.";
+
+    /** Fewer logged runs say little of a scatter: a standard deviation of four is known to a factor of two or three. */
+    private static final int FEWEST_LOGGED = 4;
+
+    /** Standard deviations of 400 runs each differ by a tenth now and then where there is no difference. */
+    private static final double ALIKE = 1.1;
+
+    private StopWords() {}
+
+    static String name(Rule rule) {
+        return switch (rule) {
+            case TIMER -> "a timer";
+            case WHEEL_TURNS -> "wheel turns";
+            case MARK -> "a mark";
+            case BOTH_DARK -> "both on dark";
+            case DISTANCE -> "distance";
+        };
+    }
+
+    private static String cause(Cause cause) {
+        return switch (cause) {
+            case BATTERY -> "battery";
+            case LAG -> "lag of the wheels";
+            case GRIP -> "grip";
+            case START -> "how it is set down";
+            case SEEING -> "what it sees";
+        };
+    }
+
+    /** What to do about it. */
+    private static String cure(Cause cause, Rule rule) {
+        return switch (cause) {
+            case BATTERY ->
+                rule == Rule.TIMER
+                        ? "Charge before each run, or stop by wheel turns or a mark."
+                        : "Charge before each run, or come in slower.";
+            case LAG -> "Come in slower: lag carries it on in proportion to its speed.";
+            case GRIP ->
+                rule == Rule.WHEEL_TURNS || rule == Rule.TIMER
+                        ? "Clean wheels and mat, or stop by a mark."
+                        : "Clean wheels and mat.";
+            case START -> "Set it down against a jig.";
+            case SEEING ->
+                rule == Rule.DISTANCE
+                        ? "Average a few readings near the place, or stop by a mark."
+                        : "Come in slower over a wider, darker mark.";
+        };
+    }
+
+    /** The simplest of those that scatter least, as far as so many runs can tell. */
+    static Rule best(StopTrial trial) {
+        double least =
+                Arrays.stream(Rule.values()).mapToDouble(trial::scatterMm).min().orElseThrow();
+        return Arrays.stream(Rule.values())
+                .filter(rule -> trial.scatterMm(rule) <= ALIKE * least)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    static String verdict(Answer answer) {
+        StopTrial all = answer.shares().all();
+        Rule best = best(all);
+        String window = Words.number(answer.plan().windowMm(), 3) + " mm";
+        String sentence = "Decide by " + name(best) + ": it stops within " + window + " to each side in "
+                + chance(all.within(best, answer.plan().windowMm())) + ", scattering " + mm(all.scatterMm(best)) + ".";
+        if (best == Rule.TIMER) {
+            return sentence;
+        }
+        return sentence + " A timer over "
+                + Words.number(answer.plan().sensing().wayMm(), 4) + " mm scatters "
+                + mm(all.scatterMm(Rule.TIMER)) + " and does so in "
+                + chance(all.within(Rule.TIMER, answer.plan().windowMm())) + ".";
+    }
+
+    static String chance(Completion within) {
+        return Words.percent(within.low()) + " to " + Words.percent(within.high());
+    }
+
+    static String mm(double value) {
+        return Words.number(value, 2) + " mm";
+    }
+
+    /** Beside the twin's figure. */
+    static String formula(Answer answer, Rule rule) {
+        OptionalDouble formula =
+                StopFormula.scatterMm(rule, answer.setup(), answer.plan().sensing(), Spread.TYPICAL);
+        return formula.isPresent()
+                ? "By the sums alone it would be " + mm(formula.getAsDouble()) + "."
+                : "For this one there are no sums; the twin alone tells it.";
+    }
+
+    /** What the rule's scatter comes from, what would be left without it, and what to do. */
+    static List<String> better(Answer answer, Rule rule) {
+        return answer.shares().of(rule).stream()
+                .map(part -> better(part, rule, answer.shares().all().scatterMm(rule)))
+                .toList();
+    }
+
+    private static String better(StopShares.Part part, Rule rule, double nowMm) {
+        return capital(cause(part.cause())) + " makes " + Words.percent(part.share()) + " of it: without, " + mm(nowMm)
+                + " would be " + mm(part.withoutMm()) + ". " + cure(part.cause(), rule);
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    /** Nothing where speed makes no difference. */
+    static String slower(Answer answer, Rule rule) {
+        double now = answer.shares().all().scatterMm(rule);
+        if (Math.abs(answer.shares().atHalfSpeed().scatterMm(rule) / now - 1) < ALIKE - 1) {
+            return "Half the speed would change nothing.";
+        }
+        return "At half the speed it would scatter "
+                + mm(answer.shares().atHalfSpeed().scatterMm(rule)) + " instead of "
+                + mm(answer.shares().all().scatterMm(rule)) + ".";
+    }
+
+    static String thereAndBack(Answer answer, Rule rule) {
+        return "There and back again by " + name(rule) + " it scatters "
+                + mm(answer.shares().all().thereAndBackMm(rule)) + ": both ways add in squares.";
+    }
+
+    static String logged(Answer answer) {
+        int runs = answer.logged().n();
+        if (runs < FEWEST_LOGGED) {
+            return "The log book has " + Words.count(runs, "run", "runs")
+                    + " with a stop place for this setting here; from " + FEWEST_LOGGED
+                    + " on they stand beside the twin.";
+        }
+        return "In the log book " + runs + " runs with this setting scatter "
+                + mm(answer.logged().sd()) + " along the line.";
+    }
+}
