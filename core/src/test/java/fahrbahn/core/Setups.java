@@ -35,6 +35,18 @@ public final class Setups {
         return new Setup(robot, edge.line(), law);
     }
 
+    /** A pair astride the line and, outside of it, two that look for marks in the middle of where they stand. */
+    public static Setup withMarkSensors() {
+        Setup pair = pair();
+        double beside = pair.line().widthMm() * (0.5 + 0.625);
+        return pair.withRobot(pair.robot()
+                .withSensors(List.of(
+                        sensor("far left", 55, beside),
+                        pair.robot().sensors().get(0),
+                        pair.robot().sensors().get(1),
+                        sensor("far right", 55, -beside))));
+    }
+
     public static Sensor sensor(String name, double forwardMm, double leftMm) {
         return new Sensor(name, forwardMm, leftMm, 3.4, 12, 78, 0.6, 1);
     }

@@ -2,7 +2,6 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.Sheet;
-import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
@@ -10,13 +9,13 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.review.PathDensity;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
+import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,33 +30,24 @@ import javafx.scene.paint.Color;
  */
 final class CourseView extends StackPane {
     private static final double MOST_CLOSER = 8;
-    private static final double LETTER_PX = 30;
-    private static final double SHEET_WIDTH = 760;
+    private static final int FRAMES_TO_WAYS = 8;
 
     private final TablePainter painter = new TablePainter();
     private final Layer table;
-    private final Layer robots;
+    private final Layer ways;
     private final ImageView density = new ImageView();
     private Ground ground = DemoCourses.workshopLoop();
     private Draft draft = Draft.of(DemoCourses.workshopLoop());
     private double lineWidthMm = 20;
     private List<Runner> runners = List.of();
     private final Map<Runner, Trail> trails = new IdentityHashMap<>();
+    private final List<RunnerLayer> robots = new ArrayList<>();
     private double atS;
+    private double waysS;
+    private int framesSinceWays;
     private double closer = 1;
     private boolean follows;
     private PathDensity passes;
-
-    /** A robot on its way. @param letter beside it; empty for none @param ink of its trail @param dashed as the second of two */
-    record Runner(String letter, Setup setup, Trace trace, String ink, boolean dashed) {
-        private int tick(double tS) {
-            return trace.indexAt(tS);
-        }
-
-        private Pose pose(int tick) {
-            return new Pose(trace.xMm(tick), trace.yMm(tick), trace.headingRad(tick));
-        }
-    }
 
     /** @param what it shows, for those who cannot see it */
     CourseView(String what) {
@@ -71,7 +61,7 @@ final class CourseView extends StackPane {
             protected void paint(Pen pen) {
                 if (ground instanceof Course) {
                     painter.lay(draft, lineWidthMm);
-                    painter.paint(pen, scale());
+                    painter.paint(pen, scale(), getWidth(), getHeight());
                 }
                 placeDensity(scale());
             }
@@ -81,10 +71,10 @@ final class CourseView extends StackPane {
                 return words();
             }
         };
-        robots = new Layer("Robots on their way") {
+        ways = new Layer("Ways of robots") {
             @Override
             protected void paint(Pen pen) {
-                runners.forEach(runner -> paintRun(pen, scale(), runner, trail(runner, scale()), atS));
+                runners.forEach(r -> r.paintTrail(pen, trail(r, scale()), 0, r.tick(waysS)));
             }
 
             @Override
@@ -95,8 +85,8 @@ final class CourseView extends StackPane {
         density.setManaged(false);
         density.setSmooth(false);
         density.setMouseTransparent(true);
-        robots.setMouseTransparent(true);
-        getChildren().addAll(table, density, robots);
+        ways.setMouseTransparent(true);
+        getChildren().addAll(table, density, ways);
         setMinHeight(200);
     }
 
@@ -150,22 +140,72 @@ final class CourseView extends StackPane {
     void show(List<Runner> newRunners, double newAtS) {
         runners = List.copyOf(newRunners);
         trails.clear();
-        moveTo(newAtS);
+        getChildren().removeAll(robots);
+        robots.clear();
+        runners.forEach(runner -> robots.add(new RunnerLayer(runner)));
+        getChildren().addAll(robots);
+        atS = newAtS;
+        paintAll();
     }
 
+    /** Robots move every frame; their ways are painted on a few times a second, and where a robot has come far. */
     void moveTo(double newAtS) {
+        boolean back = newAtS < waysS;
         atS = newAtS;
-        robots.requestLayout();
+        framesSinceWays++;
         if (closer != 1) {
-            table.requestLayout();
+            paintAll();
+        } else if (back || framesSinceWays >= FRAMES_TO_WAYS || cameFar()) {
+            paintWays();
         }
+        placeRobots();
+    }
+
+    private void paintAll() {
+        table.requestLayout();
+        paintWays();
+        requestLayout();
+    }
+
+    private void paintWays() {
+        waysS = atS;
+        framesSinceWays = 0;
+        ways.requestLayout();
+    }
+
+    private boolean cameFar() {
+        TableScale at = ways.scale();
+        for (int i = 0; i < runners.size(); i++) {
+            Pose then = runners.get(i).pose(runners.get(i).tick(waysS));
+            Pose now = runners.get(i).pose(runners.get(i).tick(atS));
+            double px = at.pxPerMm() * Math.hypot(now.xMm() - then.xMm(), now.yMm() - then.yMm());
+            if (px > robots.get(i).halfPx(at) / 2) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void placeRobots() {
+        if (ways.getWidth() > 0) {
+            TableScale at = ways.scale();
+            for (int i = 0; i < runners.size(); i++) {
+                Runner runner = runners.get(i);
+                robots.get(i).place(at, trail(runner, at), runner.tick(waysS), runner.tick(atS));
+            }
+        }
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        placeRobots();
     }
 
     /** Twice as close with every step, and the whole table again after the closest. */
     void lookCloser() {
         closer = closer >= MOST_CLOSER ? 1 : 2 * closer;
-        robots.requestLayout();
-        table.requestLayout();
+        paintAll();
     }
 
     /** Where many runs went; null for none. */
@@ -189,35 +229,9 @@ final class CourseView extends StackPane {
         density.relocate(at.px(0), at.py(0) - height);
     }
 
-    /** The whole table as it is seen now, robots and their ways on it, for paper. Where many runs went is left out: that is pixels. */
+    /** The whole table as it is seen now, for paper. */
     Sheet sheet() {
-        Ground on = ground;
-        Draft laidOut = ground instanceof Course ? draft : null;
-        List<Runner> there = runners;
-        double nowS = atS;
-        double scale = SHEET_WIDTH / on.widthMm();
-        return new Sheet() {
-            @Override
-            public double width() {
-                return SHEET_WIDTH;
-            }
-
-            @Override
-            public double height() {
-                return scale * on.heightMm();
-            }
-
-            @Override
-            public void draw(Pen pen) {
-                TableScale at = new TableScale(0, height(), scale);
-                if (laidOut != null) {
-                    TablePainter onPaper = new TablePainter();
-                    onPaper.lay(laidOut, lineWidthMm);
-                    onPaper.paint(pen, at);
-                }
-                there.forEach(runner -> paintRun(pen, at, runner, new Trail(runner.trace(), runner.setup(), at), nowS));
-            }
-        };
+        return new CourseSheet(ground, lineWidthMm, runners, atS);
     }
 
     private String words() {
@@ -235,28 +249,9 @@ final class CourseView extends StackPane {
     private Trail trail(Runner runner, TableScale at) {
         Trail trail = trails.get(runner);
         if (trail == null || !trail.fits(at)) {
-            trail = new Trail(runner.trace(), runner.setup(), at);
+            trail = runner.trail(at);
             trails.put(runner, trail);
         }
         return trail;
-    }
-
-    private static void paintRun(Pen pen, TableScale at, Runner runner, Trail trail, double tS) {
-        int until = runner.tick(tS);
-        pen.line(
-                runner.dashed() ? new Pen.Stroke(runner.ink(), 2, 6, 5) : new Pen.Stroke(runner.ink(), 2),
-                trail.x(until),
-                trail.y(until));
-        pen.text(
-                "ink-line",
-                runner.letter(),
-                at.px(runner.pose(until).xMm()),
-                at.py(runner.pose(until).yMm()) + (runner.dashed() ? LETTER_PX : -LETTER_PX),
-                Pen.Anchor.MIDDLE);
-        if (runner.dashed()) {
-            RobotMark.drawBench(pen, at, runner.pose(until), runner.setup());
-        } else {
-            RobotMark.draw(pen, at, runner.pose(until), runner.setup());
-        }
     }
 }

@@ -22,7 +22,7 @@ import javafx.scene.layout.VBox;
 final class ReplayPage {
     private static final double LEFT_SHARE = 0.53;
     private static final double LEAST_EM = 56;
-    private static final double LEAST_TRACE_HEIGHT = 96;
+    private static final double LEAST_TRACE_HEIGHT = 74;
 
     /** Further events are in the traces: a list that is longer nobody reads. */
     private static final int MOST_EVENTS = 7;
@@ -39,6 +39,7 @@ final class ReplayPage {
     private final DriveModel model;
     private final CourseView course = new CourseView("The twin on its table");
     private final Plot readings = plot("readings", "After a run: what its sensors read");
+    private final Plot error = plot("error", "After a run: the error its program saw");
     private final Plot steering = plot("commands", "After a run: how it steered, and the share of each gain");
     private final Plot offset = plot("mm", "After a run: how far off its path it was");
     private final Plot wheels = plot("mm/s", "After a run: how fast its wheels turned");
@@ -57,6 +58,10 @@ final class ReplayPage {
         events.setId("replayEvents");
     }
 
+    private List<Plot> plots() {
+        return List.of(readings, error, steering, offset, wheels);
+    }
+
     private static Plot plot(String unit, String promise) {
         Plot plot = new Plot("time, s", unit, promise);
         plot.setMinHeight(LEAST_TRACE_HEIGHT);
@@ -73,7 +78,7 @@ final class ReplayPage {
         Action closer = new Action("lookCloser", "Closer", KeyCode.Z, course::lookCloser);
         Action next = new Action("nextEvent", "Next event", KeyCode.V, () -> act(this::toNextEvent));
         Action save = new Action("saveTraces", "Save", KeyCode.T, this::save);
-        List<Plot> plots = List.of(readings, steering, offset, wheels);
+        List<Plot> plots = plots();
         plots.forEach(plot -> plot.pulled(s -> act(p -> p.seek(s)), s -> act(p -> p.seek(s))));
         FlowPane playing = Nodes.flow(
                 play.button(),
@@ -162,9 +167,10 @@ final class ReplayPage {
 
     private void show(Drive drive) {
         playback = new Playback(drive.trace(), FASTER);
-        course.show(List.of(new CourseView.Runner("", drive.setup(), drive.trace(), "ink-advice", false)), 0);
+        course.show(List.of(new Runner("", drive.setup(), drive.trace(), "ink-advice", false)), 0);
         RunCharts charts = new RunCharts(drive);
         readings.show(charts.readings());
+        error.show(charts.error());
         steering.show(charts.steering());
         offset.show(charts.offset());
         wheels.show(charts.wheels());
@@ -210,7 +216,7 @@ final class ReplayPage {
     private void move(int tick) {
         double s = model.driveProperty().get().orElseThrow().trace().tS(tick);
         course.moveTo(s);
-        for (Plot plot : List.of(readings, steering, offset, wheels)) {
+        for (Plot plot : plots()) {
             plot.cursor(s);
         }
     }
@@ -232,6 +238,7 @@ final class ReplayPage {
                     () -> List.of(
                             course.sheet(),
                             Sheet.of(charts.readings()),
+                            Sheet.of(charts.error()),
                             Sheet.of(charts.steering()),
                             Sheet.of(charts.offset()),
                             Sheet.of(charts.wheels())));

@@ -58,6 +58,12 @@ final class RunCharts {
         return new TracesChart("Steering", "commands", series, true, tS, eventsS);
     }
 
+    /** What the law works on: how far its readings are from its target, in the numbers of its program. */
+    Chart error() {
+        return new TracesChart(
+                "Error", "error", List.of(new Series("error", "ink-curve", WHOLE, trace::error)), true, tS, eventsS);
+    }
+
     /** How far off its path, beside the error its program sees. */
     Chart offset() {
         return new TracesChart(

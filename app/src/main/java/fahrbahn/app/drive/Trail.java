@@ -40,11 +40,17 @@ final class Trail {
         return scale.equals(other);
     }
 
-    double[] x(int tick) {
-        return Arrays.copyOf(x, until[tick]);
+    /** Between two ticks. */
+    double[] x(int from, int to) {
+        return Arrays.copyOfRange(x, first(from), until[to]);
     }
 
-    double[] y(int tick) {
-        return Arrays.copyOf(y, until[tick]);
+    double[] y(int from, int to) {
+        return Arrays.copyOfRange(y, first(from), until[to]);
+    }
+
+    /** The point that was there already, so that no gap is left. */
+    private int first(int from) {
+        return Math.max(0, until[from] - 1);
     }
 }

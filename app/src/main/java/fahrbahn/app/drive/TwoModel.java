@@ -22,8 +22,10 @@ import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -97,9 +99,11 @@ final class TwoModel {
                     .ifPresent(s -> all.add(new Side(robot.name(), s)));
         }
         List<Run> runs = season.runs();
+        Set<String> seen = new HashSet<>(); // a setting is compared once, however many thousand runs had it
         for (int i = runs.size() - 1; i >= 0 && all.size() < MOST_CHOICES; i--) {
             Setting setting = runs.get(i).setting();
-            if (all.stream().noneMatch(one -> one.setup().equals(setting.setup()))) {
+            if (seen.add(setting.id())
+                    && all.stream().noneMatch(one -> one.setup().equals(setting.setup()))) {
                 all.add(new Side("ran with Kp " + DriveWords.gains(setting.setup()), setting.setup()));
             }
         }

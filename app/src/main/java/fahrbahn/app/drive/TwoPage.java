@@ -146,9 +146,9 @@ final class TwoPage {
         }
         Compared compared = last.get();
         course.lay(compared.ground());
-        List<CourseView.Runner> runners = new ArrayList<>();
-        runners.add(new CourseView.Runner("A", compared.a().setup(), compared.ghostA(), "ink-left", false));
-        runners.add(new CourseView.Runner("B", compared.b().setup(), compared.ghostB(), "ink-right", true));
+        List<Runner> runners = new ArrayList<>();
+        runners.add(new Runner("A", compared.a().setup(), compared.ghostA(), "ink-left", false));
+        runners.add(new Runner("B", compared.b().setup(), compared.ghostB(), "ink-right", true));
         course.show(runners, 0);
         playback = new Playback(longer(compared), FASTER);
         String[] head = {"", "A", "B", "B less A", "95 % interval"};

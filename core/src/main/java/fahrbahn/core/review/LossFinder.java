@@ -86,7 +86,7 @@ final class LossFinder {
             return swings.wiggling() ? wiggled(swings) : new Why.TooSlow();
         }
         if (result.end() == RunResult.End.TURNED_ROUND) {
-            return new Why.TurnedRound(droveMost(departed));
+            return new Why.TurnedRound(droveMost(turnedAt()));
         }
         if (badStart()) {
             return new Why.BadStart(start.offsetMm(), start.headingRad());
@@ -211,6 +211,15 @@ final class LossFinder {
             most = ticks[i] > ticks[most] ? i : most;
         }
         return Doing.values()[most];
+    }
+
+    /** When it was half way round, for the last time. */
+    private int turnedAt() {
+        int at = trace.size() - 1;
+        while (at > 0 && Math.abs(aslant(at)) > Math.PI / 2) {
+            at--;
+        }
+        return at;
     }
 
     private double gapBeganMm() {

@@ -10,19 +10,24 @@ import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
+import fahrbahn.core.tuning.UsualTurnMarks;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
+import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import fahrbahn.core.twin.Variation;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -128,6 +133,66 @@ class LossTest {
         Loss loss = lost(gains(Setups.pair(), 0.1, 0), new Start(0, 0.9, Variation.CALM, 0), new Part.Straight(1500));
         assertThat(loss.why()).isEqualTo(new Why.BadStart(0, 0.9));
         assertThat(loss.onLeft()).isTrue();
+    }
+
+    /** Gain enough for the bend, as it shows without the delay; but a sixth of a second goes by before anything comes of it. */
+    @Test
+    void aLoopThatIsLateAtTheBend() {
+        Setup pair = Setups.pair();
+        Setup quick = pair.withLaw(pair.law().withGains(0.25, 0, 0).withBaseCommand(50));
+        Part[] parts = {new Part.Straight(400), new Part.Bend(140, Math.PI), new Part.Straight(500)};
+        Track track = Track.of(course(parts), quick);
+        assertThat(Twin.run(track, Start.calm(0), TickSink.NONE).completed()).isTrue();
+        Loss loss = lost(quick.withLoop(new Loop(0.01, 0.16)), Start.calm(0), parts);
+        assertThat(loss.why()).isInstanceOf(Why.TooLate.class);
+        assertThat(((Why.TooLate) loss.why()).lagS()).as("late by, s").isCloseTo(0.16 + 0.005 + 0.04, within(1e-9));
+    }
+
+    /** Marks that say left where the course goes on: the rule that turns at crossings steers off the line. */
+    @Test
+    void aMarkThatLies() {
+        Loss loss = lost(
+                marked(),
+                Start.calm(0),
+                new Part.Straight(500),
+                new Part.Crossing(150, Part.Turn.STRAIGHT, new Part.Marks(Part.Sides.LEFT, Part.Sides.NONE)),
+                new Part.Straight(900));
+        assertThat(loss.why()).isEqualTo(new Why.TurnedAway(Doing.TURNING));
+    }
+
+    @Test
+    void marksThatSayTurnRoundOnTheWay() {
+        Loss loss = lost(
+                marked(),
+                Start.calm(0),
+                new Part.Straight(900),
+                new Part.Crossing(150, Part.Turn.STRAIGHT, new Part.Marks(Part.Sides.BOTH, Part.Sides.NONE)),
+                new Part.Straight(900));
+        assertThat(loss.why()).isEqualTo(new Why.TurnedRound(Doing.TURNING));
+    }
+
+    /** A fifth of its volts, five times as long. */
+    @Test
+    void aFlatBattery() {
+        Variation flat = new Variation(0.2, 1, 0, 0, 0, 1, 1, 0);
+        Loss loss = lost(gains(Setups.pair(), 0.3, 0.6), new Start(0, 0, flat, 0), new Part.Straight(1500));
+        assertThat(loss.why()).isEqualTo(new Why.TooSlow());
+    }
+
+    /** Wheels so uneven that hardly any gain holds the straight. */
+    @Test
+    void unevenWheelsOnAStraight() {
+        Variation uneven = new Variation(1, 1, 0.4, 0, 0, 1, 1, 0);
+        Loss loss = lost(gains(Setups.pair(), 0.03, 0.06), new Start(0, 0, uneven, 0), new Part.Straight(2500));
+        assertThat(loss.why()).isEqualTo(new Why.Drifted());
+        assertThat(loss.onLeft()).as("the right wheel is faster").isTrue();
+    }
+
+    private static Setup marked() {
+        Setup setup = gains(Setups.withMarkSensors(), 0.3, 0.6);
+        return setup.withLaw(setup.law()
+                .withOptions(
+                        setup.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(setup, Palette.USUAL)))));
     }
 
     @Test

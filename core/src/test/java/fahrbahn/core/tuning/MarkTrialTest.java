@@ -31,17 +31,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Turn marks obeyed by the twin: which way it goes at a crossing, and why it does not. */
 class MarkTrialTest {
-    /** A pair astride the line and, outside of it, two that look for marks in the middle of where they stand. */
     private static Setup seeing() {
-        Setup pair = Setups.pair();
-        double beside = pair.line().widthMm() * (0.5 + 0.625);
-        List<Sensor> sensors = List.of(
-                Setups.sensor("far left", 55, beside),
-                pair.robot().sensors().get(0),
-                pair.robot().sensors().get(1),
-                Setups.sensor("far right", 55, -beside));
-        Setup setup = pair.withRobot(pair.robot().withSensors(sensors));
-        return marked(setup, m -> m);
+        return marked(Setups.withMarkSensors(), m -> m);
     }
 
     private static Setup marked(Setup setup, UnaryOperator<TurnMarks> change) {

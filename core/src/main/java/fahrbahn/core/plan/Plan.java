@@ -1,0 +1,187 @@
+package fahrbahn.core.plan;
+
+import fahrbahn.core.check.Text;
+import fahrbahn.core.plan.Block.What;
+import fahrbahn.core.plan.PlanRequest.Team;
+import fahrbahn.core.plan.Rounds.Item;
+import fahrbahn.core.plan.Rounds.Pair;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * Blocks that do not overlap, and what found no room.
+ *
+ * @param blocks by their start
+ */
+public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
+    public Plan {
+        blocks = List.copyOf(blocks);
+        leftOut = List.copyOf(leftOut);
+    }
+
+    /** Nothing has been run yet. @param seed of the drawn orders; the same seed gives the same plan */
+    public static Plan of(PlanRequest request, long seed) {
+        return again(request, List.of(), 0, seed);
+    }
+
+    /**
+     * The same from a later moment on, for time slips: what has been run stays, the rest is planned anew.
+     *
+     * @param done blocks that were done, runs among them
+     * @param fromS no block starts before it
+     */
+    public static Plan again(PlanRequest request, List<Block> done, double fromS, long seed) {
+        List<Crew> crews = new ArrayList<>();
+        for (Team team : request.teams()) {
+            crews.add(new Crew(request, team, ran(done, team), fromS, seed + 31L * crews.size()));
+        }
+        Map<String, Double> tableFreeS = new HashMap<>();
+        request.tables().forEach(table -> tableFreeS.put(table, fromS));
+        List<Block> blocks = new ArrayList<>();
+        double endS = 60 * request.minutes();
+        while (true) {
+            // Who can begin soonest; of those the one with the smallest share of its runs planned.
+            Crew next = crews.stream()
+                    .filter(Crew::hasMore)
+                    .min(Comparator.comparingDouble((Crew crew) -> crew.earliestS(tableFreeS))
+                            .thenComparingDouble(Crew::share))
+                    .orElse(null);
+            if (next == null) {
+                break;
+            }
+            Block block = next.next(tableFreeS);
+            if (block.endS() > endS) {
+                next.stop();
+                continue;
+            }
+            blocks.add(block);
+            tableFreeS.put(block.table(), block.endS());
+            next.planned(block);
+        }
+        blocks.sort(Comparator.comparingDouble(Block::startS).thenComparing(Block::team));
+        List<LeftOut> leftOut = new ArrayList<>();
+        crews.forEach(crew -> leftOut.addAll(crew.leftOut(request.minutes())));
+        return new Plan(blocks, leftOut);
+    }
+
+    private static Map<Pair, Integer> ran(List<Block> done, Team team) {
+        Map<Pair, Integer> ran = new HashMap<>();
+        for (Block block : done) {
+            if (block.what() == What.RUN && block.team().equals(team.name())) {
+                ran.merge(new Pair(block.robot(), block.setting()), 1, Integer::sum);
+            }
+        }
+        return ran;
+    }
+
+    /** A crew as the plan goes on. */
+    private static final class Crew {
+        private final PlanRequest request;
+        private final Team team;
+        private final List<Item> items;
+        private final Map<Pair, Integer> counts;
+        private final List<Double> lamps;
+        private double freeS;
+        private int at;
+        private boolean stopped;
+        private String table = "";
+        private int tableOfRound = Rounds.NO_ROUND;
+
+        Crew(PlanRequest request, Team team, Map<Pair, Integer> done, double fromS, long seed) {
+            this.request = request;
+            this.team = team;
+            this.items = Rounds.of(team, done, new Random(seed));
+            this.counts = new HashMap<>(done);
+            this.lamps = new ArrayList<>(request.calibrateAtS().stream()
+                    .filter(lamp -> lamp >= fromS)
+                    .toList());
+            this.freeS = fromS;
+        }
+
+        boolean hasMore() {
+            return !stopped && at < items.size();
+        }
+
+        double share() {
+            return (double) at / items.size();
+        }
+
+        private boolean staysOnTable(Item item) {
+            return item.round() != Rounds.NO_ROUND && item.round() == tableOfRound;
+        }
+
+        /** The table it goes to: the round's own, else the one that is free soonest, its last one before others. */
+        private String tableFor(Map<String, Double> tableFreeS) {
+            if (staysOnTable(items.get(at))) {
+                return table;
+            }
+            String best = request.tables().get(0);
+            for (String one : request.tables()) {
+                double gain = Math.max(freeS, tableFreeS.get(best)) - Math.max(freeS, tableFreeS.get(one));
+                best = gain > 0 || gain == 0 && one.equals(table) ? one : best;
+            }
+            return best;
+        }
+
+        double earliestS(Map<String, Double> tableFreeS) {
+            return Math.max(freeS, tableFreeS.get(tableFor(tableFreeS)));
+        }
+
+        /** What it would do next. */
+        Block next(Map<String, Double> tableFreeS) {
+            double startS = earliestS(tableFreeS);
+            String on = tableFor(tableFreeS);
+            if (!lamps.isEmpty() && startS >= lamps.get(0)) {
+                return new Block(startS, startS + request.calibrateS(), on, team.name(), "", What.CALIBRATE, "");
+            }
+            Item item = items.get(at);
+            return new Block(
+                    startS, startS + item.lastsS(), on, team.name(), item.robot(), item.what(), item.setting());
+        }
+
+        void planned(Block block) {
+            freeS = block.endS();
+            if (block.what() == What.CALIBRATE) {
+                lamps.removeIf(lamp -> lamp <= block.startS());
+                return;
+            }
+            Item item = items.get(at++);
+            table = block.table();
+            if (block.what() == What.RUN) {
+                tableOfRound = item.round();
+                counts.merge(new Pair(block.robot(), block.setting()), 1, Integer::sum);
+            }
+        }
+
+        void stop() {
+            stopped = true;
+        }
+
+        List<LeftOut> leftOut(double minutes) {
+            List<LeftOut> left = new ArrayList<>();
+            for (Pair pair : Rounds.pairs(team)) {
+                int planned = counts.getOrDefault(pair, 0);
+                if (planned < team.runsEach()) {
+                    left.add(new LeftOut(
+                            team.name(),
+                            pair.robot(),
+                            pair.setting(),
+                            planned,
+                            team.runsEach(),
+                            reason(minutes, planned)));
+                }
+            }
+            return left;
+        }
+
+        private String reason(double minutes, int planned) {
+            String time = Text.digits(minutes, 4);
+            return "the " + time + " minutes have room for " + planned + " of the " + team.runsEach()
+                    + " runs asked for";
+        }
+    }
+}
