@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.drive.Drive;
 import fahrbahn.app.season.Station;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
@@ -16,14 +17,17 @@ import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -126,6 +130,39 @@ class DrivePagesTest extends InWindow {
                         && shop().season().setupOrGuess().robot().drive().lagS() > lagS + 0.02);
         undo();
         until("taken back", () -> shop().season().setupOrGuess().robot().drive().lagS() == lagS);
+    }
+
+    /** What comes over the link is taken down by one key, and read by the same: a file that grows stands in for the robot. */
+    @Test
+    void aLogIsTakenDownFromTheLink() throws Exception {
+        Setup set = shop().season().setupOrGuess();
+        Trace trace = new Trace();
+        Twin.run(Track.of(DemoCourses.workshopLoop(), set), Start.noisy(2, 5), trace);
+        Path csv = home.resolve("whole.csv");
+        TracesFile.write(csv, trace, set);
+        List<String> lines = Files.readAllLines(csv);
+        Path growing = home.resolve("growing.csv");
+        Files.writeString(growing, lines.get(0) + "\n");
+        onWindow(() -> {
+            robot.lookup("#page-robot-log").queryButton().fire();
+            shop().live().connectToFile(growing);
+            return null;
+        });
+        robot.type(KeyCode.R);
+        until("it takes down", () -> robot.lookup("#recordLog").queryButton().getText().startsWith("Enough"));
+        for (int sent = 1; sent < lines.size(); sent += 100) { // as fast as it is heard: nothing is to be dropped
+            int until = Math.min(lines.size(), sent + 100);
+            Files.write(growing, lines.subList(sent, until), StandardOpenOption.APPEND);
+            until("heard", () -> shop().live().statusProperty().get().readings() >= until - 1);
+        }
+        robot.type(KeyCode.R);
+        until("read", () -> ((VBox) robot.lookup("#logFigures").query()).getChildren().size() > 2);
+        Label loop = (Label) ((VBox) robot.lookup("#logFigures").query()).getChildren().get(0);
+        assertThat(loop.getText()).contains(Words.number(1000 * set.robot().loop().periodS()) + " ms");
+        onWindow(() -> {
+            shop().live().disconnect();
+            return null;
+        });
     }
 
     @Test
