@@ -18,8 +18,20 @@ public final class Middle extends ScrollPane {
         setFitToHeight(true);
         setFocusTraversable(false);
         setMinHeight(0);
+        skinProperty().addListener(o -> paintWhatChanges());
         // Pressed with the mouse it would take the focus, and the arrow keys with it, from what was pressed.
         content.addEventHandler(MouseEvent.MOUSE_PRESSED, MouseEvent::consume);
+    }
+
+    /**
+     * The skin keeps what is shown as one picture for fast scrolling, and paints it anew whole when a cursor moves in it by a pixel: without a
+     * graphics card that took half of every frame of the replay. What little is scrolled here is painted as it comes.
+     */
+    private void paintWhatChanges() {
+        Node viewport = lookup(".viewport");
+        if (viewport != null) {
+            viewport.setCache(false);
+        }
     }
 
     /** Laid out at once: before that nothing in it can be pressed, and the key of a quick hand would be lost. */
