@@ -18,6 +18,8 @@ public final class Workers {
         return thread;
     });
 
+    private static final ThreadLocal<Integer> LANE = ThreadLocal.withInitial(() -> 0);
+
     private final int threads;
 
     private Workers(int threads) {
@@ -27,6 +29,14 @@ public final class Workers {
     /** As many as this machine has cores. */
     public static Workers all() {
         return new Workers(Runtime.getRuntime().availableProcessors());
+    }
+
+    /**
+     * Which of the threads that work together this one is: 0 the caller's, and 0 where nobody works together. For memory that each is to have for
+     * itself; results must not depend on it.
+     */
+    public static int lane() {
+        return LANE.get();
     }
 
     /** @param threads 1 or more, the caller's included */
@@ -62,12 +72,23 @@ public final class Workers {
         CompletableFuture<?>[] others =
                 new CompletableFuture<?>[Math.min(threads, count) - 1 > 0 ? Math.min(threads, count) - 1 : 0];
         for (int i = 0; i < others.length; i++) {
-            others[i] = CompletableFuture.runAsync(work, POOL);
+            int lane = i + 1;
+            others[i] = CompletableFuture.runAsync(() -> inLane(lane, work), POOL);
         }
         try {
             work.run();
         } finally {
             finish(others);
+        }
+    }
+
+    private static void inLane(int lane, Runnable work) {
+        int before = LANE.get();
+        LANE.set(lane);
+        try {
+            work.run();
+        } finally {
+            LANE.set(before);
         }
     }
 

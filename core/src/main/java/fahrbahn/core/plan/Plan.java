@@ -39,27 +39,26 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         for (Team team : request.teams()) {
             crews.add(new Crew(request, team, ran(done, team), fromS, seed + 31L * crews.size()));
         }
-        Map<String, Double> tableFreeS = new HashMap<>();
-        request.tables().forEach(table -> tableFreeS.put(table, fromS));
+        Free free = new Free(fromS);
         List<Block> blocks = new ArrayList<>();
         double endS = 60 * request.minutes();
         while (true) {
             // Who can begin soonest; of those the one with the smallest share of its runs planned.
             Crew next = crews.stream()
                     .filter(Crew::hasMore)
-                    .min(Comparator.comparingDouble((Crew crew) -> crew.earliestS(tableFreeS))
+                    .min(Comparator.comparingDouble((Crew crew) -> crew.earliestS(free))
                             .thenComparingDouble(Crew::share))
                     .orElse(null);
             if (next == null) {
                 break;
             }
-            Block block = next.next(tableFreeS);
+            Block block = next.next(free);
             if (block.endS() > endS) {
                 next.stop();
                 continue;
             }
             blocks.add(block);
-            tableFreeS.put(block.table(), block.endS());
+            free.take(block);
             next.planned(block);
         }
         blocks.sort(Comparator.comparingDouble(Block::startS).thenComparing(Block::team));
@@ -76,6 +75,32 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
             }
         }
         return ran;
+    }
+
+    /** When tables are free, and robots, which two crews may share. */
+    private static final class Free {
+        private final double fromS;
+        private final Map<String, Double> tables = new HashMap<>();
+        private final Map<String, Double> robots = new HashMap<>();
+
+        Free(double fromS) {
+            this.fromS = fromS;
+        }
+
+        double tableS(String table) {
+            return tables.getOrDefault(table, fromS);
+        }
+
+        double robotS(String robot) {
+            return robots.getOrDefault(robot, fromS);
+        }
+
+        void take(Block block) {
+            tables.put(block.table(), block.endS());
+            if (!block.robot().isEmpty()) {
+                robots.put(block.robot(), block.endS());
+            }
+        }
     }
 
     /** A crew as the plan goes on. */
@@ -115,26 +140,27 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         }
 
         /** The table it goes to: the round's own, else the one that is free soonest, its last one before others. */
-        private String tableFor(Map<String, Double> tableFreeS) {
+        private String tableFor(Free free) {
             if (staysOnTable(items.get(at))) {
                 return table;
             }
             String best = request.tables().get(0);
             for (String one : request.tables()) {
-                double gain = Math.max(freeS, tableFreeS.get(best)) - Math.max(freeS, tableFreeS.get(one));
+                double gain = Math.max(freeS, free.tableS(best)) - Math.max(freeS, free.tableS(one));
                 best = gain > 0 || gain == 0 && one.equals(table) ? one : best;
             }
             return best;
         }
 
-        double earliestS(Map<String, Double> tableFreeS) {
-            return Math.max(freeS, tableFreeS.get(tableFor(tableFreeS)));
+        double earliestS(Free free) {
+            double robotS = free.robotS(items.get(at).robot());
+            return Math.max(Math.max(freeS, robotS), free.tableS(tableFor(free)));
         }
 
         /** What it would do next. */
-        Block next(Map<String, Double> tableFreeS) {
-            double startS = earliestS(tableFreeS);
-            String on = tableFor(tableFreeS);
+        Block next(Free free) {
+            double startS = earliestS(free);
+            String on = tableFor(free);
             if (!lamps.isEmpty() && startS >= lamps.get(0)) {
                 return new Block(startS, startS + request.calibrateS(), on, team.name(), "", What.CALIBRATE, "");
             }

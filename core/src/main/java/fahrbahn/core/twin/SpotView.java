@@ -37,9 +37,9 @@ final class SpotView {
         return SeenTable.of(table, line, sensor.channel(), sigmaMm, cells, sensor.spotSigmaMm());
     }
 
-    /** At the height of the captures. */
+    /** At the height of the captures; for the thread that asks. */
     SeenRaster usual() {
-        return usual;
+        return usual.inLane(Workers.lane());
     }
 
     /** From each of {@link #HEIGHTS}; painted when first asked for. */
@@ -74,7 +74,8 @@ final class SpotView {
             above++;
         }
         double share = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
-        return new Held(views[above - 1], views[above], share);
+        int lane = Workers.lane();
+        return new Held(views[above - 1].inLane(lane), views[above].inLane(lane), share);
     }
 
     /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
