@@ -22,6 +22,7 @@ import picocli.CommandLine.Command;
             NextCommand.class,
             CompareCommand.class,
             RunLogCommand.class,
+            PlanCommand.class,
             TuningBenchmarkCommand.class,
             CheckCommand.class,
             BenchRobotCommand.class

@@ -149,16 +149,22 @@ class DrivePagesTest extends InWindow {
             return null;
         });
         robot.type(KeyCode.R);
-        until("it takes down", () -> robot.lookup("#recordLog").queryButton().getText().startsWith("Enough"));
+        until(
+                "it takes down",
+                () -> robot.lookup("#recordLog").queryButton().getText().startsWith("Enough"));
         for (int sent = 1; sent < lines.size(); sent += 100) { // as fast as it is heard: nothing is to be dropped
             int until = Math.min(lines.size(), sent + 100);
             Files.write(growing, lines.subList(sent, until), StandardOpenOption.APPEND);
             until("heard", () -> shop().live().statusProperty().get().readings() >= until - 1);
         }
         robot.type(KeyCode.R);
-        until("read", () -> ((VBox) robot.lookup("#logFigures").query()).getChildren().size() > 2);
-        Label loop = (Label) ((VBox) robot.lookup("#logFigures").query()).getChildren().get(0);
-        assertThat(loop.getText()).contains(Words.number(1000 * set.robot().loop().periodS()) + " ms");
+        until(
+                "read",
+                () -> ((VBox) robot.lookup("#logFigures").query()).getChildren().size() > 2);
+        Label loop = (Label)
+                ((VBox) robot.lookup("#logFigures").query()).getChildren().get(0);
+        assertThat(loop.getText())
+                .contains(Words.number(1000 * set.robot().loop().periodS()) + " ms");
         onWindow(() -> {
             shop().live().disconnect();
             return null;

@@ -35,6 +35,10 @@ import picocli.CommandLine;
 /** Commands with input of every wrong kind: 0 or 2, words and no trace, JSON without numbers that are none, and an end. */
 @Timeout(240)
 class FuzzCommandsTest {
+    private static final String PLAN = """
+            {"format": "fahrbahn-plan", "version": 1, "minutes": 40, "tables": ["a", "b"], "lampChangesS": [600], "teams": [
+             {"name": "Sandpipers", "robots": ["Plover"], "settings": ["soft", "sharp"], "lapS": 22, "resetS": 20, "runsEach": 5}]}""";
+
     private static final int CASES = 5000;
     private static final double MOST_S = 10;
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
@@ -189,7 +193,11 @@ class FuzzCommandsTest {
                                     "--calm")
                             : List.of(
                                     "check", damaged(file, seasonBytes, random).toString());
-                case 8 -> List.of("marks", write(file, marks, whole, random));
+                case 8 ->
+                    i % 20 == 8
+                            ? List.of(
+                                    "plan", write(file, PLAN, whole, random), "--seed", whole ? argument(random) : "3")
+                            : List.of("marks", write(file, marks, whole, random));
                 case 10 -> List.of("next", write(file, story, whole, random));
                 case 12 ->
                     List.of(

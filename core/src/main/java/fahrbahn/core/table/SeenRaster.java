@@ -74,7 +74,8 @@ public final class SeenRaster {
     /** Number of cells, those of copies counted too. */
     long cells() {
         synchronized (copies) {
-            return cells.length * (1 + Arrays.stream(copies).filter(Objects::nonNull).count());
+            return cells.length
+                    * (1 + Arrays.stream(copies).filter(Objects::nonNull).count());
         }
     }
 

@@ -50,7 +50,9 @@ class PlanTest {
         Map<String, List<Block>> by =
                 blocks.stream().filter(b -> !whose.apply(b).isEmpty()).collect(Collectors.groupingBy(whose));
         by.forEach((name, its) -> {
-            List<Block> sorted = its.stream().sorted(Comparator.comparingDouble(Block::startS)).toList();
+            List<Block> sorted = its.stream()
+                    .sorted(Comparator.comparingDouble(Block::startS))
+                    .toList();
             for (int i = 1; i < sorted.size(); i++) {
                 assertThat(sorted.get(i).startS())
                         .as("%s %s: %s after %s", what, name, sorted.get(i), sorted.get(i - 1))
@@ -95,7 +97,9 @@ class PlanTest {
                         .mapToInt(l -> l.asked() - l.planned())
                         .sum();
                 assertThat(planned + missing)
-                        .isEqualTo(team.runsEach() * team.robots().size() * team.settings().size());
+                        .isEqualTo(team.runsEach()
+                                * team.robots().size()
+                                * team.settings().size());
             }
         }
     }
@@ -113,11 +117,14 @@ class PlanTest {
                 Map<String, List<Block>> byTable = plan.blocks().stream()
                         .filter(b -> b.team().equals(team.name()))
                         .collect(Collectors.groupingBy(Block::table));
-                byTable.values().forEach(its -> assertThat(spread(counts(its, team))).isLessThanOrEqualTo(1));
+                byTable.values()
+                        .forEach(its -> assertThat(spread(counts(its, team))).isLessThanOrEqualTo(1));
                 List<Block> onThis = new ArrayList<>();
                 for (Block block : plan.blocks()) {
                     if (block.team().equals(team.name()) && block.what() == What.BATTERY) {
-                        assertThat(spread(counts(onThis, team))).as("on one battery").isLessThanOrEqualTo(1);
+                        assertThat(spread(counts(onThis, team)))
+                                .as("on one battery")
+                                .isLessThanOrEqualTo(1);
                         onThis.clear();
                     } else if (block.team().equals(team.name())) {
                         onThis.add(block);
@@ -145,7 +152,8 @@ class PlanTest {
     @Test
     void tablesAreUsed() {
         List<Team> two = List.of(
-                new Team("a", List.of("r"), List.of("s"), 30, 0, 20), new Team("b", List.of("q"), List.of("s"), 30, 0, 20));
+                new Team("a", List.of("r"), List.of("s"), 30, 0, 20),
+                new Team("b", List.of("q"), List.of("s"), 30, 0, 20));
         Plan one = Plan.of(new PlanRequest(60, List.of("t"), two), 1);
         assertThat(one.blocks().get(one.blocks().size() - 1).endS()).isEqualTo(40 * 30.0);
         Plan apart = Plan.of(new PlanRequest(60, names("t", 2), two), 1);

@@ -1,0 +1,60 @@
+package fahrbahn.store;
+
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.property.Uid;
+import fahrbahn.core.plan.Block;
+import fahrbahn.core.plan.Plan;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Date;
+
+/** A plan as appointments (iCalendar, RFC 5545), one for each block, for phones and calendars. */
+public final class PlanCalendar {
+    private static final String PRODUCT = "-//Fahrbahn//plan//EN";
+
+    private PlanCalendar() {}
+
+    /**
+     * Writes it whole or not at all.
+     *
+     * @param begins when the plan begins
+     * @throws BadFileException when the file cannot be written
+     */
+    public static void write(Path file, Plan plan, Instant begins) throws BadFileException {
+        Export.text(file, text(plan, begins));
+    }
+
+    static String text(Plan plan, Instant begins) {
+        ICalendar calendar = new ICalendar();
+        calendar.setProductId(PRODUCT);
+        int number = 1;
+        for (Block block : plan.blocks()) {
+            VEvent event = new VEvent();
+            event.setUid(new Uid("plan-" + begins.getEpochSecond() + "-" + number++ + "@fahrbahn"));
+            event.setDateTimeStamp(Date.from(begins));
+            event.setDateStart(at(begins, block.startS()));
+            event.setDateEnd(at(begins, block.endS()));
+            event.setSummary(summary(block));
+            event.setLocation(block.table());
+            calendar.addEvent(event);
+        }
+        return Biweekly.write(calendar).go();
+    }
+
+    private static Date at(Instant begins, double seconds) {
+        return Date.from(begins.plus(Duration.ofMillis(Math.round(1000 * seconds))));
+    }
+
+    private static String summary(Block block) {
+        String who = block.robot().isEmpty() ? block.team() : block.team() + ", " + block.robot();
+        return switch (block.what()) {
+            case RUN -> who + ": run with " + block.setting();
+            case CHECK -> who + ": sign check and a slow run";
+            case BATTERY -> who + ": fresh battery";
+            case CALIBRATE -> who + ": capture light and dark again";
+        };
+    }
+}

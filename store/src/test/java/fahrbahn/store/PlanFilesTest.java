@@ -1,0 +1,104 @@
+package fahrbahn.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import fahrbahn.core.plan.Block;
+import fahrbahn.core.plan.Plan;
+import fahrbahn.core.plan.PlanRequest;
+import fahrbahn.core.plan.PlanRequest.Team;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class PlanFilesTest {
+    private static final String WHOLE = """
+            {"format": "fahrbahn-plan", "version": 1, "minutes": 40, "tables": ["by the window", "by the door"], "lampChangesS": [1200],
+             "calibrateS": 150, "teams": [{"name": "Sandpipers", "robots": ["Plover", "Dunlin"], "settings": ["soft", "sharp; wide"],
+             "lapS": 22, "resetS": 20, "runsEach": 5, "checkS": 100, "batteryRuns": 8, "swapS": 80}]}""";
+
+    @TempDir
+    Path folder;
+
+    private PlanRequest read(String json) throws Exception {
+        return PlanJson.read(Files.writeString(folder.resolve("plan.json"), json));
+    }
+
+    @Test
+    void allOfItIsRead() throws Exception {
+        PlanRequest request = read(WHOLE);
+        assertThat(request)
+                .isEqualTo(new PlanRequest(
+                        40,
+                        List.of("by the window", "by the door"),
+                        List.of(new Team(
+                                "Sandpipers",
+                                List.of("Plover", "Dunlin"),
+                                List.of("soft", "sharp; wide"),
+                                22,
+                                20,
+                                5,
+                                100,
+                                8,
+                                80)),
+                        List.of(1200.0),
+                        150));
+    }
+
+    @Test
+    void tablesMayBeANumberAndTheRestLeftOut() throws Exception {
+        PlanRequest request = read("{\"minutes\": 10, \"tables\": 2, \"teams\": [{\"name\": \"a\", \"robots\": [\"r\"],"
+                + " \"settings\": [\"s\"], \"lapS\": 10, \"resetS\": 5, \"runsEach\": 3}]}");
+        assertThat(request.tables()).containsExactly("table 1", "table 2");
+        assertThat(request.teams().get(0))
+                .isEqualTo(new Team("a", List.of("r"), List.of("s"), 10, 5, 3, 0, Team.ANY, 120));
+    }
+
+    @Test
+    void whatCannotBePlannedIsRefusedByItsField() {
+        for (String[] bad : new String[][] {
+            {"\"minutes\": 40", "\"minutes\": -1", "minutes"},
+            {"\"minutes\": 40", "\"minutes\": \"long\"", "minutes"},
+            {"\"lapS\": 22", "\"lapS\": 0", "lapS"},
+            {"\"runsEach\": 5", "\"runsEach\": 2.5", "runsEach"},
+            {"\"runsEach\": 5", "\"runsEach\": 1e9", "runsEach"},
+            {"[\"Plover\", \"Dunlin\"]", "[\"Plover\", \"Plover\"]", "robots"},
+            {"[\"Plover\", \"Dunlin\"]", "\"Plover\"", "robots"},
+            {"[\"by the window\", \"by the door\"]", "0", "tables"},
+            {"[\"by the window\", \"by the door\"]", "1.5", "tables"},
+            {"\"batteryRuns\": 8", "\"batteryRuns\": 0", "batteryRuns"},
+            {"fahrbahn-plan", "fahrbahn-story", "format"}
+        }) {
+            assertThatThrownBy(() -> read(WHOLE.replace(bad[0], bad[1])))
+                    .as(bad[1])
+                    .isInstanceOf(BadFileException.class)
+                    .hasMessageContaining(bad[2]);
+        }
+    }
+
+    /** Read back by the library: each block at its time, with its words whole. */
+    @Test
+    void appointmentsAreThoseOfThePlan() throws Exception {
+        Plan plan = Plan.of(read(WHOLE), 1);
+        Instant begins = Instant.parse("2031-05-04T08:00:00Z");
+        Path file = folder.resolve("plan.ics");
+        PlanCalendar.write(file, plan, begins);
+        ICalendar back = Biweekly.parse(Files.readString(file)).first();
+        assertThat(back.getEvents()).hasSameSizeAs(plan.blocks());
+        for (int i = 0; i < plan.blocks().size(); i++) {
+            Block block = plan.blocks().get(i);
+            VEvent event = back.getEvents().get(i);
+            assertThat(event.getDateStart().getValue().toInstant())
+                    .isEqualTo(begins.plusSeconds((long) block.startS()));
+            assertThat(event.getDateEnd().getValue().toInstant()).isEqualTo(begins.plusSeconds((long) block.endS()));
+            assertThat(event.getLocation().getValue()).isEqualTo(block.table());
+            assertThat(event.getSummary().getValue()).contains("Sandpipers").contains(block.setting());
+        }
+    }
+}
