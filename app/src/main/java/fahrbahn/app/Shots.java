@@ -51,7 +51,6 @@ public final class Shots extends Application {
     private static final Map<Station, List<String>> PAGES = Map.of(
             Station.ROBOT, List.of("bench"),
             Station.TABLE, List.of("mat"),
-            Station.MEASURE, List.of("captured"),
             Station.GAINS, List.of("map", "next-trial"),
             Station.LEVELS, List.of("law"));
 
@@ -139,6 +138,12 @@ public final class Shots extends Application {
                 () -> robot.keyType(KeyCode.SPACE),
                 () -> said("Take ")));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
+        steps.add(new Step(
+                "drive-stopping.png",
+                () -> fire(stage, "stopping"),
+                () -> {},
+                () -> stage.getScene().lookup("#stopVerdict") instanceof Label verdict
+                        && verdict.getText().startsWith("Decide")));
         steps.add(new Step(
                 "drive-robot-log.png",
                 () -> fire(stage, "robot-log"),

@@ -8,10 +8,13 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.PlaceOnCourse;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -47,14 +50,47 @@ public final class RunsModel extends StationModel {
         return season.runs();
     }
 
-    /** The same with the time as it was typed, empty when nobody timed it. @throws BadValueException when it is no time */
+    /** A run as it was typed; what nobody measured is empty. @param lostAt the number or the name of a part, or how far along */
+    public record Typed(String time, String along, String across, String lostAt, String note) {}
+
+    /** One of which only the time was taken, or not even that. @throws BadValueException when it is no time */
     public void logTyped(boolean completed, String time, String note) {
-        String typed = time.strip();
-        double timeS = typed.isEmpty() ? Double.NaN : Words.parse(typed).orElse(0);
+        logTyped(completed, new Typed(time, "", "", "", note));
+    }
+
+    /** Logs it. @throws BadValueException naming what is no number, no time or no place */
+    public void logTyped(boolean completed, Typed typed) {
+        double timeS = number("the time", typed.time(), "seconds above 0, or empty");
         if (timeS <= 0) {
-            throw new BadValueException("the time", "'" + typed + "'", "seconds above 0, or empty");
+            throw new BadValueException("the time", "'" + typed.time() + "'", "seconds above 0, or empty");
         }
-        logTableRun(completed, timeS, note.strip());
+        double along = number("the stop place along", typed.along(), "mm beyond its place, negative before it, or empty");
+        double across = number("the stop place across", typed.across(), "mm to the left, negative to the right, or empty");
+        Outcome outcome = Outcome.of(completed, timeS).withStop(along, across);
+        if (!completed && !typed.lostAt().isBlank()) {
+            outcome = outcome.withLostMm(lostMm(typed.lostAt()));
+        }
+        log(outcome, typed.note().strip());
+    }
+
+    private static double number(String what, String typed, String rule) {
+        if (typed.isBlank()) {
+            return Double.NaN;
+        }
+        return Words.parse(typed).orElseThrow(() -> new BadValueException(what, "'" + typed.strip() + "'", rule));
+    }
+
+    private double lostMm(String lostAt) {
+        boolean mat = season.matProperty().get().isPresent();
+        List<Part> parts = mat ? List.of() : season.laidCourse().draft().parts();
+        return PlaceOnCourse.mm(parts, lostAt)
+                .orElseThrow(() -> new BadValueException(
+                        "where it was lost",
+                        "'" + lostAt.strip() + "'",
+                        parts.isEmpty()
+                                ? "how far along, as in '1.2 m'"
+                                : "the number of a part of the table, 1 to " + parts.size()
+                                        + ", its name as in 'bend 2', or how far along as in '1.2 m'"));
     }
 
     /**
@@ -63,17 +99,21 @@ public final class RunsModel extends StationModel {
      * @param timeS above 0, or NaN when nobody timed it
      */
     public void logTableRun(boolean completed, double timeS, String note) {
+        log(Outcome.of(completed, timeS), note);
+    }
+
+    private void log(Outcome outcome, String note) {
         String id = UUID.randomUUID().toString();
         season.logRun(new Run(
                 id,
                 Run.Source.TABLE,
                 season.handProperty().get().robot(),
                 season.basisNow().withKnown(known.get()),
-                Outcome.of(completed, timeS),
+                outcome,
                 note));
         last = id;
-        logged.set("Logged: run " + season.runs().size() + ", " + (completed ? "ran" : "lost")
-                + (Double.isNaN(timeS) ? "" : ", " + Words.hundredths(timeS) + " s"));
+        logged.set("Logged: run " + season.runs().size() + ", " + (outcome.completed() ? "ran" : "lost")
+                + (Double.isNaN(outcome.timeS()) ? "" : ", " + Words.hundredths(outcome.timeS()) + " s"));
     }
 
     /** What was logged last in this sitting, in words; empty when nothing was, or when it was taken back. */

@@ -38,6 +38,9 @@ public final class RunsView {
     private final RunsModel model;
     private final TableView<Run> table = new TableView<>();
     private final TextField time = new TextField();
+    private final TextField along = new TextField();
+    private final TextField across = new TextField();
+    private final TextField lostAt = new TextField();
     private final TextField note = new TextField();
     private final Label logged = Nodes.label("", "reason");
     private final Label problem = Nodes.label("", "problem");
@@ -60,18 +63,29 @@ public final class RunsView {
         column("where", 122, run -> run.basis().table().name());
         column("outcome", 90, run -> run.outcome().completed() ? "completed" : "lost");
         column("time, s", 64, run -> measured(run.outcome().timeS()));
-        column("RMS, mm", 84, run -> measured(run.outcome().rmsMm()));
+        column("stop, lost", 110, RunsView::place);
         column("Kp, Kd, base", 125, RunsView::law);
         column("note", 90, Run::note);
-        time.setId("runTime");
-        time.setAccessibleText("Time of the run, s; empty when nobody timed it");
-        time.setPromptText("time, s");
-        Fields.describe(time, "time, s", "How long the run took, by stopwatch; empty when nobody timed it.");
-        time.setPrefColumnCount(6);
-        note.setId("runNote");
-        note.setAccessibleText("Note on the run");
-        note.setPromptText("note");
-        Fields.describe(note, "note", "Anything about this run, in your own words; it stands in the log book.");
+        field(time, "runTime", "time, s", 6, "How long the run took, by stopwatch; empty when nobody timed it.");
+        field(
+                along,
+                "runAlong",
+                "along, mm",
+                7,
+                "How far beyond its place it stopped along the line, negative before it; empty when nobody measured.");
+        field(
+                across,
+                "runAcross",
+                "across, mm",
+                7,
+                "How far to the left of its place it stopped, negative to the right; empty when nobody measured.");
+        field(
+                lostAt,
+                "runLostAt",
+                "lost at",
+                7,
+                "Where it was lost: the number of a part of the table, its name as in bend 2, or how far along as in 1.2 m.");
+        field(note, "runNote", "note", 10, "Anything about this run, in your own words; it stands in the log book.");
         Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
         Action back = new Action("takeRunBack", "Take the last one back", KeyCode.BACK_SPACE, model::takeBack);
@@ -84,13 +98,18 @@ public final class RunsView {
         model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
         StopwatchBar watch = new StopwatchBar(model.watch());
-        Action.alsoIn(time, watch.actions());
+        List<Action> inNumbers = new ArrayList<>(watch.actions());
+        inNumbers.addAll(List.of(ran, lost));
+        List.of(time, along, across).forEach(number -> Action.alsoIn(number, inNumbers));
         model.watch().tapsProperty().addListener(o -> fillIn());
         VBox content = Nodes.column(
                 watch,
                 Nodes.flow(
                         Nodes.label("A run on the table:", "caption"),
                         time,
+                        along,
+                        across,
+                        lostAt,
                         note,
                         ran.button(),
                         lost.button(),
@@ -102,6 +121,27 @@ public final class RunsView {
         List<Action> actions = new ArrayList<>(List.of(ran, lost, back));
         actions.addAll(watch.actions());
         return new StationView(content, actions, nowNs -> watch.frame());
+    }
+
+    private static void field(TextField field, String id, String words, int columns, String what) {
+        field.setId(id);
+        field.setAccessibleText(words);
+        field.setPromptText(words);
+        field.setPrefColumnCount(columns);
+        Fields.describe(field, words, what);
+    }
+
+    /** Where it stopped or was lost; of the twin how near it kept to its path. */
+    private static String place(Run run) {
+        double along = run.outcome().stop().alongMm();
+        double across = run.outcome().stop().acrossMm();
+        if (!Double.isNaN(run.outcome().lostMm())) {
+            return "lost at " + Words.number(run.outcome().lostMm() / 1000) + " m";
+        }
+        if (!Double.isNaN(along) || !Double.isNaN(across)) {
+            return "stop " + measured(along) + " / " + measured(across);
+        }
+        return Double.isNaN(run.outcome().rmsMm()) ? "" : "RMS " + measured(run.outcome().rmsMm());
     }
 
     /** The latest lap is the time of the run. */
@@ -131,11 +171,13 @@ public final class RunsView {
 
     private void log(boolean completed) {
         try {
-            model.logTyped(completed, time.getText(), note.getText());
+            model.logTyped(
+                    completed,
+                    new RunsModel.Typed(
+                            time.getText(), along.getText(), across.getText(), lostAt.getText(), note.getText()));
             problem.setText("");
-            time.clear();
+            List.of(time, along, across, lostAt, note).forEach(TextField::clear);
             model.watch().clear();
-            note.clear();
         } catch (BadValueException refused) {
             problem.setText(Refusals.sentence(refused));
         }

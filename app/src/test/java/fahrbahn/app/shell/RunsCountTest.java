@@ -3,6 +3,10 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
+import fahrbahn.core.table.PlaceOnCourse;
+import fahrbahn.core.table.Part;
+import fahrbahn.app.runs.RunsModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.DemoCourses;
@@ -119,5 +123,30 @@ class RunsCountTest {
         assertThat(shop.runs().runs().get(0).outcome().timeS()).isNaN();
         assertThat(shop.runs().runs().get(0).note()).isEqualTo("smooth");
         assertThat(shop.runs().runs().get(1).outcome().timeS()).isEqualTo(21.5);
+    }
+
+    @Test
+    void whereItStoppedAndWhereItWasLostAreKept() {
+        shop.runs().logTyped(true, new RunsModel.Typed("20.1", "-3", "1,5", "", ""));
+        shop.runs().logTyped(false, new RunsModel.Typed("", "", "", "bend 2", "slid"));
+        shop.runs().logTyped(false, new RunsModel.Typed("", "", "", "1.2 m", ""));
+        assertThat(shop.runs().runs().get(0).outcome().stop().alongMm()).isEqualTo(-3);
+        assertThat(shop.runs().runs().get(0).outcome().stop().acrossMm()).isEqualTo(1.5);
+        double lostMm = shop.runs().runs().get(1).outcome().lostMm();
+        List<Part> parts = shop.season().laidCourse().draft().parts();
+        assertThat(lostMm).isEqualTo(PlaceOnCourse.mm(parts, "bend 2").orElseThrow());
+        assertThat(shop.runs().runs().get(2).outcome().lostMm()).isEqualTo(1200);
+    }
+
+    @Test
+    void aPlaceThatIsNoneIsRefusedAndNothingLogged() {
+        for (RunsModel.Typed typed : List.of(
+                new RunsModel.Typed("", "", "", "nowhere", ""),
+                new RunsModel.Typed("", "", "", "99", ""),
+                new RunsModel.Typed("", "near", "", "", ""),
+                new RunsModel.Typed("", "", "left", "", ""))) {
+            assertThatThrownBy(() -> shop.runs().logTyped(false, typed)).isInstanceOf(BadValueException.class);
+        }
+        assertThat(shop.runs().runs()).isEmpty();
     }
 }
