@@ -2,10 +2,13 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.runs.RunsModel;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.trials.Run;
 import java.util.List;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
 
 /** Runs logged at the table, by keys alone. */
@@ -54,5 +57,28 @@ class LogByKeysTest extends InWindow {
         robot.type(KeyCode.ESCAPE).type(KeyCode.X);
         until("logged", () -> runs().size() == 2);
         assertThat(runs().get(1).outcome().lostMm()).isPositive();
+    }
+
+    /** Where runs stopped is told as they are logged; the window is typed, and taken back. */
+    @Test
+    void stopPlacesTellHowNearAndHowSure() throws Exception {
+        go(Station.RUNS);
+        until("there", () -> robot.lookup("#runAlong").tryQuery().isPresent());
+        onWindow(() -> {
+            for (String along : List.of("9", "-1", "0.5", "1", "-0.5", "0", "1.5", "-1")) {
+                shop().runs().logTyped(true, new RunsModel.Typed("", along, "0.5", "", ""));
+            }
+            return null;
+        });
+        page("where-it-stops");
+        until("told", () -> text("stopsVerdict").startsWith("8 runs stop 1.2 mm beyond its place in the mean"));
+        assertThat(text("stopsVerdict")).contains("Within 5 mm of the mark stop 7 of 8: a chance of 47 % to 100 %");
+        Label first = (Label)
+                ((VBox) robot.lookup("#stopsFurther").query()).getChildren().get(0);
+        assertThat(first.getText()).startsWith("The first run stops 8.9 mm beyond the rest, odder than chance");
+        typeIn("stopsWindow", "10");
+        until("wider", () -> text("stopsVerdict").contains("Within 10 mm of the mark stop 8 of 8"));
+        undo();
+        until("taken back", () -> text("stopsVerdict").contains("Within 5 mm"));
     }
 }

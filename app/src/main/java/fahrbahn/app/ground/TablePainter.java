@@ -6,6 +6,7 @@ import fahrbahn.core.table.Outline;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.IntPredicate;
 
 /** Draws a table and what lies on it; works out anew only what has changed. */
 public final class TablePainter {
@@ -35,11 +36,15 @@ public final class TablePainter {
 
     /** All of it. */
     public void paint(Pen pen, TableScale at) {
-        paint(pen, at, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+        paint(pen, at, outline -> true);
     }
 
     /** What of it lies between the corner and so many pixels to the right and down: all that is seen when it is looked at closer. */
     public void paint(Pen pen, TableScale at, double widthPx, double heightPx) {
+        paint(pen, at, outline -> seen(outline, at, widthPx, heightPx));
+    }
+
+    private void paint(Pen pen, TableScale at, IntPredicate seen) {
         double width = at.pxPerMm() * draft.widthMm();
         double height = at.pxPerMm() * draft.heightMm();
         pen.roundedBox("ink-table", at.px(0), at.py(draft.heightMm()), width, height, CORNER_PX);
@@ -49,7 +54,7 @@ public final class TablePainter {
             y = new double[outlines.size()][];
         }
         for (int i = 0; i < x.length; i++) {
-            if (!seen(i, at, widthPx, heightPx)) {
+            if (!seen.test(i)) {
                 continue;
             }
             if (x[i] == null) {

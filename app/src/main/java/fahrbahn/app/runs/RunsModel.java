@@ -8,6 +8,7 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PlaceOnCourse;
 import fahrbahn.core.trials.Completion;
@@ -19,6 +20,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.ObservableList;
@@ -31,6 +34,8 @@ public final class RunsModel extends StationModel {
     private final Supplier<Map<Constant, Double>> known;
     private final Stopwatch watch;
     private final ReadOnlyStringWrapper logged = new ReadOnlyStringWrapper("");
+    private final ReadOnlyObjectWrapper<Stops> stops;
+    private List<Run> counted = List.of();
     private String last = "";
 
     /** @param watch for runs and laps */
@@ -39,6 +44,26 @@ public final class RunsModel extends StationModel {
         this.watch = watch;
         watch.count(Stopwatch.Counting.LAPS);
         this.known = known;
+        this.stops = new ReadOnlyObjectWrapper<>(Stops.of(List.of(), windowMm()));
+        season.choices().stopProperty().addListener(o -> stops.set(Stops.of(counted, windowMm())));
+    }
+
+    /** Where the runs that count together stopped. */
+    ReadOnlyObjectProperty<Stops> stopsProperty() {
+        return stops.getReadOnlyProperty();
+    }
+
+    private StopPlan plan() {
+        return season.choices().stopProperty().get().orElse(StopPlan.USUAL);
+    }
+
+    private double windowMm() {
+        return plan().windowMm();
+    }
+
+    /** @param mm to each side, in which the attachment works; above 0 */
+    void changeWindow(double mm) {
+        season.choices().planStop(new StopPlan(plan().sensing(), mm));
     }
 
     public Stopwatch watch() {
@@ -64,8 +89,10 @@ public final class RunsModel extends StationModel {
         if (timeS <= 0) {
             throw new BadValueException("the time", "'" + typed.time() + "'", "seconds above 0, or empty");
         }
-        double along = number("the stop place along", typed.along(), "mm beyond its place, negative before it, or empty");
-        double across = number("the stop place across", typed.across(), "mm to the left, negative to the right, or empty");
+        double along =
+                number("the stop place along", typed.along(), "mm beyond its place, negative before it, or empty");
+        double across =
+                number("the stop place across", typed.across(), "mm to the left, negative to the right, or empty");
         Outcome outcome = Outcome.of(completed, timeS).withStop(along, across);
         if (!completed && !typed.lostAt().isBlank()) {
             outcome = outcome.withLostMm(lostMm(typed.lostAt()));
@@ -137,6 +164,8 @@ public final class RunsModel extends StationModel {
      * @param source who made them
      */
     public void count(Run.Source source, Pool pool) {
+        counted = pool.runs();
+        stops.set(Stops.of(counted, windowMm()));
         say(
                 season.runs().isEmpty()
                         ? Verdict.open(

@@ -3,6 +3,7 @@ package fahrbahn.app.runs;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Refusals;
@@ -120,7 +121,8 @@ public final class RunsView {
                 Nodes.grow(table));
         List<Action> actions = new ArrayList<>(List.of(ran, lost, back));
         actions.addAll(watch.actions());
-        return new StationView(content, actions, nowNs -> watch.frame());
+        Pages.Page log = new Pages.Page("Log", content, actions, nowNs -> watch.frame());
+        return new Pages(List.of(log, new StopsPage(model).page())).view(model.pageProperty());
     }
 
     private static void field(TextField field, String id, String words, int columns, String what) {
@@ -141,7 +143,9 @@ public final class RunsView {
         if (!Double.isNaN(along) || !Double.isNaN(across)) {
             return "stop " + measured(along) + " / " + measured(across);
         }
-        return Double.isNaN(run.outcome().rmsMm()) ? "" : "RMS " + measured(run.outcome().rmsMm());
+        return Double.isNaN(run.outcome().rmsMm())
+                ? ""
+                : "RMS " + measured(run.outcome().rmsMm());
     }
 
     /** The latest lap is the time of the run. */

@@ -88,6 +88,33 @@ class TableDrawingTest {
         assertThat(other.of("area", "ink-stop")).as("its stop strip").isNotEmpty();
     }
 
+    /** Looked at closely only what reaches into the view is drawn, and all of that. */
+    @Test
+    void whatLiesBesideTheViewIsLeftOut() {
+        TablePainter painter = new TablePainter();
+        painter.lay(Draft.of(DemoCourses.workshopLoop()), 20);
+        TableScale close = scale().closer(6, 1200, 200, 150, 100);
+        RecordingPen all = new RecordingPen();
+        RecordingPen seen = new RecordingPen();
+        painter.paint(all, close);
+        painter.paint(seen, close, 300, 200);
+        long reachIn = all.of("area", "ink-line").stream()
+                .filter(m -> reachesIn(m, 300, 200))
+                .count();
+        assertThat(reachIn).isPositive();
+        assertThat(seen.of("area", "ink-line"))
+                .hasSizeBetween((int) reachIn, all.of("area", "ink-line").size() - 1);
+        assertThat(seen.of("area", "ink-line").stream().filter(m -> reachesIn(m, 300, 200)))
+                .hasSize((int) reachIn);
+    }
+
+    private static boolean reachesIn(RecordingPen.Mark mark, double width, double height) {
+        return Arrays.stream(mark.x()).max().orElseThrow() >= 0
+                && Arrays.stream(mark.x()).min().orElseThrow() <= width
+                && Arrays.stream(mark.y()).max().orElseThrow() >= 0
+                && Arrays.stream(mark.y()).min().orElseThrow() <= height;
+    }
+
     @Test
     void aRobotPointsWhereItGoesAndItsSensorsLieAhead() {
         TableScale at = scale();

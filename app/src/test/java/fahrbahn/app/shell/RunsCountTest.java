@@ -3,15 +3,15 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.List;
-import fahrbahn.core.table.PlaceOnCourse;
-import fahrbahn.core.table.Part;
 import fahrbahn.app.runs.RunsModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.PlaceOnCourse;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -42,7 +42,8 @@ public final class PlaceOnCourse {
         Matcher length = LENGTH.matcher(asked);
         if (length.matches()) {
             double value = Double.parseDouble(length.group(1).replace(',', '.'));
-            double mm = value * (length.group(2).equals("m") ? 1000 : length.group(2).equals("cm") ? 10 : 1);
+            double mm = value
+                    * (length.group(2).equals("m") ? 1000 : length.group(2).equals("cm") ? 10 : 1);
             return OptionalDouble.of(mm);
         }
         if (NUMBER.matcher(asked).matches()) {
@@ -66,7 +67,8 @@ public final class PlaceOnCourse {
         if (index < 0 || index >= parts.size()) {
             return OptionalDouble.empty();
         }
-        double before = parts.subList(0, index).stream().mapToDouble(Part::lengthMm).sum();
+        double before =
+                parts.subList(0, index).stream().mapToDouble(Part::lengthMm).sum();
         return OptionalDouble.of(before + parts.get(index).lengthMm() / 2);
     }
 }

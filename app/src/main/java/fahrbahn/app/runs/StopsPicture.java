@@ -1,0 +1,91 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.chart.CanvasRegion;
+import fahrbahn.app.chart.Pen;
+import fahrbahn.app.chart.Pen.Anchor;
+import fahrbahn.app.chart.Pen.Stroke;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.trials.Outcome.Stop;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.trials.StopEllipse;
+
+/** Stop places from above, to scale: along to the right, across upwards, the mark in the middle, the window about it. */
+final class StopsPicture extends CanvasRegion {
+    private static final int PIECES = 72;
+    private static final double DOT_PX = 5;
+    private static final double EDGE_PX = 26;
+    private static final double LEAST_MM = 5;
+
+    private Stops stops;
+
+    StopsPicture() {
+        super("Where runs stopped, from above", 240);
+    }
+
+    void show(Stops newStops) {
+        stops = newStops;
+        requestLayout();
+    }
+
+    @Override
+    protected String says() {
+        return stops == null ? "No stop places yet" : StopsWords.verdict(stops);
+    }
+
+    @Override
+    protected void paint(Pen pen) {
+        if (stops == null) {
+            return;
+        }
+        double reach = Math.max(LEAST_MM, 1.3 * stops.windowMm());
+        for (Run run : stops.runs()) {
+            Stop stop = run.outcome().stop();
+            reach = Math.max(reach, 1.1 * Math.max(Math.abs(stop.alongMm()), Math.abs(acrossMm(stop))));
+        }
+        double perMm = (Math.min(getWidth(), getHeight()) - 2 * EDGE_PX) / (2 * reach);
+        double x0 = getWidth() / 2;
+        double y0 = getHeight() / 2;
+        double window = stops.windowMm() * perMm;
+        pen.box("ink-band", x0 - window, EDGE_PX, 2 * window, getHeight() - 2 * EDGE_PX);
+        Stroke edge = new Stroke("ink-best", 2, 6, 4);
+        for (double side : new double[] {-window, window}) {
+            pen.line(edge, x0 + side, EDGE_PX, x0 + side, getHeight() - EDGE_PX);
+        }
+        pen.text("ink-text", "-" + Words.number(stops.windowMm(), 3) + " mm", x0 - window, EDGE_PX - 8, Anchor.MIDDLE);
+        pen.text("ink-text", "+" + Words.number(stops.windowMm(), 3) + " mm", x0 + window, EDGE_PX - 8, Anchor.MIDDLE);
+        Stroke cross = new Stroke("ink-zero", 1);
+        pen.line(cross, 0, y0, getWidth(), y0);
+        pen.line(cross, x0, EDGE_PX, x0, getHeight() - EDGE_PX);
+        stops.ellipse().ifPresent(e -> ellipse(pen, e, x0, y0, perMm));
+        for (int i = 0; i < stops.runs().size(); i++) {
+            Stop stop = stops.runs().get(i).outcome().stop();
+            double x = x0 + stop.alongMm() * perMm;
+            double y = y0 - acrossMm(stop) * perMm;
+            if (i == 0) {
+                pen.ring(new Stroke("ink-curve", 2.5), x, y, DOT_PX + 2);
+                pen.text("ink-curve", "first", x + DOT_PX + 6, y + 4);
+            } else {
+                pen.dot("ink-left", x, y, DOT_PX);
+            }
+        }
+        pen.text("ink-text", "the way it drives", getWidth() - 4, y0 - 6, Anchor.RIGHT);
+    }
+
+    /** On the line where nobody measured across. */
+    private static double acrossMm(Stop stop) {
+        return Double.isNaN(stop.acrossMm()) ? 0 : stop.acrossMm();
+    }
+
+    private static void ellipse(Pen pen, StopEllipse e, double x0, double y0, double perMm) {
+        double[] x = new double[PIECES + 1];
+        double[] y = new double[PIECES + 1];
+        for (int i = 0; i <= PIECES; i++) {
+            double angle = 2 * Math.PI * i / PIECES;
+            double along = e.longMm() * Math.cos(angle);
+            double across = e.shortMm() * Math.sin(angle);
+            x[i] = x0 + perMm * (e.meanAlongMm() + along * Math.cos(e.turnRad()) - across * Math.sin(e.turnRad()));
+            y[i] = y0 - perMm * (e.meanAcrossMm() + along * Math.sin(e.turnRad()) + across * Math.cos(e.turnRad()));
+        }
+        pen.line(new Stroke("ink-left", 2), x, y);
+    }
+}
