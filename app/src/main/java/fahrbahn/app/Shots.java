@@ -118,6 +118,12 @@ public final class Shots extends Application {
     private void addDrive(Stage stage, Robot robot) {
         Runnable drive = () -> robot.keyType(KeyCode.DIGIT6);
         steps.add(new Step(
+                "drive-stopping.png",
+                drive,
+                () -> fire(stage, "stopping"),
+                () -> stage.getScene().lookup("#stopVerdict") instanceof Label verdict
+                        && verdict.getText().startsWith("Decide")));
+        steps.add(new Step(
                 "",
                 drive,
                 () -> {
@@ -138,12 +144,6 @@ public final class Shots extends Application {
                 () -> robot.keyType(KeyCode.SPACE),
                 () -> said("Take ")));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
-        steps.add(new Step(
-                "drive-stopping.png",
-                () -> fire(stage, "stopping"),
-                () -> {},
-                () -> stage.getScene().lookup("#stopVerdict") instanceof Label verdict
-                        && verdict.getText().startsWith("Decide")));
         steps.add(new Step(
                 "drive-robot-log.png",
                 () -> fire(stage, "robot-log"),

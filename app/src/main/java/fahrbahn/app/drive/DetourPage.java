@@ -54,6 +54,7 @@ final class DetourPage {
     Pages.Page page() {
         Action other = new Action("otherApproach", "Touch or distance", KeyCode.A, model::otherApproach);
         progress.visibleProperty().bind(model.runningProperty());
+        progress.managedProperty().bind(progress.visibleProperty());
         model.answerProperty().addListener(o -> refresh());
         model.byTouchProperty().addListener(o -> refresh());
         refresh();

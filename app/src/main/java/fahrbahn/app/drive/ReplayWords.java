@@ -19,7 +19,7 @@ final class ReplayWords {
         String doing = trace.doing(tick) == Doing.FOLLOWING
                 ? ""
                 : " " + capital(LossWords.doing(trace.doing(tick))) + " drives.";
-        return Words.number(trace.tS(tick), 3) + " s, " + Words.number(Math.max(0, trace.sMm(tick)) / 1000, 3)
+        return Words.seconds(trace.tS(tick)) + ", " + Words.number(Math.max(0, trace.sMm(tick)) / 1000, 3)
                 + " m along, "
                 + Words.where(drive.ground().path().partAt(Math.max(0, trace.sMm(tick)))) + ". Error "
                 + Words.number(trace.error(tick), 3) + ", steering " + Words.number(trace.steering(tick), 3) + " (Kp "

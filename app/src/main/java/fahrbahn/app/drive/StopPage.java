@@ -46,6 +46,7 @@ final class StopPage {
         Action before = new Action("ruleBefore", "Rule above", KeyCode.UP, () -> model.move(-1));
         Action after = new Action("ruleAfter", "Rule below", KeyCode.DOWN, () -> model.move(1));
         progress.visibleProperty().bind(model.runningProperty());
+        progress.managedProperty().bind(progress.visibleProperty());
         model.answerProperty().addListener(o -> refresh());
         model.inHandProperty().addListener(o -> refresh());
         refresh();
