@@ -33,8 +33,15 @@ final class DetourWords {
         boolean touchWins = a.completed() > b.completed();
         boolean told = touchWins ? a.low() > b.high() : b.low() > a.high();
         String other = touchWins ? "by distance " + chance(b) : "by touch " + chance(a);
-        String sentence = way(answer.setup(), answer.of(touchWins)) + " " + capital(other);
-        return sentence + (told ? "." : ": no difference that " + a.runs() + " runs would show.");
+        String sentence = way(answer.setup(), answer.of(touchWins)) + " " + capital(other)
+                + (told ? "." : ": no difference that " + a.runs() + " runs would show.");
+        return sentence + cannotTurn(answer, true) + cannotTurn(answer, false);
+    }
+
+    /** Where its corners touch as it turns, though there would be an arc; nothing where they pass. */
+    private static String cannotTurn(Answer answer, boolean byTouch) {
+        double offMm = answer.approach(byTouch).usualStandOffMm(answer.setup());
+        return offMm < answer.task().turnsFromMm() - answer.task().clearanceMm() ? " " + tooNear(answer, byTouch) : "";
     }
 
     private static String tooNear(Answer answer) {

@@ -6,6 +6,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.StopPlan;
@@ -18,6 +19,7 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.ObservableList;
 
 /** Every way to decide that it is there, on the same runs of the robot in hand; and what would make the one in hand better. */
 final class StopModel {
@@ -35,8 +37,7 @@ final class StopModel {
 
     private record Wanted(Setup setup, StopPlan plan) {}
 
-    /** @param logged where real runs with this setting stopped along the line */
-    record Answer(Setup setup, StopPlan plan, StopShares shares, Sample logged) {}
+    record Answer(Setup setup, StopPlan plan, StopShares shares) {}
 
     StopModel(Season season, Errands errands) {
         this.season = season;
@@ -94,25 +95,30 @@ final class StopModel {
         wanted = Optional.of(now);
         problem = "";
         answer.set(Optional.empty());
-        Sample logged = logged(now.setup());
-        errand.runToEnd(job -> drive(now, logged, job), ending -> {
+        errand.runToEnd(job -> drive(now, job), ending -> {
             problem = Ending.words(ending);
             answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
         });
     }
 
-    private static Answer drive(Wanted now, Sample logged, Job job) {
+    private static Answer drive(Wanted now, Job job) {
         StopShares shares =
                 StopShares.of(now.setup(), now.plan().sensing(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
-        return new Answer(now.setup(), now.plan(), shares, logged);
+        return new Answer(now.setup(), now.plan(), shares);
     }
 
-    /** Real runs of this robot on this table with the setting as it is. */
-    private Sample logged(Setup setup) {
+    /** Runs of the log book, told when one comes or goes. */
+    ObservableList<Run> runs() {
+        return season.runs();
+    }
+
+    /** Where real runs of this robot on this table with the setting as it is stopped along the line. */
+    Sample logged() {
+        Basis now = season.basisNow();
         return Sample.of(season.runs().stream()
                 .filter(run -> run.source() == Run.Source.TABLE
-                        && run.basis().table().id().equals(season.tableNow().id())
-                        && run.basis().setup().equals(Optional.of(setup)))
+                        && run.basis().table().id().equals(now.table().id())
+                        && now.setting().equals(Optional.of(run.setting())))
                 .mapToDouble(run -> run.outcome().stop().alongMm())
                 .toArray());
     }

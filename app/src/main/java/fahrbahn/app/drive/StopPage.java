@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.ToDoubleFunction;
+import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -49,6 +50,7 @@ final class StopPage {
         progress.managedProperty().bind(progress.visibleProperty());
         model.answerProperty().addListener(o -> refresh());
         model.inHandProperty().addListener(o -> refresh());
+        model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
         VBox side = Nodes.column(Nodes.panel("What would make it better", betterHead, better));
         side.setMinWidth(SIDE_WIDTH);
@@ -137,13 +139,13 @@ final class StopPage {
         better.getChildren().setAll(answer.map(a -> better(a, rule)).orElse(List.of()));
     }
 
-    private static List<Node> better(Answer answer, Rule rule) {
+    private List<Node> better(Answer answer, Rule rule) {
         List<Node> lines = new ArrayList<>();
         StopWords.better(answer, rule).forEach(words -> lines.add(Nodes.wrapped(words)));
         lines.add(Nodes.wrapped(StopWords.slower(answer, rule)));
         lines.add(Nodes.wrapped(StopWords.formula(answer, rule), "reason"));
         lines.add(Nodes.wrapped(StopWords.thereAndBack(answer, rule), "reason"));
-        lines.add(Nodes.wrapped(StopWords.logged(answer), "reason"));
+        lines.add(Nodes.wrapped(StopWords.logged(model.logged()), "reason"));
         return lines;
     }
 }

@@ -8,6 +8,7 @@ import fahrbahn.core.stopping.StopFormula;
 import fahrbahn.core.stopping.StopShares;
 import fahrbahn.core.stopping.StopTrial;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
 import java.util.Arrays;
 import java.util.List;
@@ -139,14 +140,13 @@ final class StopWords {
                 + mm(answer.shares().all().thereAndBackMm(rule)) + ": both ways add in squares.";
     }
 
-    static String logged(Answer answer) {
-        int runs = answer.logged().n();
+    static String logged(Sample logged) {
+        int runs = logged.n();
         if (runs < FEWEST_LOGGED) {
             return "The log book has " + Words.count(runs, "run", "runs")
                     + " with a stop place for this setting here; from " + FEWEST_LOGGED
                     + " on they stand beside the twin.";
         }
-        return "In the log book " + runs + " runs with this setting scatter "
-                + mm(answer.logged().sd()) + " along the line.";
+        return "In the log book " + runs + " runs with this setting scatter " + mm(logged.sd()) + " along the line.";
     }
 }

@@ -20,7 +20,7 @@ final class StopsWords {
             return "No stop places yet. Put a mark where it should stop, and type after each run how far beyond it stopped.";
         }
         String sentence = Words.count(n, "run stops", "runs stop") + " "
-                + beyond(stops.along().mean()) + " in the mean";
+                + beyond(stops.along().mean(), "its place") + " in the mean";
         if (n < 2) {
             return sentence + ". A scatter needs two.";
         }
@@ -34,8 +34,8 @@ final class StopsWords {
         return stops.across().n() < 2 ? "" : " and " + mm(stops.across().sd()) + " across";
     }
 
-    private static String beyond(double mm) {
-        return mm(Math.abs(mm)) + (mm < 0 ? " before its place" : " beyond its place");
+    private static String beyond(double mm, String what) {
+        return mm(Math.abs(mm)) + (mm < 0 ? " before " : " beyond ") + what;
     }
 
     private static String mm(double value) {
@@ -52,7 +52,7 @@ final class StopsWords {
         StopPlace place = new StopPlace(along);
         StopPlace.Apart first = place.firstRun();
         if (first.p() < ODD) {
-            said.add("The first run stops " + beyond(first.awayMm()).replace("its place", "the rest")
+            said.add("The first run stops " + beyond(first.awayMm(), "the rest")
                     + ", odder than chance (" + Words.percent(first.p())
                     + "): drive one that does not count, then set it down against a jig.");
         } else if (!Double.isNaN(first.p())) {

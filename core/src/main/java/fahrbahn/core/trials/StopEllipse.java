@@ -30,9 +30,11 @@ public record StopEllipse(double meanAlongMm, double meanAcrossMm, double longMm
         double y = acrossMm.mean();
         double xx = alongMm.sd() * alongMm.sd();
         double yy = acrossMm.sd() * acrossMm.sd();
+        double[] along = alongMm.values();
+        double[] across = acrossMm.values();
         double xy = 0;
         for (int i = 0; i < n; i++) {
-            xy += (alongMm.values()[i] - x) * (acrossMm.values()[i] - y) / (n - 1);
+            xy += (along[i] - x) * (across[i] - y) / (n - 1);
         }
         double middle = (xx + yy) / 2;
         double apart = Math.hypot((xx - yy) / 2, xy);

@@ -192,9 +192,19 @@ class DetourTest {
         assertThat(sum).isPositive();
     }
 
-    /** Too near to turn: every run touches it; and an obstacle as near as that has no arc at all. */
+    /** A long robot has an arc from 5 mm off, but its corners reach 13.5 mm further than its front when it turns: every run touches. */
     @Test
     void cornersThatDoNotPassTouchIt() {
+        Task task = new Task(
+                40, 5, 150, 130, new Approach.Touch(5, 0), new Approach.Distance(90, 0, 0), Optional.of(Math.PI / 2));
+        DetourTrial near = driven(task, task.touch(), Spread.NONE, 20);
+        assertThat(near.count(DetourTrial.End.TOUCHED_IT)).isEqualTo(20);
+        DetourTrial far = driven(task, new Approach.Touch(14, 0), Spread.NONE, 20);
+        assertThat(far.count(DetourTrial.End.TOUCHED_IT)).isZero();
+    }
+
+    @Test
+    void fromTooNearForAnyArcThereIsNoChoice() {
         Task near = new Task(
                 40,
                 20,
