@@ -2,7 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.runs.RunsModel;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.trials.Run;
 import java.util.List;
@@ -66,7 +66,7 @@ class LogByKeysTest extends InWindow {
         until("there", () -> robot.lookup("#runAlong").tryQuery().isPresent());
         onWindow(() -> {
             for (String along : List.of("9", "-1", "0.5", "1", "-0.5", "0", "1.5", "-1")) {
-                shop().runs().logTyped(true, new RunsModel.Typed("", along, "0.5", "", ""));
+                shop().runs().log().log(true, new QuickLog.Typed("", along, "0.5", "", "", ""));
             }
             return null;
         });

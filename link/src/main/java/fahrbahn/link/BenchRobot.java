@@ -127,6 +127,7 @@ public final class BenchRobot {
                         "It cannot drive here: nobody has said where the line of this mat goes. Follow it on the page Mat first");
             } else {
                 standAt(on.get(), ride.get().at(0), ride);
+                say(LinkListener.RUN_STARTS);
             }
         } catch (BadValueException cannot) {
             say("It cannot drive here: " + cannot.getMessage());
@@ -264,7 +265,10 @@ public final class BenchRobot {
                 halt();
             }
         }
-        end.ifPresent(this::say);
+        if (end.isPresent()) {
+            say(LinkListener.RUN_ENDS);
+            say(end.get());
+        }
         return reading;
     }
 

@@ -5,6 +5,12 @@ import java.util.List;
 
 /** Hears what a link delivers, in order, on the link's own thread. Must return quickly. */
 public interface LinkListener {
+    /** A comment line of a robot whose program has begun a run. */
+    String RUN_STARTS = "run starts";
+
+    /** Of one that has ended it. */
+    String RUN_ENDS = "run ends";
+
     /**
      * One tick.
      *

@@ -207,7 +207,8 @@ class BenchTableTest {
             way += Math.hypot(now.xMm() - before.xMm(), now.yMm() - before.yMm());
             before = now;
         }
-        assertThat(said).hasSize(1).allMatch(words -> words.startsWith("It finished after"));
+        assertThat(said).hasSize(3).startsWith(LinkListener.RUN_STARTS, LinkListener.RUN_ENDS);
+        assertThat(said.get(2)).startsWith("It finished after");
         assertThat(way / loop.path().lengthMm()).as("once round").isCloseTo(1, within(0.05));
         assertThat(furthest).isGreaterThan(300);
         double speed = way / (ticks * BenchRobot.PERIOD_S);
@@ -229,7 +230,7 @@ class BenchTableTest {
         while (real.driving()) {
             real.tick();
         }
-        assertThat(said).hasSize(1).noneMatch(words -> words.startsWith("It finished"));
+        assertThat(said).hasSize(3).noneMatch(words -> words.startsWith("It finished"));
     }
 
     @Test
@@ -291,6 +292,8 @@ class BenchTableTest {
                 link.send("start");
                 ears.await("astride", r -> Math.abs(r.value(0) - r.value(1)) < 150 && r.value(0) < 700);
                 link.send("drive");
+                assertThat(ears.said.take()).isEqualTo(LinkListener.RUN_STARTS);
+                assertThat(ears.said.take()).isEqualTo(LinkListener.RUN_ENDS);
                 assertThat(ears.said.take()).startsWith("It finished after");
             }
         }

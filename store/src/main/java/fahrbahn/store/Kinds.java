@@ -7,6 +7,7 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.PackedPicture;
+import fahrbahn.core.plan.Schedule;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
@@ -15,6 +16,7 @@ import fahrbahn.core.season.Listing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.Draft;
+import fahrbahn.core.trials.Photo;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.Kind.Scope;
 import java.util.List;
@@ -66,6 +68,14 @@ public final class Kinds {
     public static final Kind<StopPlan> STOP =
             new Kind<>("stop", Scope.ROBOT, Codec.plain(ManoeuvreJson::write, ManoeuvreJson::parseStop));
 
+    /** Photographs by their content, for the runs that point to them. */
+    public static final Kind<Photo> PHOTO =
+            new Kind<>("photo", Scope.SEASON, Codec.plain(PhotoPack::write, PhotoPack::parse));
+
+    /** The plan of trials that is on its way. */
+    public static final Kind<Schedule> PLAN =
+            new Kind<>("plan", Scope.SEASON, Codec.plain(ScheduleJson::write, ScheduleJson::parse));
+
     /** How a robot is to find an obstacle and go round it. */
     public static final Kind<Task> DETOUR =
             new Kind<>("detour", Scope.ROBOT, Codec.plain(ManoeuvreJson::write, ManoeuvreJson::parseDetour));
@@ -95,6 +105,8 @@ public final class Kinds {
     public static final List<Kind<?>> ALL = List.of(
             SETTING,
             PICTURE,
+            PHOTO,
+            PLAN,
             HAND,
             TEAM,
             VENUE,

@@ -3,6 +3,7 @@ package fahrbahn.store;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.Task;
+import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.Sensing;
 import fahrbahn.core.stopping.StopPlan;
 import java.util.Optional;
@@ -21,6 +22,7 @@ final class ManoeuvreJson {
                 .put("distanceNoiseMm", sensing.distanceNoiseMm())
                 .put("missShare", sensing.missShare())
                 .put("windowMm", plan.windowMm())
+                .put("rule", plan.rule().word())
                 .toString();
     }
 
@@ -35,7 +37,8 @@ final class ManoeuvreJson {
                                 root.number("markNoiseMm"),
                                 root.number("distanceNoiseMm"),
                                 root.number("missShare")),
-                        root.number("windowMm")));
+                        root.number("windowMm"),
+                        root.oneOf("rule", Rule.values(), Rule::word, Rule.TIMER)));
     }
 
     static String write(Task task) {

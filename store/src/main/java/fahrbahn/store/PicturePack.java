@@ -31,7 +31,7 @@ public record PicturePack(Picture picture, PackedPicture packed, String id) {
                         PictureDecoder.picture(image, scaledFrom), new PackedPicture(png), Shared.print(png));
             }
             scaledFrom = scaledFrom == 0 ? Math.max(picture.columns(), picture.rows()) : scaledFrom;
-            image = smaller(image);
+            image = scaled(image, SMALLER);
         }
     }
 
@@ -48,30 +48,34 @@ public record PicturePack(Picture picture, PackedPicture packed, String id) {
         }
     }
 
-    private static BufferedImage image(Picture picture) {
+    static BufferedImage image(Picture picture) {
         BufferedImage image = new BufferedImage(picture.columns(), picture.rows(), BufferedImage.TYPE_INT_RGB);
         image.setRGB(0, 0, picture.columns(), picture.rows(), picture.rgb(), 0, picture.columns());
         return image;
     }
 
     private static byte[] png(BufferedImage image) {
+        return written(image, "png");
+    }
+
+    static byte[] written(BufferedImage image, String format) {
         try {
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            ImageIO.write(image, "png", bytes);
+            ImageIO.write(image, format, bytes);
             return bytes.toByteArray();
         } catch (IOException impossible) {
             throw new IllegalStateException("memory can be written", impossible);
         }
     }
 
-    private static BufferedImage smaller(BufferedImage image) {
-        int columns = Math.max(1, (int) (image.getWidth() * SMALLER));
-        int rows = Math.max(1, (int) (image.getHeight() * SMALLER));
-        BufferedImage smaller = new BufferedImage(columns, rows, BufferedImage.TYPE_INT_RGB);
-        Graphics2D g = smaller.createGraphics();
+    static BufferedImage scaled(BufferedImage image, double share) {
+        int columns = Math.max(1, (int) (image.getWidth() * share));
+        int rows = Math.max(1, (int) (image.getHeight() * share));
+        BufferedImage scaled = new BufferedImage(columns, rows, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = scaled.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
         g.drawImage(image, 0, 0, columns, rows, null);
         g.dispose();
-        return smaller;
+        return scaled;
     }
 }

@@ -51,7 +51,10 @@ public final class PlanCalendar {
     private static String summary(Block block) {
         String who = block.robot().isEmpty() ? block.team() : block.team() + ", " + block.robot();
         return switch (block.what()) {
-            case RUN -> who + ": run with " + block.setting();
+            case STRAIGHT -> who + ": a straight with " + block.setting();
+            case BENDS -> who + ": bends with " + block.setting();
+            case KP_STEP, KD_STEP, RUN -> who + ": run with " + block.setting();
+            case CONFIRM -> who + ": confirm " + block.setting();
             case CHECK -> who + ": sign check and a slow run";
             case BATTERY -> who + ": fresh battery";
             case CALIBRATE -> who + ": capture light and dark again";

@@ -2,8 +2,11 @@ package fahrbahn.store;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.core.plan.PlanRequest.Team;
+import fahrbahn.core.plan.Stage;
+import fahrbahn.core.plan.Stage.Pair;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +26,7 @@ public final class PlanJson {
         return Documents.read(file, "plan", PlanJson::request);
     }
 
-    private static PlanRequest request(Fields root) {
+    static PlanRequest request(Fields root) {
         if (root.has("format") || root.has("version")) {
             Documents.checkFormat(root, FORMAT, VERSION);
         }
@@ -52,24 +55,42 @@ public final class PlanJson {
     }
 
     private static Team team(Fields json) {
-        double runs = json.number("runsEach");
         double battery = json.number("batteryRuns", Team.ANY);
         return json.make(() -> {
-            Check.require(runs == Math.rint(runs), "runsEach", runs, "a whole number");
-            Check.between("runsEach", runs, 0, PlanRequest.MOST_RUNS);
             Check.require(battery == Math.rint(battery), "batteryRuns", battery, "a whole number");
             Check.between("batteryRuns", battery, 1, Team.ANY);
             return new Team(
                     json.text("name"),
-                    names(json, "robots"),
-                    names(json, "settings"),
+                    json.has("stages")
+                            ? json.objects("stages").stream()
+                                    .map(PlanJson::stage)
+                                    .toList()
+                            : Team.compared(names(json, "robots"), names(json, "settings"), runsEach(json)),
                     json.number("lapS"),
                     json.number("resetS"),
-                    (int) runs,
                     json.number("checkS", 0),
                     (int) battery,
                     json.number("swapS", USUAL_SWAP_S));
         });
+    }
+
+    private static int runsEach(Fields json) {
+        double runs = json.number("runsEach");
+        Check.require(runs == Math.rint(runs), "runsEach", runs, "a whole number");
+        Check.between("runsEach", runs, 0, PlanRequest.MOST_RUNS);
+        return (int) runs;
+    }
+
+    private static Stage stage(Fields json) {
+        What what = json.oneOf("what", What.values(), What::word, What.RUN);
+        return json.make(() -> json.has("pairs")
+                ? new Stage(
+                        what,
+                        json.objects("pairs").stream()
+                                .map(pair -> new Pair(pair.text("robot"), pair.text("setting")))
+                                .toList(),
+                        runsEach(json))
+                : Stage.of(what, names(json, "robots"), names(json, "settings"), runsEach(json)));
     }
 
     private static List<String> names(Fields json, String field) {

@@ -7,6 +7,7 @@ import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
+import java.util.Optional;
 
 /** A logged run as a document; a figure nobody measured is left out. Older ones carry their whole setup and a course's name. */
 final class RunCodec implements Codec<Run> {
@@ -18,6 +19,7 @@ final class RunCodec implements Codec<Run> {
                 .put("robot", run.robot())
                 .put("completed", run.outcome().completed())
                 .put("note", run.note());
+        run.photo().ifPresent(photo -> root.put("photo", photo));
         putMeasured(root, "timeS", run.outcome().timeS());
         putMeasured(root, "rmsMm", run.outcome().rmsMm());
         putMeasured(root, "alongMm", run.outcome().stop().alongMm());
@@ -56,7 +58,8 @@ final class RunCodec implements Codec<Run> {
                     root.text("robot", Hand.ONLY),
                     basis(root, shared),
                     outcome,
-                    root.text("note"));
+                    root.text("note"),
+                    root.has("photo") ? Optional.of(root.text("photo")) : Optional.empty());
         } catch (BadValueException refused) {
             throw new BadFileException("run " + id + ": " + refused.getMessage(), refused);
         }

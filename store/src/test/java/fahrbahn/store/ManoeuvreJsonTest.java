@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.Task;
+import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.Sensing;
 import fahrbahn.core.stopping.StopPlan;
 import java.util.Optional;
@@ -23,7 +24,7 @@ class ManoeuvreJsonTest {
 
     @Test
     void bothComeBackAsTheyWere() throws Exception {
-        StopPlan plan = new StopPlan(new Sensing(640, 0.4, 0.7, 2.5, 0.03), 6);
+        StopPlan plan = new StopPlan(new Sensing(640, 0.4, 0.7, 2.5, 0.03), 6, Rule.MARK);
         assertThat(ManoeuvreJson.parseStop(ManoeuvreJson.write(plan))).isEqualTo(plan);
         Task again = ManoeuvreJson.parseDetour(ManoeuvreJson.write(TASK));
         assertThat(again.turnRad().orElseThrow()).isCloseTo(Math.toRadians(60), within(1e-12));

@@ -10,6 +10,8 @@ import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.core.plan.PlanRequest.Team;
+import fahrbahn.core.plan.Schedule;
+import fahrbahn.core.plan.Stage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -39,11 +41,9 @@ class PlanFilesTest {
                         List.of("by the window", "by the door"),
                         List.of(new Team(
                                 "Sandpipers",
-                                List.of("Plover", "Dunlin"),
-                                List.of("soft", "sharp; wide"),
+                                Team.compared(List.of("Plover", "Dunlin"), List.of("soft", "sharp; wide"), 5),
                                 22,
                                 20,
-                                5,
                                 100,
                                 8,
                                 80)),
@@ -57,7 +57,39 @@ class PlanFilesTest {
                 + " \"settings\": [\"s\"], \"lapS\": 10, \"resetS\": 5, \"runsEach\": 3}]}");
         assertThat(request.tables()).containsExactly("table 1", "table 2");
         assertThat(request.teams().get(0))
-                .isEqualTo(new Team("a", List.of("r"), List.of("s"), 10, 5, 3, 0, Team.ANY, 120));
+                .isEqualTo(new Team("a", Team.compared(List.of("r"), List.of("s"), 3), 10, 5, 0, Team.ANY, 120));
+    }
+
+    /** A ladder: straight, bends, steps, confirmation; robots with settings of their own. */
+    @Test
+    void stagesAreRead() throws Exception {
+        Team team = read("{\"minutes\": 10, \"tables\": 1, \"teams\": [{\"name\": \"a\", \"lapS\": 10, \"resetS\": 5,"
+                        + " \"stages\": [{\"what\": \"straight\", \"robots\": [\"r\"], \"settings\": [\"low\"], \"runsEach\": 1},"
+                        + " {\"what\": \"kp\", \"pairs\": [{\"robot\": \"r\", \"setting\": \"1\"}, {\"robot\": \"q\","
+                        + " \"setting\": \"2\"}], \"runsEach\": 2}]}]}")
+                .teams()
+                .get(0);
+        assertThat(team.stages())
+                .containsExactly(
+                        Stage.of(Block.What.STRAIGHT, List.of("r"), List.of("low"), 1),
+                        new Stage(Block.What.KP_STEP, List.of(new Stage.Pair("r", "1"), new Stage.Pair("q", "2")), 2));
+        assertThatThrownBy(() -> read("{\"minutes\": 10, \"tables\": 1, \"teams\": [{\"name\": \"a\", \"lapS\": 10,"
+                        + " \"resetS\": 5, \"stages\": [{\"what\": \"battery\", \"robots\": [\"r\"], \"settings\": [\"s\"],"
+                        + " \"runsEach\": 1}]}]}"))
+                .isInstanceOf(BadFileException.class)
+                .hasMessageContaining("teams[0].stages[0].what");
+    }
+
+    @Test
+    void aPlanOnItsWayComesBack() throws Exception {
+        Schedule begun = Schedule.begun(read(WHOLE), Instant.parse("2031-05-04T08:00:00Z"), 7);
+        Schedule onItsWay =
+                begun.with(begun.plan().blocks().get(0), begun.begins().plusSeconds(110));
+        assertThat(ScheduleJson.parse(ScheduleJson.write(onItsWay))).isEqualTo(onItsWay);
+        assertThat(ScheduleJson.parse(ScheduleJson.write(onItsWay)).plan()).isEqualTo(onItsWay.plan());
+        assertThatThrownBy(() -> ScheduleJson.parse(ScheduleJson.write(begun).replace("2031-05-04", "some day")))
+                .isInstanceOf(BadFileException.class)
+                .hasMessageContaining("begins");
     }
 
     @Test

@@ -19,17 +19,29 @@ public final class PdfPen implements Pen {
     private final PDFont font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
     private final double height;
     private final PDDocument document = new PDDocument();
-    private final PDPageContentStream page;
+    private final double width;
+    private PDPageContentStream page;
 
     public PdfPen(double width, double height) {
+        this.width = width;
         this.height = height;
+        page = begun();
+    }
+
+    private PDPageContentStream begun() {
         try {
             PDPage sheet = new PDPage(new PDRectangle((float) width, (float) height));
             document.addPage(sheet);
-            page = new PDPageContentStream(document, sheet);
+            return new PDPageContentStream(document, sheet);
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible); // a page in memory
         }
+    }
+
+    /** Another page of the same size; what is drawn from now on is on it. */
+    public void nextPage() {
+        draw(page::close);
+        page = begun();
     }
 
     private interface Drawing {

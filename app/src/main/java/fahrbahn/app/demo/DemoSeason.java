@@ -221,8 +221,8 @@ public final class DemoSeason {
     private void weeks(Setup kestrel, Setup heron, Setup otter, TracedMat mat) {
         runs(KESTREL, softer(kestrel), 24, LOOP, loop, HOME, 8, "first try, soft");
         runs(KESTREL, kestrel, 17, LOOP, loop, HOME, 10, "");
-        runs(KESTREL, kestrel, 9, RESCUE, rescue, HOME, 6, "the gap is the hard part");
-        runs(KESTREL, kestrel, 2, MAT, mat, HALL, 6, "another hall, another mat");
+        runs(KESTREL, kestrel, 9, RESCUE, rescue, HOME, 6, "the gap is the hard part #gap");
+        runs(KESTREL, kestrel, 2, MAT, mat, HALL, 6, "another hall, another mat #hall");
         runs(KESTREL, kestrel, 0, LOOP, loop, HOME, 10, "");
         runs(HERON, softer(heron), 23, LOOP, loop, HOME, 6, "");
         runs(HERON, heron, 10, LOOP, loop, HOME, 8, "");

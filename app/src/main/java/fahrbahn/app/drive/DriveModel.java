@@ -317,13 +317,14 @@ public final class DriveModel extends StationModel {
         drive.get().ifPresent(last -> {
             RunResult result = last.result();
             Outcome outcome = Outcome.of(result.completed(), result.timeS()).withRmsMm(result.rmsMm());
-            season.logRun(new Run(
-                    UUID.randomUUID().toString(),
-                    Run.Source.TWIN,
-                    season.handProperty().get().robot(),
-                    last.basis().withAt(season.now()),
-                    result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
-                    DriveWords.lostNote(result)));
+            season.logBook()
+                    .log(new Run(
+                            UUID.randomUUID().toString(),
+                            Run.Source.TWIN,
+                            season.handProperty().get().robot(),
+                            last.basis().withAt(season.now()),
+                            result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
+                            DriveWords.lostNote(result)));
         });
     }
 }

@@ -5,9 +5,9 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.StoppingWords;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.Sensing;
-import fahrbahn.core.stopping.StopPlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -111,7 +111,7 @@ final class StopPage {
                 "stopWindow",
                 "window, +- mm",
                 "How far the robot may stop from its place to each side and the attachment still works.",
-                v -> model.change(p -> new StopPlan(p.sensing(), v)));
+                v -> model.change(p -> p.withWindowMm(v)));
         shown.add(() -> field.show(model.plan().windowMm()));
         return field;
     }
@@ -122,8 +122,8 @@ final class StopPage {
             String term,
             ToDoubleFunction<Sensing> value,
             BiFunction<Sensing, Double, Sensing> with) {
-        NumberField field = new NumberField(
-                id, words, term, v -> model.change(p -> new StopPlan(with.apply(p.sensing(), v), p.windowMm())));
+        NumberField field =
+                new NumberField(id, words, term, v -> model.change(p -> p.withSensing(with.apply(p.sensing(), v))));
         shown.add(() -> field.show(value.applyAsDouble(model.plan().sensing())));
         return field;
     }
@@ -135,7 +135,7 @@ final class StopPage {
         picture.show(answer.orElse(null), rule);
         verdict.setText(
                 answer.map(StopWords::verdict).orElse(model.problem().isEmpty() ? StopWords.DRIVING : model.problem()));
-        betterHead.setText("Stopping by " + StopWords.name(rule));
+        betterHead.setText("Stopping by " + StoppingWords.name(rule));
         better.getChildren().setAll(answer.map(a -> better(a, rule)).orElse(List.of()));
     }
 

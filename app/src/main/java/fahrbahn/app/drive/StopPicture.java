@@ -5,6 +5,7 @@ import fahrbahn.app.chart.Pen;
 import fahrbahn.app.chart.Pen.Anchor;
 import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.drive.StopModel.Answer;
+import fahrbahn.app.words.StoppingWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.stopping.Rule;
@@ -106,8 +107,8 @@ final class StopPicture extends CanvasRegion {
         if (rule == inHand) {
             pen.box("ink-curve", 0, base - height + 2 * GAP_PX, HAND_PX, height - 2 * GAP_PX);
         }
-        pen.text("ink-edge", StopWords.name(rule), HAND_PX + 6, base - height / 3);
-        String scatter = StopWords.mm(answer.shares().all().scatterMm(rule));
+        pen.text("ink-edge", StoppingWords.name(rule), HAND_PX + 6, base - height / 3);
+        String scatter = StoppingWords.mm(answer.shares().all().scatterMm(rule));
         pen.text("ink-edge", scatter, getWidth() - 2, base - height / 2, Anchor.RIGHT);
         String hits = StopWords.chance(
                 answer.shares().all().within(rule, answer.plan().windowMm()));

@@ -1,8 +1,8 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.StopModel.Answer;
+import fahrbahn.app.words.StoppingWords;
 import fahrbahn.app.words.Words;
-import fahrbahn.core.stopping.Cause;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.StopFormula;
 import fahrbahn.core.stopping.StopShares;
@@ -26,46 +26,6 @@ final class StopWords {
 
     private StopWords() {}
 
-    static String name(Rule rule) {
-        return switch (rule) {
-            case TIMER -> "a timer";
-            case WHEEL_TURNS -> "wheel turns";
-            case MARK -> "a mark";
-            case BOTH_DARK -> "both on dark";
-            case DISTANCE -> "distance";
-        };
-    }
-
-    private static String cause(Cause cause) {
-        return switch (cause) {
-            case BATTERY -> "battery";
-            case LAG -> "lag of the wheels";
-            case GRIP -> "grip";
-            case START -> "how it is set down";
-            case SEEING -> "what it sees";
-        };
-    }
-
-    /** What to do about it. */
-    private static String cure(Cause cause, Rule rule) {
-        return switch (cause) {
-            case BATTERY ->
-                rule == Rule.TIMER
-                        ? "Charge before each run, or stop by wheel turns or a mark."
-                        : "Charge before each run, or come in slower.";
-            case LAG -> "Come in slower: lag carries it on in proportion to its speed.";
-            case GRIP ->
-                rule == Rule.WHEEL_TURNS || rule == Rule.TIMER
-                        ? "Clean wheels and mat, or stop by a mark."
-                        : "Clean wheels and mat.";
-            case START -> "Set it down against a jig.";
-            case SEEING ->
-                rule == Rule.DISTANCE
-                        ? "Average a few readings near the place, or stop by a mark."
-                        : "Come in slower over a wider, darker mark.";
-        };
-    }
-
     /** The simplest of those that scatter least, as far as so many runs can tell. */
     static Rule best(StopTrial trial) {
         double least =
@@ -80,14 +40,15 @@ final class StopWords {
         StopTrial all = answer.shares().all();
         Rule best = best(all);
         String window = Words.number(answer.plan().windowMm(), 3) + " mm";
-        String sentence = "Decide by " + name(best) + ": it stops within " + window + " to each side in "
-                + chance(all.within(best, answer.plan().windowMm())) + ", scattering " + mm(all.scatterMm(best)) + ".";
+        String sentence = "Decide by " + StoppingWords.name(best) + ": it stops within " + window + " to each side in "
+                + chance(all.within(best, answer.plan().windowMm())) + ", scattering "
+                + StoppingWords.mm(all.scatterMm(best)) + ".";
         if (best == Rule.TIMER) {
             return sentence;
         }
         return sentence + " A timer over "
                 + Words.number(answer.plan().sensing().wayMm(), 4) + " mm scatters "
-                + mm(all.scatterMm(Rule.TIMER)) + " and does so in "
+                + StoppingWords.mm(all.scatterMm(Rule.TIMER)) + " and does so in "
                 + chance(all.within(Rule.TIMER, answer.plan().windowMm())) + ".";
     }
 
@@ -95,16 +56,12 @@ final class StopWords {
         return Words.percent(within.low()) + " to " + Words.percent(within.high());
     }
 
-    static String mm(double value) {
-        return Words.number(value, 2) + " mm";
-    }
-
     /** Beside the twin's figure. */
     static String formula(Answer answer, Rule rule) {
         OptionalDouble formula =
                 StopFormula.scatterMm(rule, answer.setup(), answer.plan().sensing(), Spread.TYPICAL);
         return formula.isPresent()
-                ? "By the sums alone it would be " + mm(formula.getAsDouble()) + "."
+                ? "By the sums alone it would be " + StoppingWords.mm(formula.getAsDouble()) + "."
                 : "For this one there are no sums; the twin alone tells it.";
     }
 
@@ -116,8 +73,9 @@ final class StopWords {
     }
 
     private static String better(StopShares.Part part, Rule rule, double nowMm) {
-        return capital(cause(part.cause())) + " makes " + Words.percent(part.share()) + " of it: without, " + mm(nowMm)
-                + " would be " + mm(part.withoutMm()) + ". " + cure(part.cause(), rule);
+        return capital(StoppingWords.cause(part.cause())) + " makes " + Words.percent(part.share())
+                + " of it: without, " + StoppingWords.mm(nowMm) + " would be " + StoppingWords.mm(part.withoutMm())
+                + ". " + StoppingWords.cure(part.cause(), rule);
     }
 
     private static String capital(String words) {
@@ -131,13 +89,13 @@ final class StopWords {
             return "Half the speed would change nothing.";
         }
         return "At half the speed it would scatter "
-                + mm(answer.shares().atHalfSpeed().scatterMm(rule)) + " instead of "
-                + mm(answer.shares().all().scatterMm(rule)) + ".";
+                + StoppingWords.mm(answer.shares().atHalfSpeed().scatterMm(rule)) + " instead of "
+                + StoppingWords.mm(answer.shares().all().scatterMm(rule)) + ".";
     }
 
     static String thereAndBack(Answer answer, Rule rule) {
-        return "There and back again by " + name(rule) + " it scatters "
-                + mm(answer.shares().all().thereAndBackMm(rule)) + ": both ways add in squares.";
+        return "There and back again by " + StoppingWords.name(rule) + " it scatters "
+                + StoppingWords.mm(answer.shares().all().thereAndBackMm(rule)) + ": both ways add in squares.";
     }
 
     static String logged(Sample logged) {
@@ -147,6 +105,7 @@ final class StopWords {
                     + " with a stop place for this setting here; from " + FEWEST_LOGGED
                     + " on they stand beside the twin.";
         }
-        return "In the log book " + runs + " runs with this setting scatter " + mm(logged.sd()) + " along the line.";
+        return "In the log book " + runs + " runs with this setting scatter " + StoppingWords.mm(logged.sd())
+                + " along the line.";
     }
 }

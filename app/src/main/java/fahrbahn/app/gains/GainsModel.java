@@ -8,6 +8,7 @@ import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.words.Words;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.GainAdvice;
@@ -167,6 +168,15 @@ public final class GainsModel extends StationModel {
         return next;
     }
 
+    /** What the next trial is to be set to, in words; empty until the page has worked it out. */
+    public Optional<String> nextTrial() {
+        return next.answerProperty()
+                .get()
+                .flatMap(answer -> answer.next().next())
+                .map(c -> "Kp " + Words.number(c.kp()) + ", Kd " + Words.number(c.kd()) + " at "
+                        + Words.number(c.baseCommand()));
+    }
+
     GoalModel goal() {
         return goal;
     }
@@ -231,6 +241,14 @@ public final class GainsModel extends StationModel {
             judge();
             useIfThere();
         });
+    }
+
+    /** Nobody looks any more: what is looked at instead gets the processors. A pair that was asked for is still worked out. */
+    void lookAway() {
+        if (adviceErrand.runningProperty().get() && useFor == null) {
+            adviceErrand.stop();
+            advisedFor = null;
+        }
     }
 
     /** How far the trying is, 0 to 1. */

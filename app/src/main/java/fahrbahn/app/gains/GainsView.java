@@ -112,7 +112,8 @@ public final class GainsView {
                 nowNs -> {
                     model.look();
                     progress.setProgress(model.progress());
-                });
+                },
+                model::lookAway);
         return new Pages(List.of(
                         lane,
                         map.page(),

@@ -254,13 +254,14 @@ public final class NextModel {
         }
         watch.clear();
         alongMm = Double.NaN;
-        season.logRun(new Run(
-                UUID.randomUUID().toString(),
-                Run.Source.TABLE,
-                season.handProperty().get().robot(),
-                season.basisNow().withKnown(known.get()),
-                outcome,
-                ""));
+        season.logBook()
+                .log(new Run(
+                        UUID.randomUUID().toString(),
+                        Run.Source.TABLE,
+                        season.handProperty().get().robot(),
+                        season.basisNow().withKnown(known.get()),
+                        outcome,
+                        ""));
     }
 
     /** That would put right where it rides; else the one there is. */

@@ -8,6 +8,7 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.words.RunWords;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.HiddenTable;
 import fahrbahn.core.trials.Outcome.Seen;
@@ -81,8 +82,7 @@ final class NextPage {
         Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
         List<Action> sights = new ArrayList<>();
         for (Seen seen : Seen.values()) {
-            sights.add(new Action(
-                    "seen-" + seen.word(), NextTrialWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
+            sights.add(new Action("seen-" + seen.word(), RunWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
         }
         StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(

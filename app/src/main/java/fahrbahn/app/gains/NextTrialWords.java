@@ -1,5 +1,6 @@
 package fahrbahn.app.gains;
 
+import fahrbahn.app.words.RunWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.NextTrial;
@@ -8,7 +9,6 @@ import fahrbahn.core.belief.Trial;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.trials.Outcome.Seen;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -36,24 +36,9 @@ final class NextTrialWords {
         return NextWords.reason(next) + how;
     }
 
-    static String seen(Seen seen) {
-        return switch (seen) {
-            case SMOOTH -> "smooth";
-            case WIGGLES -> "wiggles";
-            case LOST_STRAIGHT -> "lost: straight";
-            case LOST_BEND -> "lost: bend";
-            case LOST_CORNER -> "lost: corner";
-            case LOST_GAP -> "lost: gap";
-            case RIDES_LIGHT -> "rides light";
-            case RIDES_DARK -> "rides dark";
-            case TURNS_AWAY -> "turns away";
-            case OTHER -> "other";
-        };
-    }
-
     static String trial(int number, Trial trial) {
         return number + ". Kp " + Words.number(trial.kp(), 3) + ", Kd " + Words.number(trial.kd(), 3) + " at "
-                + Words.number(trial.baseCommand(), 3) + ": " + seen(trial.seen())
+                + Words.number(trial.baseCommand(), 3) + ": " + RunWords.seen(trial.seen())
                 + (trial.wigglePeriodS().isPresent()
                         ? ", a wiggle each "
                                 + Words.hundredths(trial.wigglePeriodS().getAsDouble()) + " s"
@@ -101,8 +86,9 @@ final class NextTrialWords {
         }
         String eye = robot.told()
                 .map(t -> t.was() == t.called()
-                        ? "So it was: " + seen(t.was()) + ". "
-                        : "You said " + seen(t.called()) + "; we would call it " + seen(t.was()) + ". ")
+                        ? "So it was: " + RunWords.seen(t.was()) + ". "
+                        : "You said " + RunWords.seen(t.called()) + "; we would call it " + RunWords.seen(t.was())
+                                + ". ")
                 .orElse("A robot like yours, but not quite. ");
         return eye + "V drives what is next, Y tells its secrets.";
     }

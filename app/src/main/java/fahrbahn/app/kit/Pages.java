@@ -18,8 +18,16 @@ import javafx.scene.layout.VBox;
 public final class Pages {
     private static final PseudoClass UP = PseudoClass.getPseudoClass("up");
 
-    /** @param title on its tab; its id is "page-" and the title in small letters */
-    public record Page(String title, Region content, List<Action> actions, LongConsumer frame) {
+    /**
+     * @param title on its tab; its id is "page-" and the title in small letters
+     * @param frame called once a frame while it is up
+     * @param left called when another page is turned to: what nobody looks at any more need not be worked out
+     */
+    public record Page(String title, Region content, List<Action> actions, LongConsumer frame, Runnable left) {
+        public Page(String title, Region content, List<Action> actions, LongConsumer frame) {
+            this(title, content, actions, frame, () -> {});
+        }
+
         public Page(String title, Region content, List<Action> actions) {
             this(title, content, actions, nowNs -> {});
         }
@@ -87,6 +95,9 @@ public final class Pages {
     }
 
     void turnTo(int index) {
+        if (up >= 0 && up != index) {
+            pages.get(up).left().run();
+        }
         up = index;
         title.set(pages.get(index).title());
         leaf.getChildren().setAll(pages.get(index).content());

@@ -5,6 +5,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.core.runlog.RunClock;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
@@ -72,6 +73,8 @@ public final class LiveModel {
     private long lastReadingNs;
 
     private final List<BiConsumer<List<String>, Reading>> loggers = new ArrayList<>();
+
+    private final List<BiConsumer<Double, RunClock.Mark>> clocks = new ArrayList<>();
 
     private record Hearer(Consumer<Reading> reading, Consumer<String> broke) {}
 
@@ -175,6 +178,11 @@ public final class LiveModel {
         loggers.add(logger);
     }
 
+    /** @param clock takes the robot's time of every reading, and what its program said of a run with it; on the interface thread */
+    public void addClock(BiConsumer<Double, RunClock.Mark> clock) {
+        clocks.add(clock);
+    }
+
     /** The columns of the stream as the robot names them. */
     public ObservableList<String> columns() {
         return readColumns;
@@ -201,6 +209,9 @@ public final class LiveModel {
             readings++;
             for (BiConsumer<List<String>, Reading> logger : loggers) {
                 logger.accept(tick.columns(), tick.reading());
+            }
+            for (BiConsumer<Double, RunClock.Mark> clock : clocks) {
+                clock.accept(tick.reading().tS(), tick.mark());
             }
             last = picker.pick(tick.reading());
             trace.add(last, now);

@@ -8,6 +8,7 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Outcome.Stop;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.StopEllipse;
+import java.util.function.BiConsumer;
 
 /** Stop places from above, to scale: along to the right, across upwards, the mark in the middle, the window about it. */
 final class StopsPicture extends CanvasRegion {
@@ -17,9 +18,40 @@ final class StopsPicture extends CanvasRegion {
     private static final double LEAST_MM = 5;
 
     private Stops stops;
+    private double pointedAlongMm = Double.NaN;
+    private double pointedAcrossMm = Double.NaN;
 
     StopsPicture() {
-        super("Where runs stopped, from above", 240);
+        super("Where runs stopped, from above", 170);
+    }
+
+    /** Where the run that is to be logged stopped; NaN for none. */
+    void mark(double alongMm, double acrossMm) {
+        pointedAlongMm = alongMm;
+        pointedAcrossMm = acrossMm;
+        requestLayout();
+    }
+
+    /** @param pointed takes a place along and across, mm, where the mouse is pressed */
+    void clicked(BiConsumer<Double, Double> pointed) {
+        setOnMouseClicked(e -> {
+            if (stops != null) {
+                double perMm = pxPerMm();
+                pointed.accept((e.getX() - getWidth() / 2) / perMm, (getHeight() / 2 - e.getY()) / perMm);
+            }
+        });
+    }
+
+    private double pxPerMm() {
+        double reach = Math.max(LEAST_MM, 1.3 * stops.windowMm());
+        for (Run run : stops.runs()) {
+            Stop stop = run.outcome().stop();
+            reach = Math.max(reach, 1.1 * Math.max(Math.abs(stop.alongMm()), Math.abs(acrossMm(stop))));
+        }
+        reach = Math.max(
+                reach,
+                stops.ellipse().map(e -> e.longMm() + Math.abs(e.meanAlongMm())).orElse(0.0));
+        return (Math.min(getWidth(), getHeight()) - 2 * EDGE_PX) / (2 * reach);
     }
 
     void show(Stops newStops) {
@@ -37,12 +69,7 @@ final class StopsPicture extends CanvasRegion {
         if (stops == null) {
             return;
         }
-        double reach = Math.max(LEAST_MM, 1.3 * stops.windowMm());
-        for (Run run : stops.runs()) {
-            Stop stop = run.outcome().stop();
-            reach = Math.max(reach, 1.1 * Math.max(Math.abs(stop.alongMm()), Math.abs(acrossMm(stop))));
-        }
-        double perMm = (Math.min(getWidth(), getHeight()) - 2 * EDGE_PX) / (2 * reach);
+        double perMm = pxPerMm();
         double x0 = getWidth() / 2;
         double y0 = getHeight() / 2;
         double window = stops.windowMm() * perMm;
@@ -51,8 +78,8 @@ final class StopsPicture extends CanvasRegion {
         for (double side : new double[] {-window, window}) {
             pen.line(edge, x0 + side, EDGE_PX, x0 + side, getHeight() - EDGE_PX);
         }
-        pen.text("ink-text", "-" + Words.number(stops.windowMm(), 3) + " mm", x0 - window, EDGE_PX - 8, Anchor.MIDDLE);
-        pen.text("ink-text", "+" + Words.number(stops.windowMm(), 3) + " mm", x0 + window, EDGE_PX - 8, Anchor.MIDDLE);
+        pen.text("ink-text", "-" + Words.number(stops.windowMm(), 3) + " mm", x0 - window, EDGE_PX - 8, Anchor.RIGHT);
+        pen.text("ink-text", "+" + Words.number(stops.windowMm(), 3) + " mm", x0 + window, EDGE_PX - 8, Anchor.LEFT);
         Stroke cross = new Stroke("ink-zero", 1);
         pen.line(cross, 0, y0, getWidth(), y0);
         pen.line(cross, x0, EDGE_PX, x0, getHeight() - EDGE_PX);
@@ -68,7 +95,11 @@ final class StopsPicture extends CanvasRegion {
                 pen.dot("ink-left", x, y, DOT_PX);
             }
         }
-        pen.text("ink-text", "the way it drives", getWidth() - 4, y0 - 6, Anchor.RIGHT);
+        if (!Double.isNaN(pointedAlongMm)) {
+            double across = Double.isNaN(pointedAcrossMm) ? 0 : pointedAcrossMm;
+            pen.ring(new Stroke("ink-stop", 3), x0 + pointedAlongMm * perMm, y0 - across * perMm, DOT_PX + 3);
+        }
+        pen.text("ink-text", "it drives to the right", getWidth() - 4, getHeight() - 6, Anchor.RIGHT);
     }
 
     /** On the line where nobody measured across. */

@@ -38,6 +38,7 @@ public final class Season {
     private final Club club;
     private final Measurements measurements;
     private final Choices choices;
+    private final LogBook logBook;
     private Setting setting;
 
     public Season(Ledger ledger, Path path, Clock clock) {
@@ -47,6 +48,7 @@ public final class Season {
         this.club = new Club(this, ledger);
         this.measurements = new Measurements(this, ledger, in);
         this.choices = new Choices(this, ledger, in);
+        this.logBook = new LogBook(this, ledger);
         ledger.listen(kinds -> refresh());
         refresh();
     }
@@ -87,6 +89,11 @@ public final class Season {
     /** Gains chosen and levels used, with what each rests on. */
     public Choices choices() {
         return choices;
+    }
+
+    /** Runs, and the plan of those to come. */
+    public LogBook logBook() {
+        return logBook;
     }
 
     /** Teams, robots, tables and venues. */
@@ -230,16 +237,6 @@ public final class Season {
     /** Changes the mat that the table in hand is. */
     public void changeMat(String label, MatSheet mat) {
         ledger.change(label, List.of(Put.of(Kinds.MAT, hand().table(), mat)));
-    }
-
-    public void logRun(Run run) {
-        String how = run.outcome().completed() ? "a completed run of " : "a lost run of ";
-        ledger.change(how + robotName(), List.of(Put.of(Kinds.RUN, hand().robot(), run.id(), run)));
-    }
-
-    /** Takes a run out again that was logged by mistake; a step of its own, so that it can come back. */
-    public void takeBackRun(Run run) {
-        ledger.change("a run taken back of " + robotName(), List.of(Put.away(Kinds.RUN, run.robot(), run.id())));
     }
 
     public Optional<String> undo() {

@@ -76,7 +76,8 @@ public final class Workshop {
         levels = new LevelsModel(season, measure, table::ground, errands);
         gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(System::nanoTime));
         drive = new DriveModel(season, errands, table::ground, robot::known, live);
-        runs = new RunsModel(season, robot::known, new Stopwatch(System::nanoTime));
+        runs = new RunsModel(
+                season, robot::known, table::ground, gains::nextTrial, new Stopwatch(System::nanoTime), live, errands);
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.club.ClubInsight;
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Sort;
 import fahrbahn.core.knowledge.Constant;
@@ -79,9 +80,9 @@ class ClubModelTest {
         club.add(Sort.VENUE, "Barn");
         club.pointAt(Sort.ROBOT);
         club.nextTeam();
-        shop.runs().logTableRun(true, 9.5, "");
-        shop.runs().logTableRun(false, Double.NaN, "");
-        shop.runs().logTableRun(true, 9.7, "");
+        shop.runs().log().log(true, new QuickLog.Typed("9.5", "", "", "", "", ""));
+        shop.runs().log().log(false, new QuickLog.Typed("", "", "", "", "", ""));
+        shop.runs().log().log(true, new QuickLog.Typed("9.7", "", "", "", "", ""));
         club.addRobot(RobotKind.EDGE, "Robin");
         for (Sort sort : Sort.values()) {
             Entry entry = club.entriesProperty().get().stream()
@@ -130,7 +131,7 @@ class ClubModelTest {
         club.addRobot(RobotKind.PAIR, "Wren");
         club.addRobot(RobotKind.ROW, "Plover");
         shop.gains().choose(0.9, 0, 2);
-        shop.runs().logTableRun(true, 12, "");
+        shop.runs().log().log(true, new QuickLog.Typed("12", "", "", "", "", ""));
         club.takeNext(Sort.ROBOT);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren");
         assertThat(shop.season().setupOrGuess().law().kp()).isNotEqualTo(0.9);

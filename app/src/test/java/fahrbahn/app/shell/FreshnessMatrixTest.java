@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InMemory;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.knowledge.Constant;
@@ -147,7 +148,7 @@ class FreshnessMatrixTest {
         shop.table().choose(0);
         shop.gains().choose(0.3, 0, 0.9);
         shop.drive().run();
-        shop.runs().logTableRun(true, 21, "");
+        shop.runs().log().log(true, new QuickLog.Typed("21", "", "", "", "", ""));
     }
 
     @AfterEach

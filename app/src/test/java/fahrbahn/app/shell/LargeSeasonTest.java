@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.readings.Capture;
@@ -113,7 +114,7 @@ class LargeSeasonTest {
         double[] logs = new double[15];
         for (int i = 0; i < logs.length; i++) {
             long start = System.nanoTime();
-            shop.runs().logTableRun(true, 20 + i, "");
+            shop.runs().log().log(true, new QuickLog.Typed(String.valueOf(20 + i), "", "", "", "", ""));
             logs[i] = (System.nanoTime() - start) / 1e6;
         }
         Arrays.sort(logs);

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.table.DemoCourses;
@@ -56,7 +57,7 @@ class LocaleTest {
         words.add(shop.table().verdictProperty().get().sentence());
         shop.undo();
         shop.drive().runMany();
-        shop.runs().logTableRun(true, 21.55, "");
+        shop.runs().log().log(true, new QuickLog.Typed("21.55", "", "", "", "", ""));
         shop.season().changeConditions(c -> c.withBatteryV(7.25));
         for (Station station : Station.values()) {
             words.add(shop.station(station).verdictProperty().get().sentence());

@@ -3,7 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fahrbahn.app.runs.RunsModel;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.DemoCourses;
@@ -44,7 +44,7 @@ class RunsCountTest {
     private void log(int completed, int lost) {
         for (int i = 0; i < completed + lost; i++) {
             clock.now = clock.now.plusSeconds(60);
-            shop.runs().logTableRun(i < completed, 20, "");
+            shop.runs().log().log(i < completed, new QuickLog.Typed("20", "", "", "", "", ""));
         }
     }
 
@@ -109,7 +109,7 @@ class RunsCountTest {
     @ParameterizedTest
     @ValueSource(strings = {"0", "-3", "fast", "1e999", "20 s"})
     void aTimeThatIsNoneIsRefusedAndNothingLogged(String typed) {
-        assertThatThrownBy(() -> shop.runs().logTyped(true, typed, ""))
+        assertThatThrownBy(() -> shop.runs().log().log(true, new QuickLog.Typed(typed, "", "", "", "", "")))
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("'" + typed + "'")
                 .hasMessageContaining("seconds above 0, or empty");
@@ -118,8 +118,8 @@ class RunsCountTest {
 
     @Test
     void aTimeMayBeLeftOutOrTypedWithAComma() {
-        shop.runs().logTyped(true, " ", "smooth ");
-        shop.runs().logTyped(false, "21,5", "");
+        shop.runs().log().log(true, new QuickLog.Typed(" ", "", "", "", "", "smooth "));
+        shop.runs().log().log(false, new QuickLog.Typed("21,5", "", "", "", "", ""));
         assertThat(shop.runs().runs().get(0).outcome().timeS()).isNaN();
         assertThat(shop.runs().runs().get(0).note()).isEqualTo("smooth");
         assertThat(shop.runs().runs().get(1).outcome().timeS()).isEqualTo(21.5);
@@ -127,9 +127,9 @@ class RunsCountTest {
 
     @Test
     void whereItStoppedAndWhereItWasLostAreKept() {
-        shop.runs().logTyped(true, new RunsModel.Typed("20.1", "-3", "1,5", "", ""));
-        shop.runs().logTyped(false, new RunsModel.Typed("", "", "", "bend 2", "slid"));
-        shop.runs().logTyped(false, new RunsModel.Typed("", "", "", "1.2 m", ""));
+        shop.runs().log().log(true, new QuickLog.Typed("20.1", "-3", "1,5", "", "", ""));
+        shop.runs().log().log(false, new QuickLog.Typed("", "", "", "bend 2", "", "slid"));
+        shop.runs().log().log(false, new QuickLog.Typed("", "", "", "1.2 m", "", ""));
         assertThat(shop.runs().runs().get(0).outcome().stop().alongMm()).isEqualTo(-3);
         assertThat(shop.runs().runs().get(0).outcome().stop().acrossMm()).isEqualTo(1.5);
         double lostMm = shop.runs().runs().get(1).outcome().lostMm();
@@ -140,12 +140,12 @@ class RunsCountTest {
 
     @Test
     void aPlaceThatIsNoneIsRefusedAndNothingLogged() {
-        for (RunsModel.Typed typed : List.of(
-                new RunsModel.Typed("", "", "", "nowhere", ""),
-                new RunsModel.Typed("", "", "", "99", ""),
-                new RunsModel.Typed("", "near", "", "", ""),
-                new RunsModel.Typed("", "", "left", "", ""))) {
-            assertThatThrownBy(() -> shop.runs().logTyped(false, typed)).isInstanceOf(BadValueException.class);
+        for (QuickLog.Typed typed : List.of(
+                new QuickLog.Typed("", "", "", "nowhere", "", ""),
+                new QuickLog.Typed("", "", "", "99", "", ""),
+                new QuickLog.Typed("", "near", "", "", "", ""),
+                new QuickLog.Typed("", "", "left", "", "", ""))) {
+            assertThatThrownBy(() -> shop.runs().log().log(false, typed)).isInstanceOf(BadValueException.class);
         }
         assertThat(shop.runs().runs()).isEmpty();
     }

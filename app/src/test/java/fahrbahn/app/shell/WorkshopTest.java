@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.season.Station;
@@ -135,7 +136,7 @@ class WorkshopTest {
 
     @Test
     void runsOfOtherSettingsDoNotCount() {
-        shop.runs().logTableRun(true, 21.5, "");
+        shop.runs().log().log(true, new QuickLog.Typed("21.5", "", "", "", "", ""));
         assertThat(verdict(Station.RUNS).sentence()).contains("completed 1 of 1 run", "Run 5 more");
         shop.gains().choose(0.3, 0, 1);
         assertThat(mark(Station.RUNS)).isEqualTo(Freshness.Mark.STALE);

@@ -4,7 +4,7 @@ import fahrbahn.core.check.Text;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Rounds.Item;
-import fahrbahn.core.plan.Rounds.Pair;
+import fahrbahn.core.plan.Stage.Pair;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -31,15 +31,16 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
     /**
      * The same from a later moment on, for time slips: what has been run stays, the rest is planned anew.
      *
-     * @param done blocks that were done, runs among them
+     * @param done blocks that were done, runs among them; until the end of one its table, crew and robot are not free
      * @param fromS no block starts before it
      */
     public static Plan again(PlanRequest request, List<Block> done, double fromS, long seed) {
         List<Crew> crews = new ArrayList<>();
         for (Team team : request.teams()) {
-            crews.add(new Crew(request, team, ran(done, team), fromS, seed + 31L * crews.size()));
+            crews.add(new Crew(request, team, new Done(done, team.name()), fromS, seed + 31L * crews.size()));
         }
         Free free = new Free(fromS);
+        done.forEach(free::take);
         List<Block> blocks = new ArrayList<>();
         double endS = 60 * request.minutes();
         while (true) {
@@ -67,16 +68,6 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         return new Plan(blocks, leftOut);
     }
 
-    private static Map<Pair, Integer> ran(List<Block> done, Team team) {
-        Map<Pair, Integer> ran = new HashMap<>();
-        for (Block block : done) {
-            if (block.what() == What.RUN && block.team().equals(team.name())) {
-                ran.merge(new Pair(block.robot(), block.setting()), 1, Integer::sum);
-            }
-        }
-        return ran;
-    }
-
     /** When tables are free, and robots, which two crews may share. */
     private static final class Free {
         private final double fromS;
@@ -88,27 +79,30 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         }
 
         double tableS(String table) {
-            return tables.getOrDefault(table, fromS);
+            return Math.max(fromS, tables.getOrDefault(table, fromS));
         }
 
         double robotS(String robot) {
-            return robots.getOrDefault(robot, fromS);
+            return Math.max(fromS, robots.getOrDefault(robot, fromS));
         }
 
         void take(Block block) {
-            tables.put(block.table(), block.endS());
+            tables.merge(block.table(), block.endS(), Math::max);
             if (!block.robot().isEmpty()) {
-                robots.put(block.robot(), block.endS());
+                robots.merge(block.robot(), block.endS(), Math::max);
             }
         }
     }
+
+    private record Ran(What what, Pair pair) {}
 
     /** A crew as the plan goes on. */
     private static final class Crew {
         private final PlanRequest request;
         private final Team team;
         private final List<Item> items;
-        private final Map<Pair, Integer> counts;
+        private final Done done;
+        private final Map<Ran, Integer> runs = new HashMap<>();
         private final List<Double> lamps;
         private double freeS;
         private int at;
@@ -116,15 +110,15 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         private String table = "";
         private int tableOfRound = Rounds.NO_ROUND;
 
-        Crew(PlanRequest request, Team team, Map<Pair, Integer> done, double fromS, long seed) {
+        Crew(PlanRequest request, Team team, Done done, double fromS, long seed) {
             this.request = request;
             this.team = team;
             this.items = Rounds.of(team, done, new Random(seed));
-            this.counts = new HashMap<>(done);
+            this.done = done;
             this.lamps = new ArrayList<>(request.calibrateAtS().stream()
-                    .filter(lamp -> lamp >= fromS)
+                    .filter(lamp -> !done.calibratedSince(lamp))
                     .toList());
-            this.freeS = fromS;
+            this.freeS = Math.max(fromS, done.freeS());
         }
 
         boolean hasMore() {
@@ -177,9 +171,9 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
             }
             Item item = items.get(at++);
             table = block.table();
-            if (block.what() == What.RUN) {
+            if (block.what().isRun()) {
                 tableOfRound = item.round();
-                counts.merge(new Pair(block.robot(), block.setting()), 1, Integer::sum);
+                runs.merge(new Ran(block.what(), new Pair(block.robot(), block.setting())), 1, Integer::sum);
             }
         }
 
@@ -189,25 +183,18 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
 
         List<LeftOut> leftOut(double minutes) {
             List<LeftOut> left = new ArrayList<>();
-            for (Pair pair : Rounds.pairs(team)) {
-                int planned = counts.getOrDefault(pair, 0);
-                if (planned < team.runsEach()) {
-                    left.add(new LeftOut(
-                            team.name(),
-                            pair.robot(),
-                            pair.setting(),
-                            planned,
-                            team.runsEach(),
-                            reason(minutes, planned)));
+            for (Stage stage : team.stages()) {
+                for (Pair pair : stage.pairs()) {
+                    int planned = done.runs(stage.what(), pair) + runs.getOrDefault(new Ran(stage.what(), pair), 0);
+                    int asked = stage.runsEach();
+                    if (planned < asked) {
+                        String reason = "the " + Text.digits(minutes, 4) + " minutes have room for " + planned
+                                + " of the " + asked + " runs asked for";
+                        left.add(new LeftOut(team.name(), pair.robot(), pair.setting(), planned, asked, reason));
+                    }
                 }
             }
             return left;
-        }
-
-        private String reason(double minutes, int planned) {
-            String time = Text.digits(minutes, 4);
-            return "the " + time + " minutes have room for " + planned + " of the " + team.runsEach()
-                    + " runs asked for";
         }
     }
 }

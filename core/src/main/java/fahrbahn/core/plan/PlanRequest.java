@@ -1,6 +1,7 @@
 package fahrbahn.core.plan;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.plan.Block.What;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -25,45 +26,52 @@ public record PlanRequest(
     /**
      * A crew, which runs one robot at a time.
      *
-     * @param robots one or more, each name once
-     * @param settings to be compared; one or more, each once
+     * @param stages what it runs, one after the other; one or more
      * @param lapS how long a run takes, s; above 0
      * @param resetS from the end of a run until the next can start, s; 0 or more
-     * @param runsEach runs of each robot with each setting, 0 or more
      * @param checkS how long its sign check and first slow run take before the first run of each robot, s; 0 for none
      * @param batteryRuns runs that a battery lasts, 1 or more; {@link #ANY} when none is changed
      * @param swapS how long a swap takes, s; 0 or more
      */
     public record Team(
-            String name,
-            List<String> robots,
-            List<String> settings,
-            double lapS,
-            double resetS,
-            int runsEach,
-            double checkS,
-            int batteryRuns,
-            double swapS) {
+            String name, List<Stage> stages, double lapS, double resetS, double checkS, int batteryRuns, double swapS) {
         /** A battery lasts all day. */
         public static final int ANY = Integer.MAX_VALUE;
 
         public Team {
-            checkNames("robots", robots);
-            checkNames("settings", settings);
-            robots = List.copyOf(robots);
-            settings = List.copyOf(settings);
+            Check.between("stages", stages.size(), 1, MOST_NAMES);
+            stages = List.copyOf(stages);
             Check.positive("lapS", lapS);
             Check.notNegative("resetS", resetS);
-            Check.between("runsEach", runsEach, 0, MOST_RUNS);
-            Check.between("runsEach", (double) runsEach * robots.size() * settings.size(), 0, MOST_RUNS);
+            Check.between("runsEach", runs(stages), 0, MOST_RUNS);
             Check.notNegative("checkS", checkS);
             Check.between("batteryRuns", batteryRuns, 1, ANY);
             Check.notNegative("swapS", swapS);
         }
 
-        /** Without checks and batteries. */
+        /** Every robot with every setting, without checks and batteries. @param robots each name once @param settings likewise */
         public Team(String name, List<String> robots, List<String> settings, double lapS, double resetS, int runsEach) {
-            this(name, robots, settings, lapS, resetS, runsEach, 0, ANY, 0);
+            this(name, compared(robots, settings, runsEach), lapS, resetS, 0, ANY, 0);
+        }
+
+        /** The one stage in which every robot runs with every setting. @param robots each name once @param settings likewise */
+        public static List<Stage> compared(List<String> robots, List<String> settings, int runsEach) {
+            checkNames("robots", robots);
+            checkNames("settings", settings);
+            return List.of(Stage.of(What.RUN, robots, settings, runsEach));
+        }
+
+        /** In the order in which they first run. */
+        List<String> robots() {
+            return stages.stream()
+                    .flatMap(stage -> stage.pairs().stream())
+                    .map(Stage.Pair::robot)
+                    .distinct()
+                    .toList();
+        }
+
+        private static double runs(List<Stage> stages) {
+            return stages.stream().mapToDouble(Stage::runs).sum();
         }
     }
 
@@ -77,10 +85,7 @@ public record PlanRequest(
         calibrateAtS = calibrateAtS.stream().sorted().toList();
         calibrateAtS.forEach(at -> Check.notNegative("calibrateAtS", at));
         Check.positive("calibrateS", calibrateS);
-        double runs = teams.stream()
-                .mapToDouble(t ->
-                        (double) t.runsEach() * t.robots().size() * t.settings().size())
-                .sum();
+        double runs = teams.stream().mapToDouble(t -> Team.runs(t.stages())).sum();
         Check.between("runsEach", runs, 0, MOST_RUNS);
     }
 

@@ -88,7 +88,8 @@ public record StopShares(StopTrial all, Map<Cause, StopTrial> alone, StopTrial a
         return List.copyOf(parts);
     }
 
-    private double variance(Cause cause, Rule rule) {
+    /** By one cause alone, mm^2. */
+    double variance(Cause cause, Rule rule) {
         double sd = alone.get(cause).scatterMm(rule);
         return sd * sd;
     }

@@ -27,6 +27,9 @@ public final class PlaceOnCourse {
             Map.entry("stop", Part.StopStrip.class),
             Map.entry("end", Part.End.class));
 
+    /** As near as anybody points. */
+    private static final double STEP_MM = 5;
+
     private static final Pattern LENGTH = Pattern.compile("([0-9]+(?:[.,][0-9]+)?) *(mm|cm|m)");
     private static final Pattern NUMBER = Pattern.compile("[0-9]{1,4}");
     private static final Pattern NAMED = Pattern.compile("([a-z-]+) *([0-9]{1,4})?");
@@ -61,6 +64,21 @@ public final class PlaceOnCourse {
             }
         }
         return OptionalDouble.empty();
+    }
+
+    /** The place along a line nearest to a point of the table, mm, to within {@link #STEP_MM}. */
+    public static double nearestMm(Path path, double xMm, double yMm) {
+        double best = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (double s = 0; s <= path.lengthMm(); s += STEP_MM) {
+            Pose at = path.at(s);
+            double away = Math.hypot(at.xMm() - xMm, at.yMm() - yMm);
+            if (away < least) {
+                least = away;
+                best = s;
+            }
+        }
+        return best;
     }
 
     private static OptionalDouble middle(List<Part> parts, int index) {

@@ -92,6 +92,14 @@ public record Outcome(
         return new Outcome(completed, timeS, Double.NaN, Stop.UNKNOWN, Double.NaN, Optional.empty(), Optional.empty());
     }
 
+    public Outcome withCompleted(boolean newCompleted) {
+        return new Outcome(newCompleted, timeS, rmsMm, stop, lostMm, seen, wiggles);
+    }
+
+    public Outcome withTimeS(double newTimeS) {
+        return new Outcome(completed, newTimeS, rmsMm, stop, lostMm, seen, wiggles);
+    }
+
     public Outcome withRmsMm(double newRmsMm) {
         return new Outcome(completed, timeS, newRmsMm, stop, lostMm, seen, wiggles);
     }

@@ -4,6 +4,10 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
 import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 
 /**
  * One run in the log book, of the robot on the table or of its twin: what was set, under what circumstances, and what happened.
@@ -11,8 +15,13 @@ import java.time.Instant;
  * @param id unlike any other run's
  * @param robot identifier of the club's robot
  * @param basis setting, table, venue, battery and the rest, as they were
+ * @param note words of the coach; those that begin with # are tags
+ * @param photo identifier of a photograph the season keeps
  */
-public record Run(String id, Source source, String robot, Basis basis, Outcome outcome, String note) {
+public record Run(
+        String id, Source source, String robot, Basis basis, Outcome outcome, String note, Optional<String> photo) {
+    private static final Pattern TAG = Pattern.compile("#[\\p{L}\\p{N}_-]+");
+
     /** Who ran. */
     public enum Source {
         /** The simulated robot. */
@@ -34,6 +43,33 @@ public record Run(String id, Source source, String robot, Basis basis, Outcome o
     public Run {
         Check.text("id", id, "an identifier");
         Check.require(basis.setting().isPresent(), "setting", "missing", "the robot, line and law it ran with");
+    }
+
+    /** Without a photograph. */
+    public Run(String id, Source source, String robot, Basis basis, Outcome outcome, String note) {
+        this(id, source, robot, basis, outcome, note, Optional.empty());
+    }
+
+    public Run withOutcome(Outcome newOutcome) {
+        return new Run(id, source, robot, basis, newOutcome, note, photo);
+    }
+
+    public Run withNote(String newNote) {
+        return new Run(id, source, robot, basis, outcome, newNote, photo);
+    }
+
+    public Run withPhoto(String newPhoto) {
+        return new Run(id, source, robot, basis, outcome, note, Optional.of(newPhoto));
+    }
+
+    /** Volts under which it ran; NaN when nobody noted them. */
+    public double volts() {
+        return basis.conditions().batteryV();
+    }
+
+    /** In the order in which they stand in the note, with their #. */
+    public List<String> tags() {
+        return TAG.matcher(note).results().map(MatchResult::group).distinct().toList();
     }
 
     public Instant at() {

@@ -26,12 +26,25 @@ class PlanTest {
         return names;
     }
 
+    private static Team team(
+            String name,
+            List<String> robots,
+            List<String> settings,
+            double lapS,
+            double resetS,
+            int runsEach,
+            double checkS,
+            int batteryRuns,
+            double swapS) {
+        return new Team(name, Team.compared(robots, settings, runsEach), lapS, resetS, checkS, batteryRuns, swapS);
+    }
+
     private static PlanRequest drawn(Random random) {
         List<Team> teams = new ArrayList<>();
         for (int i = 0; i <= random.nextInt(4); i++) {
             // Now and then two crews share a robot.
             List<String> robots = names(random.nextInt(5) == 0 ? "shared" : "robot " + i, 1 + random.nextInt(3));
-            teams.add(new Team(
+            teams.add(team(
                     "crew " + i,
                     robots,
                     names("setting", 1 + random.nextInt(4)),
@@ -63,7 +76,7 @@ class PlanTest {
 
     private static Map<List<String>, Integer> counts(List<Block> blocks, Team team) {
         Map<List<String>, Integer> counts = new HashMap<>();
-        team.robots().forEach(r -> team.settings().forEach(s -> counts.put(List.of(r, s), 0)));
+        team.stages().get(0).pairs().forEach(p -> counts.put(List.of(p.robot(), p.setting()), 0));
         blocks.stream()
                 .filter(b -> b.what() == What.RUN && b.team().equals(team.name()))
                 .forEach(b -> counts.merge(List.of(b.robot(), b.setting()), 1, Integer::sum));
@@ -97,9 +110,7 @@ class PlanTest {
                         .mapToInt(l -> l.asked() - l.planned())
                         .sum();
                 assertThat(planned + missing)
-                        .isEqualTo(team.runsEach()
-                                * team.robots().size()
-                                * team.settings().size());
+                        .isEqualTo((int) team.stages().get(0).runs());
             }
         }
     }
@@ -109,9 +120,9 @@ class PlanTest {
     void noSettingIsTangledWithATableOrABattery() {
         for (int seed = 0; seed < 200; seed++) {
             List<Team> teams = List.of(
-                    new Team("a", names("a", 2), names("setting", 3), 20, 15, 10, 0, 12, 60),
+                    team("a", names("a", 2), names("setting", 3), 20, 15, 10, 0, 12, 60),
                     new Team("b", names("b", 1), names("setting", 2), 25, 10, 12),
-                    new Team("c", names("c", 1), names("setting", 4), 15, 20, 9, 60, 8, 60));
+                    team("c", names("c", 1), names("setting", 4), 15, 20, 9, 60, 8, 60));
             Plan plan = Plan.of(new PlanRequest(90, names("table", 2), teams), seed);
             for (Team team : teams) {
                 Map<String, List<Block>> byTable = plan.blocks().stream()
@@ -164,7 +175,7 @@ class PlanTest {
     /** Time slips: what was run stays, what is left begins later, and counts stay balanced over both. */
     @Test
     void aPlanThatSlipsIsMadeAnewForTheRest() {
-        Team team = new Team("a", List.of("r"), names("setting", 3), 20, 10, 6, 60, Team.ANY, 60);
+        Team team = team("a", List.of("r"), names("setting", 3), 20, 10, 6, 60, Team.ANY, 60);
         PlanRequest request = new PlanRequest(12, List.of("t"), List.of(team));
         Plan first = Plan.of(request, 3);
         List<Block> done = first.blocks().subList(0, 6); // the check and five runs

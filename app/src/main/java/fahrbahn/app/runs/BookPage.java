@@ -1,0 +1,156 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.words.Refusals;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.trials.Run;
+import java.io.File;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+
+/** The log book: search, sort, mend and take out, files in and out. */
+final class BookPage {
+    private static final double SIDE_WIDTH = 372;
+
+    private final BookModel model;
+    private final RunsModel runs;
+    private final RunsTable table = new RunsTable("book", "The runs that are asked for");
+    private final TextField search = new TextField();
+    private final Label count = Nodes.label("", "reason");
+    private final Label problem = Nodes.wrapped("", "problem");
+    private boolean showing;
+
+    BookPage(RunsModel runs) {
+        this.runs = runs;
+        this.model = runs.book();
+    }
+
+    Pages.Page page() {
+        search.setId("bookSearch");
+        search.setAccessibleText("search");
+        search.setPromptText("search: lost gym #tag time<12");
+        search.setPrefColumnCount(20);
+        Fields.describe(search, "search", BookWords.SEARCH);
+        Fields.onGivingUp(search, () -> search.setText(""));
+        search.textProperty().addListener(o -> search());
+        ChoiceField<BookModel.Order> order = new ChoiceField<>(
+                "bookOrder",
+                "sorted by",
+                "In which order the runs stand.",
+                BookModel.Order.values(),
+                BookModel.Order::word,
+                model::sort);
+        order.show(BookModel.Order.NEWEST);
+        count.setId("bookCount");
+        problem.setId("searchProblem");
+        Action older = new Action("bookDown", "Next", KeyCode.DOWN, () -> model.move(1));
+        Action newer = new Action("bookUp", "Before", KeyCode.UP, () -> model.move(-1));
+        Action other = new Action("bookOther", "Ran or lost", KeyCode.R, this::other);
+        Action out = new Action("bookOut", "Take it out", KeyCode.DELETE, model::takeOut);
+        Action photo = new Action("bookPhoto", "Photo", KeyCode.P, this::addPhoto);
+        Action open = new Action("bookOpen", "Open a file", KeyCode.O, this::open);
+        Action save = new Action("bookSave", "Save these", KeyCode.V, this::save);
+        model.shownProperty().addListener(o -> refresh());
+        model.inHandProperty().addListener(o -> {
+            select();
+            boolean none = model.inHandProperty().get().isEmpty();
+            List.of(other, out, photo).forEach(action -> action.button().setDisable(none));
+        });
+        List.of(other, out, photo).forEach(action -> action.button().setDisable(true));
+        table.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> {
+            if (!showing && now != null) {
+                model.take(now);
+            }
+        });
+        refresh();
+        say("");
+        VBox main = Nodes.column(
+                Nodes.flow(search, order.inARow(), count, open.button(), save.button()), problem, Nodes.grow(table));
+        VBox side = Nodes.column(
+                new RunDetail(model).panel(),
+                Nodes.flow(newer.button(), older.button(), other.button(), out.button(), photo.button()));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        return new Pages.Page(
+                "Log book",
+                Nodes.row(Nodes.grow(main), side),
+                List.of(newer, older, other, out, photo, open, save),
+                nowNs -> model.look());
+    }
+
+    private void search() {
+        try {
+            model.search(search.getText());
+            say("");
+        } catch (BadValueException refused) {
+            say(Refusals.sentence(refused));
+        }
+    }
+
+    private void say(String words) {
+        problem.setText(words);
+        Nodes.showIf(problem, !words.isEmpty());
+    }
+
+    private void other() {
+        model.mend(outcome -> outcome.withCompleted(!outcome.completed()));
+    }
+
+    private void refresh() {
+        showing = true;
+        List<Run> shown = model.shownProperty().get();
+        table.getItems().setAll(shown);
+        count.setText(BookWords.count(shown.size(), runs.runs().size()));
+        showing = false;
+        select();
+    }
+
+    private void select() {
+        Optional<Run> run = model.inHandProperty().get();
+        if (run.isPresent() && table.getSelectionModel().getSelectedItem() != run.get()) {
+            showing = true;
+            table.getSelectionModel().select(run.get());
+            table.scrollTo(Math.max(0, table.getSelectionModel().getSelectedIndex() - 3));
+            showing = false;
+        }
+    }
+
+    private void addPhoto() {
+        FileChooser chooser = new FileChooser();
+        chooser.getExtensionFilters().add(RunDetail.PHOTOS);
+        File file = chooser.showOpenDialog(table.getScene().getWindow());
+        if (file != null) {
+            model.addPhoto(file.toPath());
+        }
+    }
+
+    private void open() {
+        FileChooser chooser = new FileChooser();
+        chooser.getExtensionFilters().add(new ExtensionFilter("Runs (CSV, JSON)", "*.csv", "*.json"));
+        File file = chooser.showOpenDialog(table.getScene().getWindow());
+        if (file != null) {
+            model.files().open(file.toPath());
+        }
+    }
+
+    private void save() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("runs.csv");
+        chooser.getExtensionFilters()
+                .addAll(new ExtensionFilter("A table (CSV)", "*.csv"), new ExtensionFilter("Whole (JSON)", "*.json"));
+        File file = chooser.showSaveDialog(table.getScene().getWindow());
+        if (file != null) {
+            model.files().save(model.shownProperty().get(), file.toPath());
+        }
+    }
+}

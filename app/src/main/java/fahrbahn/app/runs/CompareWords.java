@@ -1,0 +1,188 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.runs.CompareModel.Choice;
+import fahrbahn.app.runs.CompareModel.Compared;
+import fahrbahn.app.season.Club;
+import fahrbahn.app.season.Entry;
+import fahrbahn.app.season.Sort;
+import fahrbahn.app.words.CauseWords;
+import fahrbahn.app.words.LawWords;
+import fahrbahn.app.words.RunWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.trials.Comparison;
+import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trials.Effect;
+import fahrbahn.core.trials.Group;
+import fahrbahn.core.trials.GroupBy;
+import fahrbahn.core.trials.Tangled;
+import fahrbahn.core.trials.WhatChanged;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** A comparison in sentences. */
+final class CompareWords {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+    private final Club club;
+
+    CompareWords(Club club) {
+        this.club = club;
+    }
+
+    static String by(GroupBy by) {
+        return switch (by) {
+            case SETTING -> "setting";
+            case PROGRAM -> "program";
+            case ROBOT -> "robot";
+            case WHEELS -> "wheels";
+            case DAY -> "day";
+            case TABLE -> "table";
+            case VENUE -> "venue";
+            case TAG -> "tag";
+        };
+    }
+
+    /** How a group is called. */
+    String group(GroupBy by, GroupBy.Runs runs) {
+        return switch (by) {
+            case SETTING -> RunWords.setting(runs.runs().get(runs.runs().size() - 1));
+            case PROGRAM ->
+                LawWords.kind(runs.basis().setup().orElseThrow().law().kind());
+            case ROBOT ->
+                club.entries(Sort.ROBOT).stream()
+                        .filter(e -> e.id().equals(runs.key()))
+                        .map(Entry::name)
+                        .findFirst()
+                        .orElse(String.valueOf(runs.key()));
+            case WHEELS -> said((String) runs.key(), "wheels nobody noted");
+            case DAY -> DAY.format((LocalDate) runs.key());
+            case TABLE -> said(((TablePrint) runs.key()).name(), "no table noted");
+            case VENUE -> said(club.venueName((String) runs.key()), "no venue noted");
+            case TAG -> (String) runs.key();
+        };
+    }
+
+    private static String said(String words, String otherwise) {
+        return words.isEmpty() ? otherwise : words;
+    }
+
+    static String fewGroups(int groups, Choice now) {
+        return groups < 2
+                ? "There is " + Words.count(groups, "group", "groups")
+                        + ". Group by something else, run with another setting, or type both below."
+                : now.a() == now.b()
+                        ? "A and B are the same group. Take another row with Up and Down, then press A or B."
+                        : "Take a row with Up and Down, then press A or B.";
+    }
+
+    /** The answer: what is shown of finishing, else of the time, else of the scatter. */
+    static String verdict(Compared compared) {
+        Comparison c = compared.comparison();
+        String counts = ran(compared.a()) + " against " + ran(compared.b());
+        if (c.completion().shown()) {
+            return (c.completion().size() > 0 ? "B" : "A") + " finishes more often: " + counts + ".";
+        }
+        if (c.timeS().shown()) {
+            return (c.timeS().size() < 0 ? "B" : "A") + " is faster by "
+                    + Words.number(Math.abs(c.timeS().size()), 2) + " s; that one finishes more often is not shown ("
+                    + counts + ").";
+        }
+        if (c.alongSpread().shown()) {
+            return (c.alongSpread().size() < 1 ? "B" : "A") + " stops in a smaller place; nothing else is shown ("
+                    + counts + ").";
+        }
+        int more = c.completion().moreRunsEach();
+        return "No difference is shown, " + counts + ", which does not mean there is none"
+                + (more > 0 ? ": about " + more + " more runs each would tell." : ".");
+    }
+
+    private static String ran(Group group) {
+        return group.completion().completed() + " of " + group.completion().runs();
+    }
+
+    static List<String> evidence(Compared compared) {
+        List<String> said = new ArrayList<>();
+        Comparison c = compared.comparison();
+        said.add(finished(compared.a(), compared.b(), c.completion()));
+        if (!Double.isNaN(c.timeS().low())) {
+            said.add("B takes " + signed(c.timeS().size(), "s more", "s less") + interval(c.timeS(), 1, " s")
+                    + shown(c.timeS()));
+        }
+        if (!Double.isNaN(c.alongSpread().p())) {
+            said.add("B's stop places scatter " + Words.number(c.alongSpread().size(), 2) + " times as far"
+                    + interval(c.alongSpread(), 1, "") + shown(c.alongSpread()));
+        }
+        return said;
+    }
+
+    private static String finished(Group a, Group b, Effect effect) {
+        Completion first = a.completion();
+        Completion second = b.completion();
+        return "A ran " + first.completed() + " of " + first.runs() + ", B " + second.completed() + " of "
+                + second.runs() + ": " + Words.percent(Math.abs(effect.size()))
+                + (effect.size() < 0 ? " less" : " more") + interval(effect, 100, " %") + shown(effect);
+    }
+
+    private static String signed(double value, String more, String less) {
+        return Words.number(Math.abs(value), 2) + " " + (value < 0 ? less : more);
+    }
+
+    private static String interval(Effect effect, double unit, String word) {
+        return Double.isNaN(effect.low())
+                ? ""
+                : " (" + Words.number(unit * effect.low(), 2) + " to " + Words.number(unit * effect.high(), 2) + word
+                        + ", 95 % sure)";
+    }
+
+    private static String shown(Effect effect) {
+        if (effect.shown()) {
+            return ": shown; luck alone does so in " + Words.percent(effect.p()) + " of such cases.";
+        }
+        String more = effect.moreRunsEach() < 0
+                ? ""
+                : "; about " + effect.moreRunsEach() + " more runs each would tell a difference of this size";
+        return ": not shown yet; luck alone does so in " + Words.percent(effect.p()) + " of such cases" + more + ".";
+    }
+
+    /** What keeps the comparison from telling what it seems to tell. */
+    List<String> warnings(Compared compared) {
+        List<String> said = new ArrayList<>();
+        compared.changed().ifPresent(changed -> said.addAll(changed(changed)));
+        compared.tangled().ifPresent(tangled -> said.addAll(tangled(tangled, compared.usualVolts())));
+        return said;
+    }
+
+    private List<String> changed(WhatChanged changed) {
+        List<String> said = new ArrayList<>();
+        if (changed.causes().size() > 1) {
+            said.add(changed.causes().size() + " things differ (" + CauseWords.label(changed.causes(), club::venueName)
+                    + "): the comparison cannot tell which of them it is. Change one at a time.");
+        } else if (changed.causes().size() == 1) {
+            said.add("One thing differs: " + CauseWords.of(changed.causes().get(0), club::venueName) + ".");
+        }
+        if (changed.mixed()) {
+            said.add(
+                    "A group holds runs that rest on different things: what they have in common may not be the cause.");
+        }
+        return said;
+    }
+
+    private static List<String> tangled(Tangled tangled, double usualVolts) {
+        List<String> said = new ArrayList<>();
+        if (tangled.byOrder()) {
+            said.add(
+                    "One was run before the other: practice, dust and the battery are tangled with it. Let them take turns;"
+                            + " the plan does.");
+        }
+        if (tangled.byBattery(usualVolts)) {
+            said.add("B had " + Words.number(Math.abs(tangled.volts()), 2) + " V "
+                    + (tangled.volts() > 0 ? "more" : "less")
+                    + ": the battery may be the cause. Swap it between rounds.");
+        }
+        return said;
+    }
+}

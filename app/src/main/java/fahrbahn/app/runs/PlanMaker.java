@@ -1,0 +1,184 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.season.Entry;
+import fahrbahn.app.season.Season;
+import fahrbahn.app.words.RunWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.plan.Block.What;
+import fahrbahn.core.plan.Pace;
+import fahrbahn.core.plan.PlanRequest;
+import fahrbahn.core.plan.PlanRequest.Team;
+import fahrbahn.core.plan.Stage;
+import fahrbahn.core.plan.Stage.Pair;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trials.Run;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Turns what robots are to run into a request that can be planned: crews with stages, paces from the log book. */
+final class PlanMaker {
+    static final String NEXT_TRIAL = "the next trial of Gains";
+
+    /** Before anything is logged. */
+    private static final double USUAL_LAP_S = 30;
+
+    private static final double USUAL_RESET_S = 45;
+
+    /** Three are as many as can be told apart in an evening. */
+    private static final int MOST_SETTINGS = 3;
+
+    /** Steps of a ladder are tried twice: once is luck. */
+    private static final int STEP_RUNS = 2;
+
+    /** Of a lane, from its floor to the onset of wiggling, in which steps of Kp are tried. */
+    private static final double[] KP_STEPS = {0.25, 0.4, 0.55};
+
+    /** Kd per Kp. */
+    private static final double[] KD_STEPS = {0, 1, 2.5};
+
+    private final Season season;
+    private final PlanWish wish;
+
+    PlanMaker(Season season, PlanWish wish) {
+        this.season = season;
+        this.wish = wish;
+    }
+
+    /** What is known of a robot that is to be planned for. @param crew its team, or itself where it has none */
+    record Wanted(String name, String crew, Setup setup, PlanModel.Aim aim, List<String> settings, Pace pace) {}
+
+    /** Looks it up; on the interface thread. */
+    Wanted wanted(Entry robot, PlanModel.Aim aim) {
+        Setup setup = season.club().setupOf(robot.id()).orElseGet(season::setupOrGuess);
+        List<Run> runs = season.logBook().of(robot.id()).stream()
+                .filter(run -> run.source() == Run.Source.TABLE)
+                .toList();
+        Set<String> settings = new LinkedHashSet<>(List.of(RunWords.setting(setup.law())));
+        for (int i = runs.size() - 1; i >= 0 && settings.size() < MOST_SETTINGS; i--) {
+            settings.add(RunWords.setting(runs.get(i)));
+        }
+        return new Wanted(
+                robot.name(),
+                robot.team().isEmpty() ? robot.name() : robot.team(),
+                setup,
+                aim,
+                List.copyOf(settings),
+                Pace.of(runs));
+    }
+
+    /** @throws BadValueException when so much cannot be planned */
+    PlanRequest request(List<Wanted> robots) {
+        Map<String, List<Wanted>> crews =
+                robots.stream().collect(Collectors.groupingBy(Wanted::crew, LinkedHashMap::new, Collectors.toList()));
+        List<Team> teams = new ArrayList<>();
+        crews.forEach((crew, its) -> teams.add(team(crew, its)));
+        List<String> tables = new ArrayList<>();
+        for (int i = 1; i <= wish.tables(); i++) {
+            tables.add("table " + i);
+        }
+        List<Double> lamps = Double.isNaN(wish.lampMinute()) ? List.of() : List.of(60 * wish.lampMinute());
+        return new PlanRequest(wish.minutes(), tables, teams, lamps, 180);
+    }
+
+    private Team team(String crew, List<Wanted> robots) {
+        Map<What, List<Pair>> pairs = new EnumMap<>(What.class);
+        robots.forEach(robot -> stages(robot, pairs));
+        List<Stage> stages = new ArrayList<>();
+        pairs.forEach((what, its) -> stages.add(new Stage(what, its, runs(what))));
+        return new Team(
+                crew,
+                stages,
+                lapS(robots),
+                resetS(robots),
+                wish.checkS(),
+                Double.isNaN(wish.batteryRuns()) ? Team.ANY : (int) wish.batteryRuns(),
+                wish.swapS());
+    }
+
+    private int runs(What what) {
+        return switch (what) {
+            case STRAIGHT, BENDS -> 1;
+            case KP_STEP, KD_STEP -> STEP_RUNS;
+            default -> (int) wish.runsEach();
+        };
+    }
+
+    private double lapS(List<Wanted> robots) {
+        return !Double.isNaN(wish.lapS())
+                ? wish.lapS()
+                : robots.stream()
+                        .flatMapToDouble(r -> r.pace().lapS().stream())
+                        .max()
+                        .orElse(USUAL_LAP_S);
+    }
+
+    private double resetS(List<Wanted> robots) {
+        return !Double.isNaN(wish.resetS())
+                ? wish.resetS()
+                : robots.stream()
+                        .flatMapToDouble(r -> r.pace().resetS().stream())
+                        .max()
+                        .orElse(USUAL_RESET_S);
+    }
+
+    private static void stages(Wanted robot, Map<What, List<Pair>> pairs) {
+        switch (robot.aim()) {
+            case CONFIRM -> add(pairs, What.CONFIRM, robot, robot.settings().get(0));
+            case COMPARE -> robot.settings().forEach(setting -> add(pairs, What.RUN, robot, setting));
+            case NEXT -> add(pairs, What.RUN, robot, NEXT_TRIAL);
+            case TUNE -> tune(robot, pairs);
+            case OUT -> {}
+        }
+    }
+
+    private static void tune(Wanted robot, Map<What, List<Pair>> pairs) {
+        add(pairs, What.STRAIGHT, robot, "Kp low, slowly");
+        add(pairs, What.BENDS, robot, "Kp low, slowly");
+        for (double kp : kpSteps(robot.setup())) {
+            add(pairs, What.KP_STEP, robot, "Kp " + Words.number(kp, 2) + ", Kd 0");
+        }
+        for (double ratio : KD_STEPS) {
+            add(
+                    pairs,
+                    What.KD_STEP,
+                    robot,
+                    "the best Kp, Kd " + (ratio == 0 ? "0" : Words.number(ratio, 2) + " times Kp"));
+        }
+        add(pairs, What.CONFIRM, robot, "the best of them");
+    }
+
+    /** Between the bends' need and the wiggle; about the gain as set where loop theory has no lane. */
+    private static double[] kpSteps(Setup setup) {
+        Law law = setup.law();
+        double floor = 0;
+        double onset = 2 * Math.max(law.kp(), 1e-3);
+        try {
+            LaneReport report = LaneReport.of(setup);
+            floor = Double.isFinite(report.bendKp()) ? report.bendKp() : 0;
+            onset = report.wiggle().map(WiggleOnset::kp).orElse(onset);
+        } catch (BadValueException noTheory) {
+            // The steps about the gain as set do.
+        }
+        double low = Math.min(floor, onset);
+        double high = onset;
+        double[] steps = new double[KP_STEPS.length];
+        for (int i = 0; i < steps.length; i++) {
+            steps[i] = low + KP_STEPS[i] * (high - low);
+        }
+        return steps;
+    }
+
+    private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, String setting) {
+        pairs.computeIfAbsent(what, w -> new ArrayList<>()).add(new Pair(robot.name(), setting));
+    }
+}

@@ -1,0 +1,255 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.runs.PlanModel.Aim;
+import fahrbahn.app.runs.PlanModel.OnItsWay;
+import fahrbahn.app.season.Entry;
+import fahrbahn.core.plan.Block;
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+
+/** The plan of trials: what is wanted, the clock of the minutes left, and block after block. */
+final class PlanPage {
+    private static final double SIDE_WIDTH = 480;
+
+    private final PlanModel model;
+    private final Label clock = Nodes.label("", "minutes-left");
+    private final Label verdict = Nodes.wrapped("", "bench-result");
+    private final TableView<Block> table = new TableView<>();
+    private final VBox robots = Nodes.column();
+    private final Label leftOut = Nodes.wrapped("", "reason");
+    private final List<Wish> wishes = new ArrayList<>();
+    private List<Entry> shownRobots = List.of();
+    private boolean showing;
+
+    private record Wish(NumberField field, ToDoubleFunction<PlanWish> of) {}
+
+    PlanPage(PlanModel model) {
+        this.model = model;
+        clock.setId("minutesLeft");
+        verdict.setId("planVerdict");
+        leftOut.setId("planLeftOut");
+        robots.setId("planRobots");
+        table.setId("planBlocks");
+        table.setAccessibleText("The blocks of the plan, in the order of time");
+        table.setPlaceholder(Nodes.label("No plan yet: choose what each robot is to run, then press B.", "caption"));
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        column("", 30, block -> model.done(block) ? "x" : "");
+        column("at", 80, model::clock);
+        column("where", 70, Block::table);
+        column("who", 120, PlanWords::who);
+        column("what", 200, PlanWords::what);
+    }
+
+    private void column(String title, double width, Function<Block, String> text) {
+        TableColumn<Block, String> column = new TableColumn<>(title);
+        column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
+        column.setPrefWidth(width);
+        column.setSortable(false);
+        table.getColumns().add(column);
+    }
+
+    Pages.Page page() {
+        Action begin = new Action("planBegin", "Begin", KeyCode.B, model::begin);
+        Action done = new Action("planDone", "It is done", KeyCode.D, model::done);
+        Action up = new Action("planUp", "Before", KeyCode.UP, () -> model.move(-1));
+        Action down = new Action("planDown", "Next", KeyCode.DOWN, () -> model.move(1));
+        Action again = new Action("planAgain", "The rest anew", KeyCode.Y, model::again);
+        Action end = new Action("planEnd", "End the plan", KeyCode.E, model::end);
+        Action save = new Action("planSave", "Save", KeyCode.V, this::save);
+        table.getSelectionModel().selectedIndexProperty().addListener(o -> {
+            if (!showing && table.getSelectionModel().getSelectedIndex() >= 0) {
+                model.takeRow(table.getSelectionModel().getSelectedIndex());
+            }
+        });
+        model.onItsWayProperty().addListener(o -> refresh(done, again, end, save));
+        model.rowProperty().addListener(o -> select());
+        VBox main = Nodes.column(
+                Nodes.row(clock, Nodes.grow(verdict)),
+                Nodes.grow(table),
+                Nodes.flow(up.button(), down.button(), done.button(), again.button(), end.button(), save.button()),
+                Nodes.wrapped(PlanWords.CAUTION, "caution"));
+        VBox side = Nodes.column(
+                Nodes.panel("What each robot is to run", robots),
+                Nodes.panel("How much there is", wishes(begin)),
+                leftOut);
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        model.wishProperty().addListener(o -> showWishes());
+        showWishes();
+        refresh(done, again, end, save);
+        return new Pages.Page(
+                "Plan", Nodes.row(Nodes.grow(main), side), List.of(begin, done, up, down, again, end, save), nowNs -> {
+                    model.look();
+                    showRobots();
+                    showClock();
+                });
+    }
+
+    private FlowPane wishes(Action begin) {
+        FlowPane fields = Nodes.flow();
+        fields.getStyleClass().add("by-bottom");
+        wish(
+                fields,
+                "planMinutes",
+                "minutes",
+                "Minutes there are, from now on.",
+                PlanWish::minutes,
+                PlanWish::withMinutes);
+        wish(
+                fields,
+                "planTables",
+                "tables",
+                "How many tables there are to run on.",
+                PlanWish::tables,
+                PlanWish::withTables);
+        wish(
+                fields,
+                "planRunsEach",
+                "runs each",
+                "Runs of each setting that is compared or confirmed; steps of a ladder are run twice.",
+                PlanWish::runsEach,
+                PlanWish::withRunsEach);
+        wish(
+                        fields,
+                        "planLap",
+                        "lap, s",
+                        "How long a run takes; left empty it is what the log book tells.",
+                        PlanWish::lapS,
+                        PlanWish::withLapS)
+                .orNothing();
+        wish(
+                        fields,
+                        "planReset",
+                        "reset, s",
+                        "From the end of a run until the next can start; left empty it is what the log book tells.",
+                        PlanWish::resetS,
+                        PlanWish::withResetS)
+                .orNothing();
+        wish(
+                fields,
+                "planCheck",
+                "check, s",
+                "For the sign check by hand and one slow run before each robot's first run; 0 for none.",
+                PlanWish::checkS,
+                PlanWish::withCheckS);
+        wish(
+                        fields,
+                        "planBattery",
+                        "runs a battery",
+                        "How many runs a battery lasts; left empty none is swapped.",
+                        PlanWish::batteryRuns,
+                        PlanWish::withBatteryRuns)
+                .orNothing();
+        wish(fields, "planSwap", "swap, s", "How long a battery swap takes.", PlanWish::swapS, PlanWish::withSwapS);
+        wish(
+                        fields,
+                        "planLamp",
+                        "lamps at, min",
+                        "The minute at which the lamps change, so that light and dark are captured again; left empty when they do not.",
+                        PlanWish::lampMinute,
+                        PlanWish::withLampMinute)
+                .orNothing();
+        fields.getChildren().add(begin.button());
+        return fields;
+    }
+
+    private NumberField wish(
+            FlowPane fields,
+            String id,
+            String words,
+            String what,
+            ToDoubleFunction<PlanWish> of,
+            BiFunction<PlanWish, Double, PlanWish> with) {
+        NumberField field = new NumberField(id, words, what, v -> model.change(w -> with.apply(w, v)));
+        wishes.add(new Wish(field, of));
+        fields.getChildren().add(field);
+        return field;
+    }
+
+    private void showWishes() {
+        wishes.forEach(
+                w -> w.field().show(w.of().applyAsDouble(model.wishProperty().get())));
+    }
+
+    private void showRobots() {
+        List<Entry> now = model.robots();
+        if (now.equals(shownRobots)) {
+            return;
+        }
+        shownRobots = now;
+        robots.getChildren().clear();
+        for (Entry robot : now) {
+            ChoiceField<Aim> aim = new ChoiceField<>(
+                    "planAim-" + (robots.getChildren().size() + 1),
+                    robot.team().isEmpty() ? robot.name() : robot.name() + " of " + robot.team(),
+                    "What this robot is to run in the plan.",
+                    Aim.values(),
+                    Aim::word,
+                    chosen -> model.aim(robot.id(), chosen));
+            aim.show(model.aim(robot));
+            robots.getChildren().add(aim.inARow());
+        }
+    }
+
+    private void showClock() {
+        clock.setText(model.left());
+        Nodes.showIf(clock, !clock.getText().isEmpty());
+        verdict.setText(model.verdict());
+    }
+
+    private void refresh(Action... withAPlan) {
+        Optional<OnItsWay> plan = model.onItsWayProperty().get();
+        for (Action action : withAPlan) {
+            action.button().setDisable(plan.isEmpty());
+        }
+        showing = true;
+        table.getItems().setAll(plan.map(OnItsWay::blocks).orElse(List.of()));
+        showing = false;
+        leftOut.setText(plan.map(p -> PlanWords.leftOut(p.left())).orElse(""));
+        Nodes.showIf(leftOut, !leftOut.getText().isEmpty());
+        showClock();
+        select();
+    }
+
+    private void select() {
+        showing = true;
+        int row = model.rowProperty().get();
+        if (row < table.getItems().size()) {
+            table.getSelectionModel().clearAndSelect(row);
+            table.scrollTo(Math.max(0, row - 3));
+        }
+        showing = false;
+    }
+
+    private void save() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("plan.pdf");
+        chooser.getExtensionFilters()
+                .addAll(
+                        new ExtensionFilter("For the wall (PDF)", "*.pdf"),
+                        new ExtensionFilter("Calendar (ICS)", "*.ics"));
+        File file = chooser.showSaveDialog(table.getScene().getWindow());
+        if (file != null) {
+            model.save(file.toPath());
+        }
+    }
+}

@@ -1,0 +1,245 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.words.Refusals;
+import fahrbahn.app.words.RunWords;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Outcome.Seen;
+import java.io.File;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Logging at the table: the clock, what was measured and seen, where it stopped or was lost, and the newest runs. */
+final class QuickLogPage {
+    private static final Map<Seen, KeyCode> KEYS = Map.of(
+            Seen.SMOOTH, KeyCode.S,
+            Seen.WIGGLES, KeyCode.W,
+            Seen.LOST_STRAIGHT, KeyCode.T,
+            Seen.LOST_BEND, KeyCode.E,
+            Seen.LOST_CORNER, KeyCode.C,
+            Seen.LOST_GAP, KeyCode.G,
+            Seen.RIDES_LIGHT, KeyCode.L,
+            Seen.RIDES_DARK, KeyCode.K,
+            Seen.TURNS_AWAY, KeyCode.A,
+            Seen.OTHER, KeyCode.O);
+
+    private static final PseudoClass SAID = PseudoClass.getPseudoClass("said");
+    private static final double SIDE_WIDTH = 330;
+
+    private final QuickLog model;
+    private final StopsModel stops;
+    private final PlanModel plan;
+    private final RunsTable table;
+    private final TextField time = new TextField();
+    private final TextField along = new TextField();
+    private final TextField across = new TextField();
+    private final TextField lostAt = new TextField();
+    private final TextField volts = new TextField();
+    private final TextField note = new TextField();
+    private final Label logged = Nodes.label("", "reason");
+    private final Label problem = Nodes.wrapped("", "problem");
+    private final Label robotSays = Nodes.label("", "reason");
+    private final Label next = Nodes.wrapped("", "bench-result");
+    private final StopsPicture target = new StopsPicture();
+    private final CourseTarget course;
+
+    QuickLogPage(RunsModel runs) {
+        this.model = runs.log();
+        this.stops = runs.stops();
+        this.plan = runs.plan();
+        this.table = new RunsTable("runs", "The log book, newest run first");
+        this.course = new CourseTarget((x, y) -> lostAt.setText(model.pointed(x, y)));
+        table.show(runs.runs());
+    }
+
+    Pages.Page page() {
+        fields();
+        Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
+        Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
+        Action back = new Action("takeRunBack", "Take it back", KeyCode.BACK_SPACE, model::takeBack);
+        Action photo = new Action("runPhoto", "Photo", KeyCode.P, this::takePhoto);
+        back.button().setDisable(true);
+        model.loggedProperty()
+                .addListener(o ->
+                        back.button().setDisable(model.loggedProperty().get().isEmpty()));
+        logged.setId("logged");
+        logged.textProperty().bind(model.loggedProperty());
+        List<Action> sights = sights();
+        StopwatchBar watch = new StopwatchBar(model.watch(), ran.button(), lost.button());
+        List<Action> inNumbers = new ArrayList<>(watch.actions());
+        inNumbers.addAll(List.of(ran, lost));
+        List.of(time, along, across, volts).forEach(number -> Action.alsoIn(number, inNumbers));
+        model.watch().tapsProperty().addListener(o -> fillIn());
+        robotSays.textProperty().bind(model.robotSaysProperty());
+        model.robotTookProperty().addListener((o, before, took) -> {
+            if (!took.isEmpty()) {
+                time.setText(took);
+            }
+        });
+        model.photoProperty()
+                .addListener(
+                        o -> photo.button().setText(model.photoProperty().get().isPresent() ? "Photo taken" : "Photo"));
+        target.clicked((a, b) -> {
+            along.setText(Words.number(a, 2));
+            across.setText(Words.number(b, 2));
+        });
+        along.textProperty().addListener(o -> mark());
+        across.textProperty().addListener(o -> mark());
+        stops.stopsProperty().addListener(o -> target.show(stops.stopsProperty().get()));
+        target.show(stops.stopsProperty().get());
+        problem.setId("runProblem");
+        robotSays.setId("robotSays");
+        next.setId("planNext");
+        FlowPane seen = Nodes.flow(sights.stream().map(Action::button).toArray(Node[]::new));
+        seen.getChildren().addAll(photo.button(), back.button(), logged, robotSays);
+        say("");
+        VBox main = Nodes.column(
+                next,
+                watch,
+                Nodes.flow(time, along, across, lostAt, volts, note),
+                seen,
+                problem,
+                Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
+                Nodes.grow(table));
+        VBox side = Nodes.column(
+                Nodes.grow(Nodes.panel("Where it stopped: click, or type along and across", Nodes.grow(target))),
+                Nodes.grow(Nodes.panel("Where it was lost: click, or type the part", Nodes.grow(course))));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        List<Action> actions = new ArrayList<>(List.of(ran, lost, back, photo));
+        actions.addAll(sights);
+        actions.addAll(watch.actions());
+        return new Pages.Page("Log", Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
+            watch.frame();
+            plan.look();
+            String words = plan.nextForRobot();
+            next.setText(words);
+            Nodes.showIf(next, !words.isEmpty());
+            course.show(model.ground(), model.lineWidthMm(), lostNow());
+        });
+    }
+
+    private List<Double> lostNow() {
+        return stops.counted().stream()
+                .map(run -> run.outcome().lostMm())
+                .filter(mm -> !Double.isNaN(mm))
+                .toList();
+    }
+
+    private List<Action> sights() {
+        Map<Seen, Action> bySeen = new EnumMap<>(Seen.class);
+        for (Seen seen : Seen.values()) {
+            bySeen.put(
+                    seen, new Action("saw-" + seen.word(), RunWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
+        }
+        model.seenProperty()
+                .addListener(o -> bySeen.forEach((seen, action) -> action.button()
+                        .pseudoClassStateChanged(
+                                SAID,
+                                model.seenProperty().get().filter(seen::equals).isPresent())));
+        return List.copyOf(bySeen.values());
+    }
+
+    private void fields() {
+        field(time, "runTime", "time, s", 5, "How long the run took, by stopwatch; empty when nobody timed it.");
+        field(
+                along,
+                "runAlong",
+                "along, mm",
+                5,
+                "How far beyond its place it stopped along the line, negative before it; empty when nobody measured.");
+        field(
+                across,
+                "runAcross",
+                "across, mm",
+                5,
+                "How far to the left of its place it stopped, negative to the right; empty when nobody measured.");
+        field(
+                lostAt,
+                "runLostAt",
+                "lost at",
+                5,
+                "Where it was lost: the number of a part of the table, its name as in bend 2, or how far along as in 1.2 m.");
+        field(
+                volts,
+                "runVolts",
+                "volts",
+                4,
+                "What the battery has, if you read it: stop places and times are then held against it.");
+        field(
+                note,
+                "runNote",
+                "note, #tags",
+                10,
+                "Anything about this run, in your own words; words that begin with # are tags to search and compare by.");
+    }
+
+    private static void field(TextField field, String id, String words, int columns, String what) {
+        field.setId(id);
+        field.setAccessibleText(words);
+        field.setPromptText(words);
+        field.setPrefColumnCount(columns);
+        Fields.describe(field, words, what);
+    }
+
+    private void takePhoto() {
+        FileChooser chooser = new FileChooser();
+        chooser.getExtensionFilters().add(RunDetail.PHOTOS);
+        File file = chooser.showOpenDialog(table.getScene().getWindow());
+        if (file != null) {
+            model.takePhoto(file.toPath());
+        }
+    }
+
+    /** The latest lap is the time of the run. */
+    private void fillIn() {
+        if (model.watch().tapsProperty().get().count() > 0) {
+            time.setText(Words.hundredths(model.watch().tapsProperty().get().lastS()));
+        }
+    }
+
+    private void mark() {
+        Outcome.Stop typed = QuickLog.stop(along.getText(), across.getText());
+        target.mark(typed.alongMm(), typed.acrossMm());
+    }
+
+    private void log(boolean completed) {
+        try {
+            model.log(
+                    completed,
+                    new QuickLog.Typed(
+                            time.getText(),
+                            along.getText(),
+                            across.getText(),
+                            lostAt.getText(),
+                            volts.getText(),
+                            note.getText()));
+            say("");
+            List.of(time, along, across, lostAt, volts, note).forEach(TextField::clear);
+            model.watch().clear();
+        } catch (BadValueException refused) {
+            say(Refusals.sentence(refused));
+        }
+    }
+
+    private void say(String words) {
+        problem.setText(words);
+        Nodes.showIf(problem, !words.isEmpty());
+    }
+}

@@ -1,0 +1,149 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pictures;
+import fahrbahn.app.words.Refusals;
+import fahrbahn.app.words.Words;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.mat.Picture;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Run;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The run in hand: every figure of it can be mended; what it was before stands below. */
+final class RunDetail {
+    static final FileChooser.ExtensionFilter PHOTOS =
+            new FileChooser.ExtensionFilter("Photographs (PNG, JPEG)", "*.png", "*.jpg", "*.jpeg");
+
+    private static final double PHOTO_WIDTH = 280;
+
+    private final BookModel model;
+    private final Label what = Nodes.wrapped("", "bench-result");
+    private final Label history = Nodes.wrapped("", "reason");
+    private final Label problem = Nodes.wrapped("", "problem");
+    private final ImageView photo = new ImageView();
+    private final NumberField time;
+    private final NumberField along;
+    private final NumberField across;
+    private final TextField lostAt = new TextField();
+    private final TextField note = new TextField();
+
+    RunDetail(BookModel model) {
+        this.model = model;
+        time = new NumberField(
+                        "mendTime",
+                        "time, s",
+                        "How long the run took; left empty when nobody timed it.",
+                        v -> model.mend(o -> o.withTimeS(v)))
+                .orNothing();
+        along = new NumberField(
+                        "mendAlong",
+                        "along, mm",
+                        "How far beyond its place it stopped along the line; left empty when nobody measured.",
+                        v -> model.mend(o -> o.withStop(v, o.stop().acrossMm())))
+                .orNothing();
+        across = new NumberField(
+                        "mendAcross",
+                        "across, mm",
+                        "How far to the left of its place it stopped; left empty when nobody measured.",
+                        v -> model.mend(o -> o.withStop(o.stop().alongMm(), v)))
+                .orNothing();
+        what.setId("bookRun");
+        history.setId("bookHistory");
+        problem.setId("bookProblem");
+        text(
+                lostAt,
+                "mendLostAt",
+                "lost at",
+                "Where it was lost: a part of the table by number or name, or how far along as in 1.2 m. Enter takes it.",
+                model::mendLostAt);
+        text(
+                note,
+                "mendNote",
+                "note, #tags",
+                "Anything about this run; words that begin with # are tags. Enter takes it.",
+                model::mendNote);
+        photo.setPreserveRatio(true);
+        photo.setFitWidth(PHOTO_WIDTH);
+    }
+
+    private void text(TextField field, String id, String words, String sentence, Consumer<String> set) {
+        field.setId(id);
+        field.setAccessibleText(words);
+        field.setPromptText(words);
+        field.setPrefColumnCount(id.equals("mendNote") ? 20 : 8);
+        Fields.describe(field, words, sentence);
+        Fields.onGivingUp(field, this::refresh);
+        field.setOnAction(e -> {
+            try {
+                set.accept(field.getText());
+                say("");
+                Fields.next(field);
+            } catch (BadValueException refused) {
+                say(Refusals.sentence(refused));
+            }
+        });
+    }
+
+    VBox panel() {
+        model.inHandProperty().addListener(o -> refresh());
+        model.pictureProperty().addListener(o -> showPhoto());
+        refresh();
+        showPhoto();
+        return Nodes.panel(
+                "The run in hand: what you change is mended",
+                what,
+                Nodes.flow(time, along, across),
+                Nodes.flow(lostAt, note),
+                problem,
+                history,
+                photo);
+    }
+
+    private void refresh() {
+        Optional<Run> run = model.inHandProperty().get();
+        say("");
+        for (NumberField field : new NumberField[] {time, along, across}) {
+            field.setDisable(run.isEmpty());
+        }
+        lostAt.setDisable(run.isEmpty());
+        note.setDisable(run.isEmpty());
+        if (run.isEmpty()) {
+            what.setText("Up and Down take a run in hand.");
+            history.setText("");
+            return;
+        }
+        Outcome outcome = run.get().outcome();
+        what.setText(BookWords.run(run.get()));
+        time.show(outcome.timeS());
+        along.show(outcome.stop().alongMm());
+        across.show(outcome.stop().acrossMm());
+        lostAt.setText(Double.isNaN(outcome.lostMm()) ? "" : Words.number(outcome.lostMm() / 1000) + " m");
+        note.setText(run.get().note());
+        String id = run.get().id();
+        model.history(states -> {
+            if (model.inHandProperty().get().filter(r -> r.id().equals(id)).isPresent()) {
+                history.setText(BookWords.history(states));
+            }
+        });
+    }
+
+    private void say(String words) {
+        problem.setText(words);
+        Nodes.showIf(problem, !words.isEmpty());
+    }
+
+    private void showPhoto() {
+        Optional<Picture> picture = model.pictureProperty().get();
+        photo.setImage(picture.map(Pictures::image).orElse(null));
+        Nodes.showIf(photo, picture.isPresent());
+    }
+}

@@ -1,0 +1,63 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.chart.Plot;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.core.trials.Stretch;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** The season of the robot in hand: when it changed, and when it got better. */
+final class SeasonPage {
+    private static final double SIDE_WIDTH = 400;
+
+    /** The newest fit beside the charts; all are drawn. */
+    private static final int TOLD = 12;
+
+    private final BookModel model;
+    private final UnaryOperator<String> venueName;
+    private final Plot chance =
+            new Plot("stretch", "finished, %", "The chance to finish, stretch by stretch").stacked(true);
+    private final Plot laps =
+            new Plot("stretch", "time, s", "The time of completed runs, stretch by stretch").stacked(true);
+    private final Label verdict = Nodes.wrapped("", "bench-result");
+    private final VBox changes = Nodes.column();
+
+    SeasonPage(BookModel model) {
+        this.model = model;
+        this.venueName = model::venueName;
+        verdict.setId("seasonVerdict");
+        changes.setId("seasonChanges");
+    }
+
+    Pages.Page page() {
+        model.stretchesProperty().addListener(o -> refresh());
+        refresh();
+        VBox main = Nodes.column(
+                Nodes.grow(Nodes.panel(
+                        "The chance to finish, %, 95 % sure, over the stretches numbered beside", Nodes.grow(chance))),
+                Nodes.grow(Nodes.panel("The time of completed runs, s, mean and scatter", Nodes.grow(laps))));
+        VBox side = Nodes.column(
+                Nodes.panel("The season of this robot", verdict),
+                Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
+        side.setMinWidth(SIDE_WIDTH);
+        side.setMaxWidth(SIDE_WIDTH);
+        return new Pages.Page("Season", Nodes.row(Nodes.grow(main), side), List.of(), nowNs -> model.lookAtSeason());
+    }
+
+    private void refresh() {
+        List<Stretch> all = model.stretchesProperty().get();
+        verdict.setText(SeasonWords.verdict(all));
+        changes.getChildren().clear();
+        if (all.isEmpty()) {
+            return;
+        }
+        chance.show(new StretchChart(all, StretchChart.What.CHANCE));
+        laps.show(new StretchChart(all, StretchChart.What.TIME));
+        for (int i = all.size() - 1; i >= Math.max(0, all.size() - TOLD); i--) {
+            changes.getChildren().add(Nodes.wrapped(SeasonWords.stretch(i + 1, all.get(i), venueName)));
+        }
+    }
+}

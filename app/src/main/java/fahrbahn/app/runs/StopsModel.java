@@ -1,0 +1,110 @@
+package fahrbahn.app.runs;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.LogScatter;
+import fahrbahn.core.stopping.Rule;
+import fahrbahn.core.stopping.Sensing;
+import fahrbahn.core.stopping.StopPlan;
+import fahrbahn.core.stopping.StopShares;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.twin.Spread;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Where the runs that count together stopped, and what their scatter comes from, by log book and twin together. */
+final class StopsModel {
+    private static final int RUNS = 200;
+
+    /** The same robot gets the same answer. */
+    private static final long SEED = 1;
+
+    private final Season season;
+    private final Errand<StopShares> errand;
+    private final ReadOnlyObjectWrapper<Stops> stops;
+    private final ReadOnlyObjectWrapper<Optional<LogScatter>> scatter = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Optional<Wanted> wanted = Optional.empty();
+    private Optional<StopShares> twin = Optional.empty();
+    private List<Run> counted = List.of();
+
+    private record Wanted(Setup setup, Sensing sensing) {}
+
+    StopsModel(Season season, Errands errands) {
+        this.season = season;
+        this.errand = errands.errand("What scatters the stops");
+        this.stops = new ReadOnlyObjectWrapper<>(Stops.of(List.of(), plan().windowMm()));
+        season.choices().stopProperty().addListener(o -> count(counted));
+    }
+
+    /** Where they stopped. */
+    ReadOnlyObjectProperty<Stops> stopsProperty() {
+        return stops.getReadOnlyProperty();
+    }
+
+    /** What the scatter comes from; empty with too few stop places, and until the twin has driven. */
+    ReadOnlyObjectProperty<Optional<LogScatter>> scatterProperty() {
+        return scatter.getReadOnlyProperty();
+    }
+
+    private StopPlan plan() {
+        return season.choices().stopProperty().get().orElse(StopPlan.USUAL);
+    }
+
+    Rule rule() {
+        return plan().rule();
+    }
+
+    /** @param mm to each side, in which the attachment works; above 0 */
+    void changeWindow(double mm) {
+        season.choices().planStop(plan().withWindowMm(mm));
+    }
+
+    void stopBy(Rule rule) {
+        season.choices().planStop(plan().withRule(rule));
+    }
+
+    /** The runs that count together. */
+    List<Run> counted() {
+        return counted;
+    }
+
+    /** Takes the runs that count together. */
+    void count(List<Run> runs) {
+        counted = runs;
+        stops.set(Stops.of(counted, plan().windowMm()));
+        sort();
+    }
+
+    /** Somebody looks: the twin drives such stops, unless it has or nobody could use it. */
+    void look() {
+        Wanted now = new Wanted(season.setupOrGuess(), plan().sensing());
+        if (stops.get().runs().size() < LogScatter.FEWEST || wanted.equals(Optional.of(now))) {
+            return;
+        }
+        wanted = Optional.of(now);
+        twin = Optional.empty();
+        sort();
+        errand.runToEnd(
+                job -> StopShares.of(now.setup(), now.sensing(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job),
+                ending -> {
+                    twin = ending instanceof Ending.Done<StopShares> done
+                            ? Optional.of(done.result())
+                            : Optional.empty();
+                    sort();
+                });
+    }
+
+    private void sort() {
+        List<Run> runs = stops.get().runs();
+        double[] along =
+                runs.stream().mapToDouble(r -> r.outcome().stop().alongMm()).toArray();
+        double[] volts = runs.stream().mapToDouble(Run::volts).toArray();
+        scatter.set(twin.flatMap(shares -> LogScatter.of(along, volts, shares, rule())));
+    }
+}

@@ -1,0 +1,133 @@
+package fahrbahn.app.season;
+
+import fahrbahn.core.plan.Plan;
+import fahrbahn.core.plan.Schedule;
+import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.trials.Photo;
+import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kind;
+import fahrbahn.store.Kinds;
+import fahrbahn.store.Ledger;
+import fahrbahn.store.PhotoPack;
+import fahrbahn.store.Put;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Every change to the log book: a run logged, mended, taken out; runs from elsewhere. */
+public final class LogBook {
+    private final Season season;
+    private final Ledger ledger;
+
+    LogBook(Season season, Ledger ledger) {
+        this.season = season;
+        this.ledger = ledger;
+    }
+
+    public void log(Run run) {
+        log(run, Optional.empty());
+    }
+
+    /** Logs a run, as one step with what goes with it: its photograph, volts that were read, and its place in the plan. */
+    public void log(Run run, Optional<PhotoPack> photo) {
+        List<Put<?>> puts = new ArrayList<>();
+        Run kept = photo.map(p -> run.withPhoto(p.id())).orElse(run);
+        photo.ifPresent(p -> puts.add(Put.of(Kinds.PHOTO, "", p.id(), p.photo())));
+        puts.add(Put.of(Kinds.RUN, run.robot(), run.id(), kept));
+        if (run.source() == Run.Source.TABLE) {
+            Conditions noted = ledger.get(Kinds.CONDITIONS, run.robot()).orElse(Conditions.UNKNOWN);
+            if (!Double.isNaN(run.volts()) && run.volts() != noted.batteryV()) {
+                puts.add(Put.of(Kinds.CONDITIONS, run.robot(), noted.withBatteryV(run.volts())));
+            }
+            plan().flatMap(plan -> ran(plan, run)).ifPresent(plan -> puts.add(Put.of(Kinds.PLAN, "", plan)));
+        }
+        String how = run.outcome().completed() ? "a completed run of " : "a lost run of ";
+        ledger.change(how + season.robotName(), puts);
+    }
+
+    private Optional<Schedule> ran(Schedule plan, Run run) {
+        if (plan.leftS(run.at()) < 0) {
+            return Optional.empty();
+        }
+        Plan left = plan.plan();
+        String robot = run.setting().setup().robot().name();
+        return Schedule.nextRun(left, robot).map(block -> plan.with(block, run.at()));
+    }
+
+    /** The plan of trials that is on its way; empty when none was begun. */
+    public Optional<Schedule> plan() {
+        return ledger.get(Kinds.PLAN, "");
+    }
+
+    /** @param label of the step of undo; nothing for what time alone has changed */
+    public void plan(String label, Optional<Schedule> plan) {
+        Put<Schedule> put =
+                plan.map(p -> Put.of(Kinds.PLAN, "", p)).orElseGet(() -> Put.away(Kinds.PLAN, "", Kind.ONLY));
+        if (label.isEmpty()) {
+            ledger.note(List.of(put));
+        } else {
+            ledger.change(label, List.of(put));
+        }
+    }
+
+    /** Takes a run out again that was logged by mistake; a step of its own, so that it can come back. */
+    public void takeOut(Run run) {
+        ledger.change("a run taken out of the log book", List.of(Put.away(Kinds.RUN, run.robot(), run.id())));
+    }
+
+    /** Puts another in the place of a run that was logged wrong. What was there before stays in its history. */
+    public void mend(Run mended) {
+        ledger.change("a run mended", List.of(Put.of(Kinds.RUN, mended.robot(), mended.id(), mended)));
+    }
+
+    /** Adds a photograph to a run, or puts another in its place. */
+    public void mend(Run run, PhotoPack photo) {
+        ledger.change(
+                "a photograph of a run",
+                List.of(
+                        Put.of(Kinds.PHOTO, "", photo.id(), photo.photo()),
+                        Put.of(Kinds.RUN, run.robot(), run.id(), run.withPhoto(photo.id()))));
+    }
+
+    /** Every state a run has been in with its moment, oldest first; told later, on this thread. */
+    public void history(Run run, Consumer<List<Map.Entry<Instant, Run>>> told) {
+        ledger.history(Kinds.RUN, run.robot(), run.id(), told);
+    }
+
+    public Optional<Photo> photo(String id) {
+        return ledger.get(Kinds.PHOTO, "", id);
+    }
+
+    /** Whether the season has a run of this identifier already. */
+    public boolean has(String robot, String id) {
+        return ledger.get(Kinds.RUN, robot, id).isPresent();
+    }
+
+    /** Runs from elsewhere, as one step. */
+    public void add(String from, List<Run> runs, Map<String, Photo> photos) {
+        List<Put<?>> puts = new ArrayList<>();
+        photos.forEach((id, photo) -> puts.add(Put.of(Kinds.PHOTO, "", id, photo)));
+        runs.forEach(run -> puts.add(Put.of(Kinds.RUN, run.robot(), run.id(), run)));
+        ledger.change("runs from " + from, puts);
+    }
+
+    /** Of one robot, oldest first. */
+    public List<Run> of(String robot) {
+        return ledger.all(Kinds.RUN, robot).values().stream()
+                .sorted(Comparator.comparing(Run::at))
+                .toList();
+    }
+
+    /** Of every robot, oldest first. */
+    public List<Run> all() {
+        List<Run> all = new ArrayList<>();
+        ledger.owners(Kinds.RUN)
+                .forEach(robot -> all.addAll(ledger.all(Kinds.RUN, robot).values()));
+        all.sort(Comparator.comparing(Run::at));
+        return all;
+    }
+}
