@@ -104,6 +104,7 @@ public final class BookModel {
         season.runs().addListener((InvalidationListener) o -> {
             stale = true;
             seasonStale = true;
+            keepInHand();
         });
     }
 
@@ -158,10 +159,14 @@ public final class BookModel {
         }
         lines = known; // words are made once a run, those of another robot are not kept
         shown.set(order.sort(query.among(all)).stream().map(LogLine::run).toList());
-        // A run that was mended is another value under the same identifier.
+    }
+
+    /** A run that was mended is another value under the same identifier; of another robot's log book none is in hand. */
+    private void keepInHand() {
         inHand.set(inHand.get()
-                .flatMap(run ->
-                        runs.stream().filter(r -> r.id().equals(run.id())).findFirst()));
+                .flatMap(run -> season.runs().stream()
+                        .filter(r -> r.id().equals(run.id()))
+                        .findFirst()));
     }
 
     private LogLine line(Run run) {

@@ -172,7 +172,7 @@ public final class PlanModel {
     }
 
     /** Somebody looks: once a second it is seen whether time has slipped. */
-    void look() {
+    public void look() {
         Instant now = season.now();
         if (onItsWay.get().isEmpty() || now.getEpochSecond() == secondLookedAt) {
             return;

@@ -121,6 +121,12 @@ class LargeSeasonTest {
         return logs[logs.length / 2];
     }
 
+    private static double milliseconds(Runnable work) {
+        long start = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - start) / 1e6;
+    }
+
     private Workshop opened(Path file) throws Exception {
         return new Workshop(
                 OpenSeason.read(SeasonFile.open(file, clock), Runnable::run, Runnable::run),
@@ -139,7 +145,24 @@ class LargeSeasonTest {
         assertThat(shop.season().runs()).hasSize(RUNS);
         assertThat(shop.season().captures()).hasSize(CAPTURES);
         double log = medianLogMs(shop);
+        double book = milliseconds(() -> shop.runs().book().look());
+        double[] filters = new double[9];
+        String[] asked = {"lost", "soft kp>0.4", "ran", "volts<7.5", "-lost", "time>0", "wren", "kp=0.3 lost", ""};
+        for (int i = 0; i < filters.length; i++) {
+            String words = asked[i];
+            filters[i] = milliseconds(() -> shop.runs().book().search(words));
+        }
+        double filter = Arrays.stream(filters).max().orElseThrow();
+        assertThat(shop.runs().book().shownProperty().get()).hasSize(RUNS + 15);
         shop.close();
+        System.out.printf(
+                java.util.Locale.ROOT,
+                "log book of 10,000 runs: first shown in %.0f ms, the slowest of %d filters, each for the first time, in %.0f ms%n",
+                book,
+                filters.length,
+                filter);
+        assertThat(book).as("ms until the book is shown").isLessThan(1000);
+        assertThat(filter).as("ms of the slowest filter").isLessThan(100);
         System.out.printf(
                 java.util.Locale.ROOT,
                 "large season: opened in %.0f ms, a quarter of it in %.0f, an empty one in %.0f; a run logged in %.1f ms%n",

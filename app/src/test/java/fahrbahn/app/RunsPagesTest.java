@@ -1,0 +1,283 @@
+package fahrbahn.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.runs.QuickLog.Typed;
+import fahrbahn.app.season.Station;
+import fahrbahn.core.plan.PlanRequest;
+import fahrbahn.core.plan.PlanRequest.Team;
+import fahrbahn.core.plan.Schedule;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import fahrbahn.core.table.Pose;
+import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.trials.Run;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
+import org.junit.jupiter.api.Test;
+
+/** The pages of Runs, by keys and by mouse. */
+class RunsPagesTest extends InWindow {
+    private List<Run> runs() {
+        return shop().runs().runs();
+    }
+
+    private void log(boolean completed, Typed typed) throws Exception {
+        onWindow(() -> {
+            shop().runs().log().log(completed, typed);
+            return null;
+        });
+    }
+
+    private void toRuns(String page) throws Exception {
+        go(Station.RUNS);
+        page(page);
+        settled();
+    }
+
+    private static String words(Node pane) {
+        StringBuilder words = new StringBuilder();
+        ((Pane) pane)
+                .getChildren()
+                .forEach(n ->
+                        words.append(n instanceof Label l ? l.getText() : "").append('\n'));
+        return words.toString();
+    }
+
+    private String wordsOf(String id) throws Exception {
+        return onWindow(() -> words(robot.lookup("#" + id).query()));
+    }
+
+    /** Four presses: the clock on and off, what was seen, how it ended. */
+    @Test
+    void aRunWithWhatWasSeenCostsFourKeys() throws Exception {
+        go(Station.RUNS);
+        robot.type(KeyCode.SPACE);
+        until("it runs", () -> text("watchSeconds").compareTo("0.05 s") >= 0);
+        robot.type(KeyCode.SPACE).type(KeyCode.W).type(KeyCode.R);
+        until("logged", () -> runs().size() == 1);
+        assertThat(runs().get(0).outcome().seen()).isEqualTo(Optional.of(Seen.WIGGLES));
+        assertThat(runs().get(0).outcome().timeS()).isPositive();
+        robot.type(KeyCode.E).type(KeyCode.E).type(KeyCode.R); // said and taken back
+        until("logged", () -> runs().size() == 2);
+        assertThat(runs().get(1).outcome().seen()).isEmpty();
+    }
+
+    /** Where it stopped and where it was lost are pointed at. */
+    @Test
+    void placesArePointedAt() throws Exception {
+        go(Station.RUNS);
+        settled();
+        Node target = robot.lookup(n -> n.getClass().getSimpleName().equals("StopsPicture") && n.getScene() != null)
+                .query();
+        Point2D middle = onWindow(() -> target.localToScreen(
+                target.getLayoutBounds().getWidth() / 2 + 30,
+                target.getLayoutBounds().getHeight() / 2));
+        robot.clickOn(middle);
+        until("a place along", () -> !text("runAlong").isEmpty());
+        double along = Double.parseDouble(text("runAlong"));
+        assertThat(along).isPositive();
+        assertThat(Math.abs(Double.parseDouble(text("runAcross")))).isLessThan(0.5);
+        robot.type(KeyCode.R);
+        until("logged", () -> runs().size() == 1);
+        assertThat(runs().get(0).outcome().stop().alongMm()).isEqualTo(along);
+        Node course = robot.lookup(n -> n.getClass().getSimpleName().equals("CourseTarget"))
+                .query();
+        robot.clickOn(onWindow(() -> course.localToScreen(
+                course.getLayoutBounds().getWidth() / 2,
+                course.getLayoutBounds().getHeight() / 2)));
+        until("a place on the line", () -> text("runLostAt").endsWith(" m"));
+        robot.type(KeyCode.X);
+        until("logged", () -> runs().size() == 2);
+        assertThat(runs().get(1).outcome().lostMm()).isPositive();
+    }
+
+    /** Found, mended and taken out by keys; undo brings it back as it was mended. */
+    @Test
+    void aRunIsMendedByKeys() throws Exception {
+        log(true, Typed.NOTHING.withTime("20"));
+        log(true, Typed.NOTHING.withTime("2.1").withNote("#slip"));
+        toRuns("log-book");
+        until("shown", () -> text("bookCount").equals("2 runs."));
+        onWindow(() -> {
+            robot.lookup("#bookSearch").query().requestFocus();
+            return null;
+        });
+        robot.write("#slip");
+        until("found", () -> text("bookCount").equals("1 of 2 runs."));
+        onWindow(() -> {
+            robot.lookup("#verdict").query().getScene().getRoot().requestFocus();
+            return null;
+        });
+        robot.type(KeyCode.DOWN);
+        until("in hand", () -> text("mendTime").equals("2.1"));
+        typeIn("mendTime", "21");
+        until("mended", () -> runs().get(1).outcome().timeS() == 21);
+        until(
+                "its history",
+                () -> text("bookHistory").contains("Mended")
+                        && text("bookHistory").contains("2.10 s"));
+        robot.type(KeyCode.ESCAPE).type(KeyCode.R);
+        until("lost after all", () -> !runs().get(1).outcome().completed());
+        robot.type(KeyCode.DELETE);
+        until("taken out", () -> runs().size() == 1);
+        undo();
+        until("there again", () -> runs().size() == 2);
+        assertThat(runs().get(1).outcome().timeS()).isEqualTo(21);
+        typeIn("bookSearch", "speed<3");
+        until("refused in words", () -> text("searchProblem").contains("'speed'"));
+    }
+
+    /** Two settings compared by keys: the answer with its numbers, and what keeps it from telling. */
+    @Test
+    void twoSettingsAreComparedByKeys() throws Exception {
+        for (int i = 0; i < 6; i++) {
+            log(false, Typed.NOTHING);
+        }
+        onWindow(() -> {
+            shop().gains().choose(0.2, 0, 0.4);
+            return null;
+        });
+        for (int i = 0; i < 6; i++) {
+            log(true, Typed.NOTHING.withTime(String.valueOf(20 + i)));
+        }
+        toRuns("compare");
+        until("told", () -> text("compareVerdict").equals("B finishes more often: 0 of 6 against 6 of 6."));
+        assertThat(wordsOf("compareWarnings")).contains("One was run before the other");
+        robot.type(KeyCode.A);
+        until("A is B", () -> text("compareVerdict").startsWith("A and B are the same group"));
+        robot.type(KeyCode.DOWN).type(KeyCode.B);
+        until("turned round", () -> text("compareVerdict").equals("A finishes more often: 6 of 6 against 0 of 6."));
+        robot.type(KeyCode.G);
+        until("by the program", () -> text("compareVerdict").startsWith("There is 1 group"));
+        typeIn("typedA", "0 of 10 missed");
+        typeIn("typedB", "3 of 10 missed");
+        until("typed", () -> text("compareVerdict").contains("about 11 more runs each would tell"));
+    }
+
+    /** The clock of the minutes left, blocks done by key, a logged run that is one of them. */
+    @Test
+    void aPlanIsFollowedByKeys() throws Exception {
+        toRuns("plan");
+        robot.type(KeyCode.B);
+        until("begun", () -> text("minutesLeft").startsWith("39:5"));
+        until("planned", () -> text("planVerdict").startsWith("0 runs made, 10 planned."));
+        robot.type(KeyCode.D); // the sign check
+        until(
+                "the check is done",
+                () -> shop().runs()
+                                .plan()
+                                .onItsWayProperty()
+                                .get()
+                                .orElseThrow()
+                                .schedule()
+                                .done()
+                                .size()
+                        == 1);
+        page("log");
+        until("what is next", () -> text("planNext").contains("confirm: Kp"));
+        robot.type(KeyCode.R);
+        until("logged", () -> runs().size() == 1);
+        page("plan");
+        until("counted", () -> text("planVerdict").startsWith("1 run made, 9 planned."));
+        robot.type(KeyCode.E);
+        until("ended", () -> text("minutesLeft").isEmpty());
+    }
+
+    /** Begun five minutes ago and nothing done: it is planned anew by itself, and said. */
+    @Test
+    void aPlanThatSlipsIsMadeAnew() throws Exception {
+        onWindow(() -> {
+            String name = shop().season().setupOrGuess().robot().name();
+            Team team = new Team("crew", List.of(name), List.of("as set"), 30, 30, 9);
+            shop().season()
+                    .logBook()
+                    .plan(
+                            "a plan",
+                            Optional.of(Schedule.begun(
+                                    new PlanRequest(10, List.of("table 1"), List.of(team)),
+                                    Instant.now().minusSeconds(300),
+                                    1)));
+            return null;
+        });
+        toRuns("plan");
+        until("said", () -> text("notice").contains("Time has slipped"));
+        until("planned anew", () -> text("planVerdict").contains("find no room"));
+        assertThat(text("planLeftOut")).contains("of 9");
+        assertThat(text("minutesLeft")).matches("4:5\\d|5:00");
+    }
+
+    /** A robot whose program says when it runs needs no thumb: its own clock fills the time in. */
+    @Test
+    void theRobotsStreamIsTheClock() throws Exception {
+        onWindow(() -> {
+            shop().season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
+            shop().season()
+                    .club()
+                    .additions()
+                    .addTable(Draft.of(new Course(
+                            "Short",
+                            900,
+                            300,
+                            new Pose(100, 150, 0),
+                            List.of(new Part.Straight(500), new Part.End(60)),
+                            false)));
+            shop().live().connectToBenchRobot();
+            return null;
+        });
+        go(Station.RUNS);
+        onWindow(() -> {
+            shop().live().send("drive");
+            return null;
+        });
+        until("timed by the robot", () -> text("robotSays").equals("by the robot's clock"));
+        double tookS = Double.parseDouble(text("runTime"));
+        assertThat(tookS).isBetween(0.5, 20.0);
+        robot.type(KeyCode.R);
+        until("logged", () -> runs().size() == 1);
+        assertThat(runs().get(0).outcome().timeS()).isEqualTo(tookS);
+    }
+
+    /** The season in stretches, told and drawn. */
+    @Test
+    void theSeasonTellsWhenItGotBetter() throws Exception {
+        for (int i = 0; i < 6; i++) {
+            log(false, Typed.NOTHING);
+        }
+        onWindow(() -> {
+            shop().gains().choose(0.2, 0, 0.4);
+            return null;
+        });
+        for (int i = 0; i < 6; i++) {
+            log(true, Typed.NOTHING);
+        }
+        toRuns("season");
+        until("told", () -> text("seasonVerdict").contains("12 runs in 2 stretches"));
+        assertThat(text("seasonVerdict")).contains("It got better 1 time");
+        assertThat(wordsOf("seasonChanges")).contains("2. ", "ran 6 of 6", "better.", "1. ", "the first runs");
+    }
+
+    /** What scatters the stops, by log book and twin together. */
+    @Test
+    void whatWouldMakeItBetterIsTold() throws Exception {
+        String[] along = {"0", "3", "-2", "25", "1", "-30", "14", "-9"};
+        for (String mm : along) {
+            log(true, Typed.NOTHING.withStop(mm, "0.5"));
+        }
+        toRuns("where-it-stops");
+        until("told", () -> wordsOf("stopsBetter").contains("By the twin, "));
+        String byTimer = wordsOf("stopsBetter");
+        choose("stopsRule", KeyCode.DOWN);
+        until("another rule", () -> !wordsOf("stopsBetter").equals(byTimer));
+        undo();
+        until("as before", () -> wordsOf("stopsBetter").equals(byTimer));
+    }
+}

@@ -1,0 +1,305 @@
+package fahrbahn.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.runs.BookModel;
+import fahrbahn.app.runs.CompareModel.Compared;
+import fahrbahn.app.runs.PlanModel;
+import fahrbahn.app.runs.PlanWish;
+import fahrbahn.app.runs.QuickLog;
+import fahrbahn.app.runs.QuickLog.Typed;
+import fahrbahn.app.season.Sort;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.plan.Block;
+import fahrbahn.core.plan.Block.What;
+import fahrbahn.core.trials.Run;
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The log book's pages without a window: searched, mended, compared, planned, written and read. */
+class RunsModelsTest {
+    @TempDir
+    private Path folder;
+
+    private final Shop.MovableClock clock = new Shop.MovableClock();
+    private Workshop shop;
+
+    @BeforeEach
+    void open() throws Exception {
+        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
+        shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
+    }
+
+    @AfterEach
+    void close() {
+        shop.close();
+    }
+
+    private QuickLog log() {
+        return shop.runs().log();
+    }
+
+    private BookModel book() {
+        return shop.runs().book();
+    }
+
+    private List<Run> runs() {
+        return shop.runs().runs();
+    }
+
+    private void run(boolean completed, Typed typed) {
+        clock.now = clock.now.plusSeconds(90);
+        log().log(completed, typed);
+    }
+
+    private String told() {
+        return shop.notices().shownProperty().get();
+    }
+
+    @Test
+    void voltsThatWereReadAreOfTheRunAndOfTheRobotAsOneStep() {
+        run(true, Typed.NOTHING.withTime("20").withVolts("7,6"));
+        assertThat(runs().get(0).volts()).isEqualTo(7.6);
+        assertThat(shop.season().conditionsProperty().get().batteryV()).isEqualTo(7.6);
+        shop.undo();
+        assertThat(runs()).isEmpty();
+        assertThat(shop.season().conditionsProperty().get().batteryV()).isNaN();
+        assertThatThrownBy(() -> log().log(true, Typed.NOTHING.withVolts("full")))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("the battery");
+    }
+
+    @Test
+    void aRunIsMendedTakenOutAndBroughtBackAndItsHistoryStays() {
+        run(true, Typed.NOTHING.withTime("20"));
+        run(false, Typed.NOTHING.withLostAt("1.2 m"));
+        book().look();
+        Run first = runs().get(0);
+        book().take(first);
+        clock.now = clock.now.plusSeconds(60);
+        book().mend(outcome -> outcome.withTimeS(21.5));
+        book().mendNote("the clock was late #clock");
+        assertThat(runs().get(0).outcome().timeS()).isEqualTo(21.5);
+        assertThat(runs().get(0).tags()).containsExactly("#clock");
+        assertThat(runs().get(0).at()).as("when it was run is not mended").isEqualTo(first.at());
+        List<Double> times = new java.util.ArrayList<>();
+        shop.season()
+                .logBook()
+                .history(
+                        runs().get(0),
+                        states -> states.forEach(
+                                s -> times.add(s.getValue().outcome().timeS())));
+        assertThat(times).containsExactly(20.0, 21.5, 21.5);
+        book().look();
+        book().takeOut();
+        assertThat(runs()).hasSize(1);
+        shop.undo();
+        assertThat(runs()).hasSize(2);
+        assertThat(runs().get(0).outcome().timeS()).isEqualTo(21.5);
+        book().look();
+        book().take(runs().get(1));
+        book().mendLostAt("");
+        assertThat(runs().get(1).outcome().lostMm()).isNaN();
+        assertThatThrownBy(() -> book().mendLostAt("nowhere")).hasMessageContaining("where it was lost");
+    }
+
+    @Test
+    void theBookIsSearchedAndSorted() {
+        run(true, Typed.NOTHING.withTime("22").withNote("#wet"));
+        run(true, Typed.NOTHING.withTime("20"));
+        run(false, Typed.NOTHING.withLostAt("0.4 m"));
+        book().look();
+        assertThat(book().shownProperty().get()).extracting(Run::at).isSortedAccordingTo((a, b) -> b.compareTo(a));
+        book().sort(BookModel.Order.FASTEST);
+        assertThat(book().shownProperty().get())
+                .extracting(r -> r.outcome().timeS())
+                .containsExactly(20.0, 22.0, Double.NaN);
+        book().search("lost");
+        assertThat(book().shownProperty().get()).hasSize(1);
+        book().search("#wet time>21");
+        assertThat(book().shownProperty().get()).hasSize(1);
+        assertThatThrownBy(() -> book().search("speed>1")).hasMessageContaining("'speed'");
+    }
+
+    @Test
+    void aPhotographIsKeptWithItsRunAndSurvives() throws Exception {
+        Path file = folder.resolve("p.jpg");
+        ImageIO.write(new BufferedImage(2000, 1000, BufferedImage.TYPE_INT_RGB), "jpg", file.toFile());
+        run(true, Typed.NOTHING);
+        book().look();
+        book().take(runs().get(0));
+        book().addPhoto(file);
+        book().look();
+        String id = runs().get(0).photo().orElseThrow();
+        assertThat(shop.season().logBook().photo(id)).isPresent();
+        shop.close();
+        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
+        assertThat(shop.season().logBook().photo(runs().get(0).photo().orElseThrow()))
+                .isPresent();
+        book().look();
+        book().take(runs().get(0));
+        book().addPhoto(Files.writeString(folder.resolve("no.png"), "no picture"));
+        assertThat(told()).contains("no.png");
+    }
+
+    private Compared compared() {
+        return shop.runs().compare().comparedProperty().get().orElseThrow();
+    }
+
+    @Test
+    void typedRunsAreComparedWithoutALogBook() {
+        shop.runs().compare().type("0 of 10 missed", "3 of 10 missed");
+        assertThat(compared().comparison().completion().shown()).isFalse();
+        assertThat(compared().comparison().completion().moreRunsEach()).isEqualTo(11);
+        assertThat(compared().changed()).isEmpty();
+        shop.runs().compare().type("12.3 12.1 12.2 12.4", "10.1 10.3 x 10.2");
+        assertThat(compared().comparison().timeS().shown()).isTrue();
+        shop.runs().compare().type("12.3 fast", "10.1");
+        assertThat(shop.runs().compare().comparedProperty().get()).isEmpty();
+    }
+
+    /** Written, read by another season, and written again it is the same; read twice it is there once. */
+    @Test
+    void theLogBookGoesOutAndComesBack() throws Exception {
+        run(true, Typed.NOTHING.withTime("22").withStop("1.5", "-2").withNote("a, \"b\" #c"));
+        run(false, Typed.NOTHING.withLostAt("0.4 m").withVolts("7.9"));
+        Path json = folder.resolve("runs.json");
+        Path csv = folder.resolve("runs.csv");
+        List<Run> before = List.copyOf(runs());
+        book().files().save(before, json);
+        book().files().save(before, csv);
+        book().files().open(json);
+        assertThat(told()).contains("0 runs added", "2 were in the log book already");
+        for (Path file : List.of(json, csv)) {
+            Workshop other = Shop.open(folder.resolve(file.getFileName() + ".fahrbahn"), clock);
+            other.season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
+            other.runs().book().files().open(file);
+            assertThat(other.notices().shownProperty().get()).contains("2 runs added");
+            List<Run> there = other.runs().runs();
+            assertThat(there)
+                    .extracting(Run::outcome)
+                    .isEqualTo(before.stream().map(Run::outcome).toList());
+            assertThat(there)
+                    .extracting(Run::at)
+                    .isEqualTo(before.stream().map(Run::at).toList());
+            assertThat(there)
+                    .extracting(Run::note)
+                    .isEqualTo(before.stream().map(Run::note).toList());
+            assertThat(there).allMatch(r -> r.setting().equals(before.get(0).setting()));
+            other.close();
+        }
+        Workshop stranger = Shop.open(folder.resolve("stranger.fahrbahn"), clock);
+        stranger.season().club().additions().addRobot(RobotKind.PAIR.setup("Smew"));
+        stranger.runs().book().files().open(csv);
+        assertThat(stranger.notices().shownProperty().get()).contains("'Wren'", "add it on the club's list");
+        assertThat(stranger.runs().runs()).isEmpty();
+        stranger.close();
+    }
+
+    private PlanModel plan() {
+        return shop.runs().plan();
+    }
+
+    private List<Block> left() {
+        return plan().onItsWayProperty().get().orElseThrow().left().blocks();
+    }
+
+    /** Laps and resets come from the log; a run that is logged is done in the plan, and both are taken back as one step. */
+    @Test
+    void aPlanFollowsTheLogBook() {
+        for (int i = 0; i < 5; i++) {
+            run(true, Typed.NOTHING.withTime("30"));
+        }
+        plan().begin();
+        assertThat(left()).hasSize(11).first().extracting(Block::what).isEqualTo(What.CHECK);
+        assertThat(left().get(1).endS() - left().get(1).startS())
+                .as("lap and reset, learned")
+                .isEqualTo(90);
+        assertThat(plan().nextForRobot()).contains("40:00 left", "Wren", "table 1", "confirm: Kp");
+        clock.now = clock.now.plusSeconds(60);
+        plan().done();
+        assertThat(left()).hasSize(10);
+        run(true, Typed.NOTHING.withTime("31"));
+        assertThat(left()).hasSize(9);
+        assertThat(runs()).hasSize(6);
+        shop.undo();
+        assertThat(left()).hasSize(10);
+        assertThat(runs()).hasSize(5);
+        plan().end();
+        assertThat(plan().onItsWayProperty().get()).isEmpty();
+        assertThat(plan().nextForRobot()).isEmpty();
+    }
+
+    /** Time slips: what is left is planned from now on, and what finds no room any more is told. */
+    @Test
+    void aPlanThatSlipsIsMadeAnew() {
+        plan().change(w -> new PlanWish(20, 1, 10, 30, 60, 60, Double.NaN, 90, Double.NaN));
+        plan().begin();
+        assertThat(plan().verdict()).contains("0 runs made, 10 planned", "All of it fits");
+        clock.now = clock.now.plusSeconds(15 * 60);
+        plan().look();
+        assertThat(told()).contains("Time has slipped");
+        assertThat(left()).allMatch(b -> b.startS() >= 15 * 60 && b.endS() <= 20 * 60);
+        assertThat(plan().verdict()).contains("find no room");
+        clock.now = clock.now.plusSeconds(6 * 60);
+        assertThat(plan().verdict()).startsWith("The time is over.");
+        run(true, Typed.NOTHING);
+        assertThat(runs()).as("logged all the same").hasSize(1);
+    }
+
+    /** Two robots of one crew and one of another: nobody is at two places; tuned from the start they climb the ladder. */
+    @Test
+    void severalRobotsShareTables() {
+        String wren = shop.season().handProperty().get().robot();
+        String smew = shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Smew"));
+        plan().aim(wren, PlanModel.Aim.TUNE);
+        plan().aim(smew, PlanModel.Aim.COMPARE);
+        plan().change(w -> new PlanWish(90, 2, 4, 20, 20, 30, 5, 60, 10));
+        plan().begin();
+        assertThat(left())
+                .extracting(Block::what)
+                .contains(
+                        What.STRAIGHT,
+                        What.BENDS,
+                        What.KP_STEP,
+                        What.KD_STEP,
+                        What.CONFIRM,
+                        What.RUN,
+                        What.BATTERY,
+                        What.CALIBRATE);
+        assertThat(shop.season().club().entries(Sort.ROBOT)).hasSize(2);
+        assertThat(left().stream().map(Block::robot).distinct()).contains("Wren", "Smew");
+    }
+
+    @Test
+    void aPlanGoesOnTheWallAndIntoACalendar() throws Exception {
+        plan().begin();
+        Path pdf = folder.resolve("plan.pdf");
+        plan().save(pdf);
+        try (var document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("Plan of trials", "Wren", "confirm: Kp");
+        }
+        Path ics = folder.resolve("plan.ics");
+        plan().save(ics);
+        assertThat(Files.readString(ics)).contains("BEGIN:VEVENT").contains("Wren");
+    }
+
+    @Test
+    void theNextTrialOfGainsIsNamed() {
+        plan().aim(shop.season().handProperty().get().robot(), PlanModel.Aim.NEXT);
+        plan().begin();
+        clock.now = clock.now.plusSeconds(1);
+        assertThat(plan().nextForRobot()).contains("the next trial of Gains");
+    }
+}
