@@ -1,6 +1,8 @@
 package fahrbahn.app;
 
 import fahrbahn.app.live.LiveStatus;
+import fahrbahn.app.runs.PlanModel;
+import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
@@ -28,7 +30,6 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -52,7 +53,8 @@ public final class Shots extends Application {
             Station.ROBOT, List.of("bench"),
             Station.TABLE, List.of("mat"),
             Station.GAINS, List.of("map", "next-trial"),
-            Station.LEVELS, List.of("law"));
+            Station.LEVELS, List.of("law"),
+            Station.RUNS, List.of("log-book", "compare"));
 
     /** Of the gains as set: too little for some runs of a table evening. */
     private static final double SOFT = 0.68;
@@ -77,7 +79,6 @@ public final class Shots extends Application {
         steps.add(
                 new Step("", () -> robot.keyType(KeyCode.D), () -> {}, () -> app.workshop() != null && robotIsLive()));
         steps.add(new Step("", () -> robot.keyType(KeyCode.F8), () -> {}, () -> true));
-        steps.add(new Step("club.png", () -> robot.keyType(KeyCode.DIGIT0), () -> {}, () -> true));
         for (Station station : Station.values()) {
             KeyCode key = KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1));
             Runnable go = () -> robot.keyType(key);
@@ -93,24 +94,28 @@ public final class Shots extends Application {
                         name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station) && !coarse(stage)));
             }
         }
-        addTurns(stage, robot);
+        addPlan(stage, robot);
         addDrive(stage, robot);
         Runnable leave = () -> ((Button) stage.getScene().lookup("#seasons")).fire();
         steps.add(new Step("start.png", leave, () -> {}, () -> app.workshop() == null));
         play(stage, folder);
     }
 
-    /** With marks that the demo robot does not have by itself; taken back afterwards. */
-    private void addTurns(Stage stage, Robot robot) {
-        Runnable look = () -> {
-            ((Button) stage.getScene().lookup("#page-turns")).fire();
-            ((ComboBox<?>) stage.getScene().lookup("#turnMarks"))
-                    .getSelectionModel()
-                    .select(1);
+    /** A plan for all three robots of the demo club; taken back afterwards. */
+    private void addPlan(Stage stage, Robot robot) {
+        Runnable begin = () -> {
+            fire(stage, "plan");
+            PlanModel plan = app.workshop().runs().plan();
+            List<PlanModel.Aim> aims = List.of(PlanModel.Aim.CONFIRM, PlanModel.Aim.COMPARE, PlanModel.Aim.TUNE);
+            List<Entry> robots = app.workshop().season().club().entries(Sort.ROBOT);
+            for (int i = 0; i < robots.size(); i++) {
+                plan.aim(robots.get(i).id(), aims.get(i % aims.size()));
+            }
+            plan.begin();
         };
-        BooleanSupplier driven = () -> stage.getScene().lookup("#turnsVerdict") instanceof Label verdict
-                && verdict.getText().startsWith("The twin decides");
-        steps.add(new Step("levels-turns.png", () -> robot.keyType(KeyCode.DIGIT4), look, driven));
+        BooleanSupplier planned = () -> stage.getScene().lookup("#planVerdict") instanceof Label verdict
+                && verdict.getText().contains("planned");
+        steps.add(new Step("runs-plan.png", () -> robot.keyType(KeyCode.DIGIT7), begin, planned));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
     }
 
@@ -128,8 +133,6 @@ public final class Shots extends Application {
                 drive,
                 () -> {
                     Law law = app.workshop().season().setupOrGuess().law();
-                    fire(stage, "a-and-b");
-                    ((Button) stage.getScene().lookup("#holdA")).fire();
                     app.workshop().gains().choose(SOFT * law.kp(), law.ki(), SOFT * law.kd());
                 },
                 () -> true));
@@ -138,11 +141,6 @@ public final class Shots extends Application {
                 () -> fire(stage, "many-runs"),
                 () -> robot.keyType(KeyCode.M),
                 () -> app.workshop().drive().oddsProperty().get().isPresent()));
-        steps.add(new Step(
-                "drive-a-and-b.png",
-                () -> fire(stage, "a-and-b"),
-                () -> robot.keyType(KeyCode.SPACE),
-                () -> said("Take ")));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
         steps.add(new Step(
                 "drive-robot-log.png",

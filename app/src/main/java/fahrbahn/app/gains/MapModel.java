@@ -36,12 +36,14 @@ public final class MapModel {
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Errand<Picture> errand;
+    private final Errand<MapPicture> painting;
     private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Layer> layer = new ReadOnlyObjectWrapper<>(Layer.CHANCE);
     private final ReadOnlyObjectWrapper<Point> inHand = new ReadOnlyObjectWrapper<>(new Point(-1, -1));
     private final GainsModel gains;
     private String problem = "";
     private Wanted wanted;
+    private Optional<Ground> painted = Optional.empty();
 
     private record Wanted(Setup setup, Optional<Ground> ground) {}
 
@@ -88,6 +90,7 @@ public final class MapModel {
         this.tableInHand = tableInHand;
         this.gains = gains;
         this.errand = errands.errand("The map");
+        this.painting = errands.errand("The table for the map");
     }
 
     public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
@@ -195,6 +198,34 @@ public final class MapModel {
                         picture.set(Optional.empty());
                     }
                 });
+    }
+
+    /**
+     * Somebody looks at the gains, so at the map soon: the table is painted for it, as each of its starts sees it, by driving a few runs. The first
+     * picture need not wait for that then.
+     */
+    void paintTable() {
+        Setup setup = season.setupOrGuess();
+        Optional<Ground> ground = tableInHand.get();
+        if (ground.equals(painted) || ground.isEmpty()) {
+            return;
+        }
+        painted = ground;
+        double kp = Math.max(1e-6, setup.law().kp());
+        Axis few = new Axis(kp / 2, kp, 2);
+        painting.runToEnd(
+                job -> GainMap.drive(
+                        Track.of(ground.get(), setup),
+                        few,
+                        few,
+                        GainMap.Setting.KP_KD,
+                        Spread.TYPICAL,
+                        RUNS,
+                        SEED,
+                        Workers.of(1),
+                        job,
+                        map -> {}),
+                ending -> {}); // what keeps it from being driven the map itself tells
     }
 
     private static Picture drive(Setup setup, Ground ground, Job job, java.util.function.Consumer<Picture> part) {

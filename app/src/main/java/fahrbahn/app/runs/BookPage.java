@@ -5,6 +5,7 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Run;
@@ -20,11 +21,12 @@ import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The log book: search, sort, mend and take out, files in and out. */
 final class BookPage {
-    private static final double SIDE_WIDTH = 372;
+    private static final double MAIN_SHARE = 0.64;
+    private static final double LEAST_EM = 66;
 
     private final BookModel model;
     private final RunsModel runs;
-    private final RunsTable table = new RunsTable("book", "The runs that are asked for");
+    private final RunsTable table = new RunsTable("book", "The runs that are asked for", true);
     private final TextField search = new TextField();
     private final Label count = Nodes.label("", "reason");
     private final Label problem = Nodes.wrapped("", "problem");
@@ -79,11 +81,9 @@ final class BookPage {
         VBox side = Nodes.column(
                 new RunDetail(model).panel(),
                 Nodes.flow(newer.button(), older.button(), other.button(), out.button(), photo.button()));
-        side.setMinWidth(SIDE_WIDTH);
-        side.setMaxWidth(SIDE_WIDTH);
         return new Pages.Page(
                 "Log book",
-                Nodes.row(Nodes.grow(main), side),
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(newer, older, other, out, photo, open, save),
                 nowNs -> model.look());
     }

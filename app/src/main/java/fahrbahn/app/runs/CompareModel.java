@@ -81,7 +81,7 @@ public final class CompareModel {
     }
 
     /** Somebody looks: runs that have come are taken in. */
-    void look() {
+    public void look() {
         if (stale) {
             stale = false;
             groups.set(by.groups(runs(), ZoneId.systemDefault()));
@@ -151,9 +151,9 @@ public final class CompareModel {
         }
         GroupBy.Runs a = all.get(now.a());
         GroupBy.Runs b = all.get(now.b());
-        CompareWords names = new CompareWords(season.club());
-        String nameA = names.group(by, a);
-        String nameB = names.group(by, b);
+        List<String> names = new CompareWords(season.club()).groups(by, all);
+        String nameA = names.get(now.a());
+        String nameB = names.get(now.b());
         errand.runToEnd(job -> compared(a.named(nameA), b.named(nameB), a.runs(), b.runs()), ending -> {
             problem = Ending.words(ending);
             compared.set(ending instanceof Ending.Done<Compared> done ? Optional.of(done.result()) : Optional.empty());

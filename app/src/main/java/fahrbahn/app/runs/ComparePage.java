@@ -5,6 +5,7 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Group;
@@ -23,7 +24,8 @@ import javafx.scene.layout.VBox;
 /** Groups of runs, two of them compared: the answer, its evidence, and what keeps it from telling. */
 final class ComparePage {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
-    private static final double SIDE_WIDTH = 470;
+    private static final double MAIN_SHARE = 0.55;
+    private static final double LEAST_EM = 66;
 
     /** More groups are not compared by eye; grouping by something else has fewer. */
     private static final int MOST_ROWS = 12;
@@ -92,10 +94,11 @@ final class ComparePage {
                 Nodes.grow(Nodes.panel("Every run, with the mean", Nodes.grow(picture))));
         VBox side = Nodes.column(
                 Nodes.panel("A against B", verdict, evidence), Nodes.panel("Before you believe it", warnings));
-        side.setMinWidth(SIDE_WIDTH);
-        side.setMaxWidth(SIDE_WIDTH);
         return new Pages.Page(
-                "Compare", Nodes.row(Nodes.grow(main), side), List.of(next, up, down, a, b), nowNs -> model.look());
+                "Compare",
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
+                List.of(next, up, down, a, b),
+                nowNs -> model.look());
     }
 
     private void refresh(ChoiceField<GroupBy> by) {
@@ -103,8 +106,9 @@ final class ComparePage {
         rows.getChildren().clear();
         head();
         List<GroupBy.Runs> groups = model.groupsProperty().get();
+        List<String> names = words.groups(model.by(), groups);
         for (int i = 0; i < Math.min(MOST_ROWS, groups.size()); i++) {
-            row(i, groups.get(i));
+            row(i, groups.get(i), names.get(i));
         }
         Optional<CompareModel.Compared> compared = model.comparedProperty().get();
         verdict.setText(compared.map(CompareWords::verdict)
@@ -129,12 +133,12 @@ final class ComparePage {
         }
     }
 
-    private void row(int index, GroupBy.Runs runs) {
+    private void row(int index, GroupBy.Runs runs, String called) {
         CompareModel.Choice choice = model.choiceProperty().get();
         String which = index == choice.a() ? "A" : index == choice.b() ? "B" : "";
         Group group = runs.named("");
         Completion sure = group.completion();
-        Button name = new Button(words.group(model.by(), runs));
+        Button name = new Button(called);
         name.getStyleClass().add("chip");
         name.setFocusTraversable(false);
         name.pseudoClassStateChanged(CHOSEN, index == choice.row());

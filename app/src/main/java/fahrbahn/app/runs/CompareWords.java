@@ -20,6 +20,7 @@ import fahrbahn.core.trials.WhatChanged;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 
@@ -46,8 +47,19 @@ final class CompareWords {
         };
     }
 
-    /** How a group is called. */
-    String group(GroupBy by, GroupBy.Runs runs) {
+    /** How groups are called; two that would be called alike are told apart by when they began. */
+    List<String> groups(GroupBy by, List<GroupBy.Runs> all) {
+        List<String> names = all.stream().map(runs -> group(by, runs)).toList();
+        List<String> apart = new ArrayList<>();
+        for (int i = 0; i < names.size(); i++) {
+            boolean alone = Collections.frequency(names, names.get(i)) == 1;
+            apart.add(names.get(i)
+                    + (alone ? "" : ", from " + RunWords.when(all.get(i).runs().get(0))));
+        }
+        return apart;
+    }
+
+    private String group(GroupBy by, GroupBy.Runs runs) {
         return switch (by) {
             case SETTING -> RunWords.setting(runs.runs().get(runs.runs().size() - 1));
             case PROGRAM ->

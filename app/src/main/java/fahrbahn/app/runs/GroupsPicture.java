@@ -37,7 +37,8 @@ final class GroupsPicture extends CanvasRegion {
 
     @Override
     protected String says() {
-        return compared.map(CompareWords::verdict).orElse("Nothing is compared yet");
+        return compared.map(CompareWords::verdict)
+                .orElse("Nothing is compared yet: two groups are needed, chosen from the log book or typed");
     }
 
     @Override

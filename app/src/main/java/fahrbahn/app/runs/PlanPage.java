@@ -5,6 +5,7 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.runs.PlanModel.Aim;
 import fahrbahn.app.runs.PlanModel.OnItsWay;
 import fahrbahn.app.season.Entry;
@@ -28,7 +29,9 @@ import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The plan of trials: what is wanted, the clock of the minutes left, and block after block. */
 final class PlanPage {
-    private static final double SIDE_WIDTH = 480;
+    private static final double LEAST_SHARE = 0.85;
+    private static final double MAIN_SHARE = 0.53;
+    private static final double LEAST_EM = 66;
 
     private final PlanModel model;
     private final Label clock = Nodes.label("", "minutes-left");
@@ -50,7 +53,7 @@ final class PlanPage {
         robots.setId("planRobots");
         table.setId("planBlocks");
         table.setAccessibleText("The blocks of the plan, in the order of time");
-        table.setPlaceholder(Nodes.label("No plan yet: choose what each robot is to run, then press B.", "caption"));
+        table.setPlaceholder(Nodes.wrapped("No plan yet: choose what each robot is to run, then press B.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("", 30, block -> model.done(block) ? "x" : "");
         column("at", 80, model::clock);
@@ -63,6 +66,7 @@ final class PlanPage {
         TableColumn<Block, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
         column.setPrefWidth(width);
+        column.setMinWidth(LEAST_SHARE * width);
         column.setSortable(false);
         table.getColumns().add(column);
     }
@@ -91,13 +95,14 @@ final class PlanPage {
                 Nodes.panel("What each robot is to run", robots),
                 Nodes.panel("How much there is", wishes(begin)),
                 leftOut);
-        side.setMinWidth(SIDE_WIDTH);
-        side.setMaxWidth(SIDE_WIDTH);
         model.wishProperty().addListener(o -> showWishes());
         showWishes();
         refresh(done, again, end, save);
         return new Pages.Page(
-                "Plan", Nodes.row(Nodes.grow(main), side), List.of(begin, done, up, down, again, end, save), nowNs -> {
+                "Plan",
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
+                List.of(begin, done, up, down, again, end, save),
+                nowNs -> {
                     model.look();
                     showRobots();
                     showClock();

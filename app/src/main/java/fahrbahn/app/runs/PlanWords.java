@@ -100,11 +100,11 @@ final class PlanWords {
         }
         Optional<Block> next = Schedule.nextRun(plan.left(), robot);
         if (next.isEmpty()) {
-            return left(leftS) + " left. The plan has no more runs for " + robot + ".";
+            return "The plan has no more runs for " + robot + ".";
         }
         double inS = next.get().startS() - plan.schedule().atS(now);
-        return left(leftS) + " left. " + robot + ", " + next.get().table() + ", "
-                + (inS > 1 ? "in " + left(inS) : "now") + ": " + what(next.get()) + trial(next.get(), nextTrial) + ".";
+        return robot + ", " + next.get().table() + ", " + (inS > 1 ? "in " + left(inS) : "now") + ": "
+                + what(next.get()) + trial(next.get(), nextTrial) + ".";
     }
 
     /** What the next trial of Gains is, where the block asks for one. */

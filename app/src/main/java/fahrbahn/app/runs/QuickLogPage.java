@@ -4,6 +4,7 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Refusals;
 import fahrbahn.app.words.RunWords;
@@ -40,7 +41,8 @@ final class QuickLogPage {
             Seen.OTHER, KeyCode.O);
 
     private static final PseudoClass SAID = PseudoClass.getPseudoClass("said");
-    private static final double SIDE_WIDTH = 330;
+    private static final double MAIN_SHARE = 0.68;
+    private static final double LEAST_EM = 66;
 
     private final QuickLog model;
     private final StopsModel stops;
@@ -55,6 +57,7 @@ final class QuickLogPage {
     private final Label logged = Nodes.label("", "reason");
     private final Label problem = Nodes.wrapped("", "problem");
     private final Label robotSays = Nodes.label("", "reason");
+    private final Label clock = Nodes.label("", "minutes-left");
     private final Label next = Nodes.wrapped("", "bench-result");
     private final StopsPicture target = new StopsPicture();
     private final CourseTarget course;
@@ -63,7 +66,7 @@ final class QuickLogPage {
         this.model = runs.log();
         this.stops = runs.stops();
         this.plan = runs.plan();
-        this.table = new RunsTable("runs", "The log book, newest run first");
+        this.table = new RunsTable("runs", "The log book, newest run first", false);
         this.course = new CourseTarget((x, y) -> lostAt.setText(model.pointed(x, y)));
         table.show(runs.runs());
     }
@@ -110,27 +113,27 @@ final class QuickLogPage {
         seen.getChildren().addAll(photo.button(), back.button(), logged, robotSays);
         say("");
         VBox main = Nodes.column(
-                next,
+                Nodes.row(clock, Nodes.grow(next)),
                 watch,
                 Nodes.flow(time, along, across, lostAt, volts, note),
                 seen,
                 problem,
-                Nodes.label("Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
+                Nodes.wrapped(
+                        "Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
                 Nodes.grow(table));
         VBox side = Nodes.column(
                 Nodes.grow(Nodes.panel("Where it stopped: click, or type along and across", Nodes.grow(target))),
                 Nodes.grow(Nodes.panel("Where it was lost: click, or type the part", Nodes.grow(course))));
-        side.setMinWidth(SIDE_WIDTH);
-        side.setMaxWidth(SIDE_WIDTH);
         List<Action> actions = new ArrayList<>(List.of(ran, lost, back, photo));
         actions.addAll(sights);
         actions.addAll(watch.actions());
-        return new Pages.Page("Log", Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
+        return new Pages.Page("Log", new SideBySide(main, side, MAIN_SHARE, LEAST_EM), actions, nowNs -> {
             watch.frame();
             plan.look();
             String words = plan.nextForRobot();
             next.setText(words);
-            Nodes.showIf(next, !words.isEmpty());
+            clock.setText(plan.left());
+            Nodes.showIf(next.getParent(), !words.isEmpty());
             course.show(model.ground(), model.lineWidthMm(), lostNow());
         });
     }
@@ -168,7 +171,7 @@ final class QuickLogPage {
                 across,
                 "runAcross",
                 "across, mm",
-                5,
+                6,
                 "How far to the left of its place it stopped, negative to the right; empty when nobody measured.");
         field(
                 lostAt,

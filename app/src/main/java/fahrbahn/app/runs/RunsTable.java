@@ -10,29 +10,34 @@ import java.util.function.Function;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.ObservableList;
+import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.text.Text;
 
-/** Runs as lines, of which only those on the screen are made. */
+/** Runs as lines, of which only those on the screen are made. Words that are too long for their column go on below themselves. */
 final class RunsTable extends TableView<Run> {
-    /** Of its width a column keeps so much in a narrow window; the note gives way first. */
-    private static final double LEAST_SHARE = 0.9;
+    private static final double LEAST_NOTE = 60;
+    private static final double PADDING = 18;
 
-    private static final double LEAST_NOTE = 40;
-
-    RunsTable(String id, String what) {
+    /** @param places whether the table is told, too, below the time */
+    RunsTable(String id, String what, boolean places) {
         setId(id);
         setAccessibleText(what);
-        setPlaceholder(Nodes.label("No such runs.", "caption"));
+        setPlaceholder(Nodes.wrapped("No such runs.", "caption"));
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        column("when", 100, RunWords::when);
-        column("who", 52, RunWords::who);
-        column("where", 104, run -> run.basis().table().name());
-        column("how", 50, RunWords::outcome);
-        column("time, s", 58, run -> RunWords.measured(run.outcome().timeS()));
-        column("stop, lost", 118, RunWords::place);
-        column("setting", 140, RunWords::setting);
-        column("note", 64, Run::note);
+        column(
+                "when",
+                112,
+                run -> RunWords.when(run)
+                        + (places && !run.basis().table().name().isEmpty()
+                                ? "\n" + run.basis().table().name()
+                                : ""));
+        column("how", 56, run -> RunWords.outcome(run) + (run.source() == Run.Source.TWIN ? " (twin)" : ""));
+        column("time, s", 72, run -> RunWords.measured(run.outcome().timeS()));
+        column("stop, lost", 112, RunWords::place);
+        column("setting", 168, RunWords::setting);
+        column("note", LEAST_NOTE, Run::note);
     }
 
     /** Keeps showing them, newest first, as they come and go. */
@@ -50,9 +55,26 @@ final class RunsTable extends TableView<Run> {
     private void column(String title, double width, Function<Run, String> text) {
         TableColumn<Run, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
+        column.setCellFactory(c -> new Wrapped());
         column.setPrefWidth(width);
-        column.setMinWidth(title.equals("note") ? LEAST_NOTE : LEAST_SHARE * width);
+        column.setMinWidth(width);
         column.setSortable(false);
         getColumns().add(column);
+    }
+
+    private static final class Wrapped extends TableCell<Run, String> {
+        private final Text words = new Text();
+
+        Wrapped() {
+            words.getStyleClass().add("cell-words");
+            words.wrappingWidthProperty().bind(widthProperty().subtract(PADDING));
+            setGraphic(words);
+        }
+
+        @Override
+        protected void updateItem(String item, boolean empty) {
+            super.updateItem(item, empty);
+            words.setText(empty || item == null ? "" : item);
+        }
     }
 }

@@ -226,7 +226,7 @@ class RunsModelsTest {
         assertThat(left().get(1).endS() - left().get(1).startS())
                 .as("lap and reset, learned")
                 .isEqualTo(90);
-        assertThat(plan().nextForRobot()).contains("40:00 left", "Wren", "table 1", "confirm: Kp");
+        assertThat(plan().nextForRobot()).contains("Wren", "table 1", "confirm: Kp");
         clock.now = clock.now.plusSeconds(60);
         plan().done();
         assertThat(left()).hasSize(10);
