@@ -136,9 +136,8 @@ class RunsPagesTest extends InWindow {
         until("refused in words", () -> text("searchProblem").contains("'speed'"));
     }
 
-    /** Two settings compared by keys: the answer with its numbers, and what keeps it from telling. */
-    @Test
-    void twoSettingsAreComparedByKeys() throws Exception {
+    /** Then the gains are others. */
+    private void sixLostWithOtherGains() throws Exception {
         for (int i = 0; i < 6; i++) {
             log(false, Typed.NOTHING);
         }
@@ -146,6 +145,12 @@ class RunsPagesTest extends InWindow {
             shop().gains().choose(0.2, 0, 0.4);
             return null;
         });
+    }
+
+    /** Two settings compared by keys: the answer with its numbers, and what keeps it from telling. */
+    @Test
+    void twoSettingsAreComparedByKeys() throws Exception {
+        sixLostWithOtherGains();
         for (int i = 0; i < 6; i++) {
             log(true, Typed.NOTHING.withTime(String.valueOf(20 + i)));
         }
@@ -249,13 +254,7 @@ class RunsPagesTest extends InWindow {
     /** The season in stretches, told and drawn. */
     @Test
     void theSeasonTellsWhenItGotBetter() throws Exception {
-        for (int i = 0; i < 6; i++) {
-            log(false, Typed.NOTHING);
-        }
-        onWindow(() -> {
-            shop().gains().choose(0.2, 0, 0.4);
-            return null;
-        });
+        sixLostWithOtherGains();
         for (int i = 0; i < 6; i++) {
             log(true, Typed.NOTHING);
         }

@@ -7,15 +7,13 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SeenActions;
 import fahrbahn.app.kit.StopwatchBar;
-import fahrbahn.app.words.RunWords;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.HiddenTable;
-import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -26,18 +24,6 @@ import javafx.scene.layout.VBox;
 
 /** The next trial and why, a key for each thing that may be seen of it, what is believed of the robot, and the ladder so far. */
 final class NextPage {
-    private static final Map<Seen, KeyCode> KEYS = Map.of(
-            Seen.SMOOTH, KeyCode.S,
-            Seen.WIGGLES, KeyCode.W,
-            Seen.LOST_STRAIGHT, KeyCode.T,
-            Seen.LOST_BEND, KeyCode.E,
-            Seen.LOST_CORNER, KeyCode.C,
-            Seen.LOST_GAP, KeyCode.G,
-            Seen.RIDES_LIGHT, KeyCode.L,
-            Seen.RIDES_DARK, KeyCode.K,
-            Seen.TURNS_AWAY, KeyCode.A,
-            Seen.OTHER, KeyCode.O);
-
     private static final double SIDE_WIDTH = 360;
     private static final double LADDER_HEIGHT = 230;
     private static final double RUN_HEIGHT = 150;
@@ -80,10 +66,7 @@ final class NextPage {
         Action drive = new Action("driveHidden", "The hidden robot drives it", KeyCode.V, model::driveHidden);
         Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model.practice()::reveal);
         Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
-        List<Action> sights = new ArrayList<>();
-        for (Seen seen : Seen.values()) {
-            sights.add(new Action("seen-" + seen.word(), RunWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
-        }
+        List<Action> sights = List.copyOf(SeenActions.of("seen-", model::see).values());
         StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",

@@ -83,11 +83,11 @@ final class PlanMaker {
         List<Team> teams = new ArrayList<>();
         crews.forEach((crew, its) -> teams.add(team(crew, its)));
         List<String> tables = new ArrayList<>();
-        for (int i = 1; i <= wish.tables(); i++) {
+        for (int i = 1; i <= wish.of(PlanItem.TABLES); i++) {
             tables.add("table " + i);
         }
-        List<Double> lamps = Double.isNaN(wish.lampMinute()) ? List.of() : List.of(60 * wish.lampMinute());
-        return new PlanRequest(wish.minutes(), tables, teams, lamps, 180);
+        List<Double> lamps = Double.isNaN(wish.of(PlanItem.LAMPS)) ? List.of() : List.of(60 * wish.of(PlanItem.LAMPS));
+        return new PlanRequest(wish.of(PlanItem.MINUTES), tables, teams, lamps, 180);
     }
 
     private Team team(String crew, List<Wanted> robots) {
@@ -100,22 +100,22 @@ final class PlanMaker {
                 stages,
                 lapS(robots),
                 resetS(robots),
-                wish.checkS(),
-                Double.isNaN(wish.batteryRuns()) ? Team.ANY : (int) wish.batteryRuns(),
-                wish.swapS());
+                wish.of(PlanItem.CHECK),
+                Double.isNaN(wish.of(PlanItem.BATTERY_RUNS)) ? Team.ANY : (int) wish.of(PlanItem.BATTERY_RUNS),
+                wish.of(PlanItem.SWAP));
     }
 
     private int runs(What what) {
         return switch (what) {
             case STRAIGHT, BENDS -> 1;
             case KP_STEP, KD_STEP -> STEP_RUNS;
-            default -> (int) wish.runsEach();
+            default -> (int) wish.of(PlanItem.RUNS_EACH);
         };
     }
 
     private double lapS(List<Wanted> robots) {
-        return !Double.isNaN(wish.lapS())
-                ? wish.lapS()
+        return !Double.isNaN(wish.of(PlanItem.LAP))
+                ? wish.of(PlanItem.LAP)
                 : robots.stream()
                         .flatMapToDouble(r -> r.pace().lapS().stream())
                         .max()
@@ -123,8 +123,8 @@ final class PlanMaker {
     }
 
     private double resetS(List<Wanted> robots) {
-        return !Double.isNaN(wish.resetS())
-                ? wish.resetS()
+        return !Double.isNaN(wish.of(PlanItem.RESET))
+                ? wish.of(PlanItem.RESET)
                 : robots.stream()
                         .flatMapToDouble(r -> r.pace().resetS().stream())
                         .max()

@@ -20,7 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -93,8 +92,8 @@ public final class PlanModel {
     }
 
     /** @throws fahrbahn.core.check.BadValueException when a number of it cannot be */
-    public void change(UnaryOperator<PlanWish> change) {
-        wish.set(change.apply(wish.get()));
+    public void change(PlanItem item, double number) {
+        wish.set(wish.get().with(item, number));
     }
 
     /** Empty when none was begun. */

@@ -11,12 +11,12 @@ import fahrbahn.app.runs.PlanModel.OnItsWay;
 import fahrbahn.app.season.Entry;
 import fahrbahn.core.plan.Block;
 import java.io.File;
-import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
@@ -39,11 +39,9 @@ final class PlanPage {
     private final TableView<Block> table = new TableView<>();
     private final VBox robots = Nodes.column();
     private final Label leftOut = Nodes.wrapped("", "reason");
-    private final List<Wish> wishes = new ArrayList<>();
+    private final Map<PlanItem, NumberField> wishes = new EnumMap<>(PlanItem.class);
     private List<Entry> shownRobots = List.of();
     private boolean showing;
-
-    private record Wish(NumberField field, ToDoubleFunction<PlanWish> of) {}
 
     PlanPage(PlanModel model) {
         this.model = model;
@@ -112,87 +110,21 @@ final class PlanPage {
     private FlowPane wishes(Action begin) {
         FlowPane fields = Nodes.flow();
         fields.getStyleClass().add("by-bottom");
-        wish(
-                fields,
-                "planMinutes",
-                "minutes",
-                "Minutes there are, from now on.",
-                PlanWish::minutes,
-                PlanWish::withMinutes);
-        wish(
-                fields,
-                "planTables",
-                "tables",
-                "How many tables there are to run on.",
-                PlanWish::tables,
-                PlanWish::withTables);
-        wish(
-                fields,
-                "planRunsEach",
-                "runs each",
-                "Runs of each setting that is compared or confirmed; steps of a ladder are run twice.",
-                PlanWish::runsEach,
-                PlanWish::withRunsEach);
-        wish(
-                        fields,
-                        "planLap",
-                        "lap, s",
-                        "How long a run takes; left empty it is what the log book tells.",
-                        PlanWish::lapS,
-                        PlanWish::withLapS)
-                .orNothing();
-        wish(
-                        fields,
-                        "planReset",
-                        "reset, s",
-                        "From the end of a run until the next can start; left empty it is what the log book tells.",
-                        PlanWish::resetS,
-                        PlanWish::withResetS)
-                .orNothing();
-        wish(
-                fields,
-                "planCheck",
-                "check, s",
-                "For the sign check by hand and one slow run before each robot's first run; 0 for none.",
-                PlanWish::checkS,
-                PlanWish::withCheckS);
-        wish(
-                        fields,
-                        "planBattery",
-                        "runs a battery",
-                        "How many runs a battery lasts; left empty none is swapped.",
-                        PlanWish::batteryRuns,
-                        PlanWish::withBatteryRuns)
-                .orNothing();
-        wish(fields, "planSwap", "swap, s", "How long a battery swap takes.", PlanWish::swapS, PlanWish::withSwapS);
-        wish(
-                        fields,
-                        "planLamp",
-                        "lamps at, min",
-                        "The minute at which the lamps change, so that light and dark are captured again; left empty when they do not.",
-                        PlanWish::lampMinute,
-                        PlanWish::withLampMinute)
-                .orNothing();
+        for (PlanItem item : PlanItem.values()) {
+            NumberField field = new NumberField(
+                    "plan-" + item.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                    PlanWords.name(item),
+                    PlanWords.what(item),
+                    v -> model.change(item, v));
+            wishes.put(item, item.mayBeEmpty() ? field.orNothing() : field);
+            fields.getChildren().add(field);
+        }
         fields.getChildren().add(begin.button());
         return fields;
     }
 
-    private NumberField wish(
-            FlowPane fields,
-            String id,
-            String words,
-            String what,
-            ToDoubleFunction<PlanWish> of,
-            BiFunction<PlanWish, Double, PlanWish> with) {
-        NumberField field = new NumberField(id, words, what, v -> model.change(w -> with.apply(w, v)));
-        wishes.add(new Wish(field, of));
-        fields.getChildren().add(field);
-        return field;
-    }
-
     private void showWishes() {
-        wishes.forEach(
-                w -> w.field().show(w.of().applyAsDouble(model.wishProperty().get())));
+        wishes.forEach((item, field) -> field.show(model.wishProperty().get().of(item)));
     }
 
     private void showRobots() {

@@ -28,6 +28,35 @@ final class PlanWords {
 
     private PlanWords() {}
 
+    static String name(PlanItem item) {
+        return switch (item) {
+            case MINUTES -> "minutes";
+            case TABLES -> "tables";
+            case RUNS_EACH -> "runs each";
+            case LAP -> "lap, s";
+            case RESET -> "reset, s";
+            case CHECK -> "check, s";
+            case BATTERY_RUNS -> "runs a battery";
+            case SWAP -> "swap, s";
+            case LAMPS -> "lamps at, min";
+        };
+    }
+
+    static String what(PlanItem item) {
+        return switch (item) {
+            case MINUTES -> "Minutes there are, from now on.";
+            case TABLES -> "How many tables there are to run on.";
+            case RUNS_EACH -> "Runs of each setting that is compared or confirmed; steps of a ladder are run twice.";
+            case LAP -> "How long a run takes; left empty it is what the log book tells.";
+            case RESET -> "From the end of a run until the next can start; left empty it is what the log book tells.";
+            case CHECK -> "For the sign check by hand and one slow run before each robot's first run; 0 for none.";
+            case BATTERY_RUNS -> "How many runs a battery lasts; left empty none is swapped.";
+            case SWAP -> "How long a battery swap takes.";
+            case LAMPS ->
+                "The minute at which the lamps change, so that light and dark are captured again; left empty when they do not.";
+        };
+    }
+
     /** Minutes and seconds, as a clock that runs down. */
     static String left(double seconds) {
         long whole = (long) Math.max(0, Math.ceil(seconds));

@@ -4,17 +4,16 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SeenActions;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.app.words.Refusals;
-import fahrbahn.app.words.RunWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;
 import java.io.File;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import javafx.css.PseudoClass;
@@ -28,18 +27,6 @@ import javafx.stage.FileChooser;
 
 /** Logging at the table: the clock, what was measured and seen, where it stopped or was lost, and the newest runs. */
 final class QuickLogPage {
-    private static final Map<Seen, KeyCode> KEYS = Map.of(
-            Seen.SMOOTH, KeyCode.S,
-            Seen.WIGGLES, KeyCode.W,
-            Seen.LOST_STRAIGHT, KeyCode.T,
-            Seen.LOST_BEND, KeyCode.E,
-            Seen.LOST_CORNER, KeyCode.C,
-            Seen.LOST_GAP, KeyCode.G,
-            Seen.RIDES_LIGHT, KeyCode.L,
-            Seen.RIDES_DARK, KeyCode.K,
-            Seen.TURNS_AWAY, KeyCode.A,
-            Seen.OTHER, KeyCode.O);
-
     private static final PseudoClass SAID = PseudoClass.getPseudoClass("said");
     private static final double MAIN_SHARE = 0.68;
     private static final double LEAST_EM = 66;
@@ -146,11 +133,7 @@ final class QuickLogPage {
     }
 
     private List<Action> sights() {
-        Map<Seen, Action> bySeen = new EnumMap<>(Seen.class);
-        for (Seen seen : Seen.values()) {
-            bySeen.put(
-                    seen, new Action("saw-" + seen.word(), RunWords.seen(seen), KEYS.get(seen), () -> model.see(seen)));
-        }
+        Map<Seen, Action> bySeen = SeenActions.of("saw-", model::see);
         model.seenProperty()
                 .addListener(o -> bySeen.forEach((seen, action) -> action.button()
                         .pseudoClassStateChanged(

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.runs.BookModel;
 import fahrbahn.app.runs.CompareModel.Compared;
+import fahrbahn.app.runs.PlanItem;
 import fahrbahn.app.runs.PlanModel;
-import fahrbahn.app.runs.PlanWish;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.runs.QuickLog.Typed;
 import fahrbahn.app.season.Sort;
@@ -244,7 +244,9 @@ class RunsModelsTest {
     /** Time slips: what is left is planned from now on, and what finds no room any more is told. */
     @Test
     void aPlanThatSlipsIsMadeAnew() {
-        plan().change(w -> new PlanWish(20, 1, 10, 30, 60, 60, Double.NaN, 90, Double.NaN));
+        plan().change(PlanItem.MINUTES, 20);
+        plan().change(PlanItem.LAP, 30);
+        plan().change(PlanItem.RESET, 60);
         plan().begin();
         assertThat(plan().verdict()).contains("0 runs made, 10 planned", "All of it fits");
         clock.now = clock.now.plusSeconds(15 * 60);
@@ -265,7 +267,13 @@ class RunsModelsTest {
         String smew = shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Smew"));
         plan().aim(wren, PlanModel.Aim.TUNE);
         plan().aim(smew, PlanModel.Aim.COMPARE);
-        plan().change(w -> new PlanWish(90, 2, 4, 20, 20, 30, 5, 60, 10));
+        plan().change(PlanItem.MINUTES, 90);
+        plan().change(PlanItem.TABLES, 2);
+        plan().change(PlanItem.RUNS_EACH, 4);
+        plan().change(PlanItem.BATTERY_RUNS, 5);
+        plan().change(PlanItem.LAMPS, 10);
+        assertThatThrownBy(() -> plan().change(PlanItem.TABLES, 1.5)).hasMessageContaining("a whole number");
+        assertThatThrownBy(() -> plan().change(PlanItem.MINUTES, -1)).hasMessageContaining("minutes");
         plan().begin();
         assertThat(left())
                 .extracting(Block::what)
