@@ -3,7 +3,6 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fahrbahn.core.Setups;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.Picture;
@@ -40,10 +39,10 @@ class RunFilesTest {
         return PhotoPack.of(new Picture(400, 300, noise, 0)).photo();
     }
 
-    private static List<Run> book() {
+    private static List<Run> book() throws Exception {
         List<Run> runs = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            Setup setup = Setups.pair();
+            Setup setup = SetupJson.parse(SetupJsonTest.SETUP);
             Setup its = setup.withLaw(setup.law().withGains(0.2 + 0.1 * (i % 3), 0, 0.4));
             Basis basis = Basis.of(
                             Instant.parse("2031-05-04T08:00:00Z").plusSeconds(90 * i),
