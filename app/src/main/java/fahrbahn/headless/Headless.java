@@ -17,6 +17,7 @@ import picocli.CommandLine.Command;
             TrialsCommand.class,
             MarksCommand.class,
             StepsCommand.class,
+            CodeCommand.class,
             MapCommand.class,
             AdviseCommand.class,
             NextCommand.class,

@@ -169,7 +169,7 @@ class FuzzCommandsTest {
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
             List<String> arguments = switch (i % 120 == 119
                     ? 10
-                    : i % 60 == 58 ? 11 : i % 60 == 28 ? 12 : i % 30 == 24 ? 13 : i % 10) {
+                    : i % 60 == 58 ? 11 : i % 60 == 28 ? 12 : i % 30 == 24 ? 13 : i % 30 == 15 ? 14 : i % 10) {
                 case 0, 1 -> List.of("lane", write(file, setup, whole, random));
                 case 2 ->
                     List.of("levels", write(file, readings.toString(), whole, random), "--step", argument(random));
@@ -248,6 +248,12 @@ class FuzzCommandsTest {
                                     "steps",
                                     write(file, turning, whole, random),
                                     write(folder.resolve("colours.csv"), colours, true, random));
+                case 14 ->
+                    List.of(
+                            "code",
+                            write(file, i % 2 == 0 ? turning : setup, whole, random),
+                            "--language",
+                            List.of("python", "cpp", "java", "blocks").get(random.nextInt(4)));
                 default ->
                     List.of(
                             "drive",

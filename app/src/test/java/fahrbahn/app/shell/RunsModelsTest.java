@@ -236,6 +236,9 @@ class RunsModelsTest {
         shop.undo();
         assertThat(left()).hasSize(10);
         assertThat(runs()).hasSize(5);
+        shop.gains().choose(9, 0, 9);
+        run(true, Typed.NOTHING);
+        assertThat(left()).as("another setting than the plan asks for").hasSize(10);
         plan().end();
         assertThat(plan().onItsWayProperty().get()).isEmpty();
         assertThat(plan().nextForRobot()).isEmpty();

@@ -6,34 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.colour.ColourRule;
-import fahrbahn.core.colour.ColourScale;
-import fahrbahn.core.colour.ColourSpace;
-import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.setup.Line;
-import fahrbahn.core.setup.Loop;
-import fahrbahn.core.setup.Mixing;
-import fahrbahn.core.setup.Options;
-import fahrbahn.core.setup.Options.Limits;
-import fahrbahn.core.setup.Options.LostLine;
-import fahrbahn.core.setup.Options.Outer;
-import fahrbahn.core.setup.Options.Pattern;
-import fahrbahn.core.setup.Options.Step;
-import fahrbahn.core.setup.Polarity;
-import fahrbahn.core.setup.Robot;
-import fahrbahn.core.setup.Scale;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.Side;
-import fahrbahn.core.setup.Traits;
-import fahrbahn.core.setup.TurnMarks;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,137 +19,6 @@ class ProgramTest {
     private static final int SETUPS = 120;
     private static final int TICKS = 120;
 
-    private static Options options(Random random, Law.Kind kind, int sensors, double full, double top) {
-        Options options = Options.PLAIN;
-        if (kind.array() && kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
-            List<Double> weights = new ArrayList<>();
-            for (int i = 0; i < sensors; i++) {
-                weights.add((sensors - 1 - 2 * i) * (1 + random.nextDouble()));
-            }
-            options = options.withWeights(weights);
-        }
-        if (kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
-            List<Step> steps = new ArrayList<>();
-            double above = random.nextBoolean() ? 0 : 0.1 * top * random.nextDouble();
-            for (int i = 0; i < 1 + random.nextInt(3); i++) {
-                steps.add(new Step(above, full * 0.2 * (i + random.nextDouble())));
-                above += 0.01 * top + 0.15 * top * random.nextDouble();
-            }
-            options = options.withSteps(steps, random.nextBoolean() ? 0 : 0.05 * top);
-        }
-        if (kind == Law.Kind.PATTERN) {
-            List<Pattern> patterns = new ArrayList<>();
-            for (int number = 0; number < 1 << sensors; number++) {
-                if (random.nextInt(4) > 0) {
-                    String bits =
-                            Integer.toBinaryString((1 << sensors) + number).substring(1);
-                    patterns.add(new Pattern(bits, random.nextInt(3) == 0 ? 0 : full * (random.nextDouble() - 0.5)));
-                }
-            }
-            options =
-                    options.withPatterns(patterns.isEmpty() ? List.of(new Pattern("1".repeat(sensors), 0)) : patterns);
-        }
-        LostLine.Action action = LostLine.Action.values()[random.nextInt(4)];
-        options = options.withLost(new LostLine(
-                action,
-                0.1 + 0.6 * random.nextDouble(),
-                0.4 * full * random.nextDouble(),
-                0.4 * top * random.nextDouble()));
-        double limit = random.nextBoolean() ? Double.POSITIVE_INFINITY : full * (0.2 + random.nextDouble());
-        double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
-        options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0));
-        options = random.nextInt(3) == 0 ? options.withOuter(outer(random, full)) : options;
-        return random.nextInt(2) == 0 ? options.withTurnMarks(Optional.of(marks(random, full))) : options;
-    }
-
-    private static Outer outer(Random random, double full) {
-        double enter = 0.2 + 0.6 * random.nextDouble();
-        return new Outer("far left", "far right", 0.5 * full, enter, enter * (0.5 + 0.5 * random.nextDouble()));
-    }
-
-    private static TurnMarks marks(Random random, double full) {
-        List<ColourRule.Known> known = new ArrayList<>();
-        boolean bordered = random.nextBoolean();
-        for (String surface : List.of("dark", "light", "mark", "cargo")) {
-            List<Double> centre = surface.equals("dark")
-                    ? List.of(0.0, 0.0, 0.0)
-                    : List.of(random.nextDouble(), random.nextDouble(), random.nextDouble());
-            known.add(new ColourRule.Known(surface, centre, bordered ? List.of(0.5, 0.4, 0.6) : List.of()));
-        }
-        ColourSpace space = ColourSpace.values()[random.nextInt(4)];
-        return new TurnMarks(
-                new TurnMarks.Looker("colour left", scale(random)),
-                new TurnMarks.Looker("colour right", scale(random)),
-                new ColourRule(space, List.of(), known),
-                "mark",
-                1 + random.nextInt(2),
-                extent(random),
-                extent(random),
-                TurnMarks.Place.values()[random.nextInt(2)],
-                new TurnMarks.Manoeuvre(extent(random), full * (0.1 + 0.8 * random.nextDouble()), extent(random)));
-    }
-
-    private static ColourScale scale(Random random) {
-        return new ColourScale(
-                List.of(10 * random.nextDouble(), 10 * random.nextDouble(), 10 * random.nextDouble()),
-                List.of(90 + random.nextDouble(), 190 + random.nextDouble(), 60 + random.nextDouble()));
-    }
-
-    private static Extent extent(Random random) {
-        Extent.Unit unit = Extent.Unit.values()[random.nextInt(3)];
-        return new Extent(unit == Extent.Unit.MS ? 40 * random.nextDouble() : 6 * random.nextDouble(), unit);
-    }
-
-    private static Setup drawn(Random random, Law.Kind kind) {
-        int sensors = kind == Law.Kind.EDGE ? 1 : kind == Law.Kind.PAIR ? 2 : 3 + random.nextInt(4);
-        Scale scale = Scale.values()[random.nextInt(4)];
-        double dark = 10 + 100 * random.nextDouble();
-        double light = dark + 100 + 500 * random.nextDouble();
-        boolean darkReadsHigh = random.nextInt(4) == 0;
-        double top = scale == Scale.PERCENT ? 100 : scale == Scale.UNIT ? 1 : scale == Scale.PERMILLE ? 1000 : light;
-        double full = new double[] {1, 100, 255}[random.nextInt(3)];
-        Options options = options(random, kind, sensors, full, top);
-        List<Sensor> row = new ArrayList<>();
-        for (int i = 0; i < sensors; i++) {
-            double off = scale == Scale.RAW ? 0 : 1; // raw numbers of unlike sensors would ride nowhere
-            row.add(sensor(
-                    "s" + i, 14.0 * ((sensors - 1) / 2.0 - i), dark + off * i, light + 3 * off * i, darkReadsHigh));
-        }
-        if (options.outer().isPresent()) {
-            row.add(0, sensor("far left", 70, dark, light, darkReadsHigh));
-            row.add(sensor("far right", -70, dark, light, darkReadsHigh));
-        }
-        if (options.turnMarks().isPresent() && !kind.array()) {
-            row.add(0, sensor("colour left", 90, dark, light, darkReadsHigh));
-            row.add(sensor("colour right", -90, dark, light, darkReadsHigh));
-        } else if (options.turnMarks().isPresent()) {
-            // Of a row they follow as well: two that are there already.
-            List<Integer> both = options.outer().isPresent() ? List.of(1, row.size() - 2) : List.of(0, row.size() - 1);
-            row.set(both.get(0), row.get(both.get(0)).withName("colour left"));
-            row.set(both.get(1), row.get(both.get(1)).withName("colour right"));
-        }
-        Mixing mixing = Mixing.values()[random.nextInt(2)];
-        Drive drive = new Drive(120, 500, 0.04, mixing, full, Traits.IDEAL.withMayReverse(random.nextBoolean()));
-        double target = scale == Scale.RAW ? (dark + light) / 2 : top / 2;
-        double kp = full / top * random.nextDouble();
-        Law law = new Law(
-                kind,
-                Side.values()[random.nextInt(2)],
-                scale,
-                target,
-                kp,
-                random.nextBoolean() ? 0 : 0.02 * kp,
-                kp * 2 * random.nextDouble(),
-                full * (0.2 + 0.5 * random.nextDouble()),
-                options);
-        Robot robot = new Robot("drawn", drive, new Loop(0.01, 0.005), row);
-        return new Setup(robot, new Line(20, Polarity.values()[random.nextInt(2)], 160), law);
-    }
-
-    private static Sensor sensor(String name, double leftMm, double dark, double light, boolean darkReadsHigh) {
-        return new Sensor(name, 55, leftMm, 4, darkReadsHigh ? light : dark, darkReadsHigh ? dark : light, 0, 0);
-    }
-
     @ParameterizedTest
     @EnumSource(Law.Kind.class)
     void doesWhatTheSecondProgramDoes(Law.Kind kind) {
@@ -183,31 +27,13 @@ class ProgramTest {
         int marked = 0;
         int decided = 0;
         for (int i = 0; i < SETUPS; i++) {
-            Setup setup = drawn(random, kind);
+            Setup setup = DrawnLaws.drawn(random, kind);
             Program program = new Program(setup);
             PlainLaw plain = new PlainLaw(setup);
             for (int tick = 0; tick < TICKS; tick++) {
-                double[] readings = new double[program.sensors().size()];
-                Map<String, Double> byName = new HashMap<>();
-                int what = random.nextInt(6);
-                for (int k = 0; k < readings.length; k++) {
-                    String name = program.sensors().get(k);
-                    if (name.startsWith("colour") && name.contains(".")) {
-                        // Over the line, and a crossing when both are, or anywhere.
-                        readings[k] = tick % 3 == 0 ? 8 : 200 * random.nextDouble();
-                        byName.put(name, readings[k]);
-                        continue;
-                    }
-                    Sensor sensor = setup.robot().sensors().stream()
-                            .filter(s -> s.name().equals(name))
-                            .findFirst()
-                            .orElseThrow();
-                    double share = what == 0
-                            ? 0.05 - 0.1 * random.nextDouble()
-                            : what == 1 ? 0.95 + 0.1 * random.nextDouble() : random.nextDouble() * 1.2 - 0.1;
-                    readings[k] = sensor.dark() + share * (sensor.light() - sensor.dark());
-                    byName.put(name, readings[k]);
-                }
+                Map<String, Double> byName = DrawnLaws.readings(random, setup, program.sensors(), tick);
+                double[] readings =
+                        program.sensors().stream().mapToDouble(byName::get).toArray();
                 double seconds = 0.005 + 0.01 * random.nextDouble();
                 program.tick(readings, seconds);
                 plain.tick(byName, seconds);

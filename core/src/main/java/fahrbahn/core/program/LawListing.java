@@ -1,0 +1,316 @@
+package fahrbahn.core.program;
+
+import static fahrbahn.core.program.ListingBuilder.NEVER;
+import static fahrbahn.core.program.ListingBuilder.number;
+
+import fahrbahn.core.law.Program;
+import fahrbahn.core.response.ErrorRule;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Options.LostLine.Action;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Scale;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Writes down what {@link Program} does in a tick: scale, decide, limit, mix, clamp. */
+final class LawListing {
+    private final Setup setup;
+    private final Law law;
+    private final Options options;
+    private final List<Sensor> following;
+    private final List<Sensor> outer;
+    private final ListingBuilder to = new ListingBuilder();
+    private final double sign;
+
+    private LawListing(Setup setup) {
+        this.setup = setup;
+        law = setup.law();
+        options = law.options();
+        following = setup.lawSensors();
+        outer = setup.outerSensors();
+        sign = Program.steerSign(setup);
+    }
+
+    /** @throws fahrbahn.core.check.BadValueException when the setup's robot would ride nowhere */
+    static Listing of(Setup setup) {
+        return new LawListing(setup).write();
+    }
+
+    private Listing write() {
+        Drive drive = setup.robot().drive();
+        List<String> inputs = new ArrayList<>(
+                setup.robot().sensors().stream().map(Sensor::name).toList());
+        to.state("steering", 0);
+        String base = to.constant("BASE", law.baseCommand(), "command of both wheels straight on");
+        to.note("Scaled readings, " + law.scale().word());
+        scale();
+        options.turnMarks()
+                .ifPresentOrElse(
+                        marks -> {
+                            new MarkListing(setup, marks, to, inputs).write();
+                            to.when(
+                                    "phase != 0 and phase != 5",
+                                    () -> {
+                                        to.note("At a crossing: the law rests");
+                                        to.set("steering", "turn_steering");
+                                        to.set("base", "turn_base");
+                                    },
+                                    () -> decide(base));
+                        },
+                        () -> decide(base));
+        mix(drive);
+        return new Listing(setup.robot().name(), inputs, to.constants, to.states, to.steps());
+    }
+
+    private void scale() {
+        List<Sensor> read = new ArrayList<>(following);
+        read.addAll(outer);
+        for (int i = 0; i < read.size(); i++) {
+            Sensor sensor = read.get(i);
+            String reading = "readings[" + setup.robot().sensors().indexOf(sensor) + "]";
+            if (law.scale() == Scale.RAW) {
+                to.set("s" + i, reading);
+            } else {
+                String dark = to.constant("DARK_" + i, sensor.dark(), sensor.name() + " on dark");
+                String light = to.constant("LIGHT_" + i, sensor.light(), sensor.name() + " on light");
+                String high = number(law.scale().light(sensor));
+                to.set("s" + i, high + " * (" + reading + " - " + dark + ") / (" + light + " - " + dark + ")");
+            }
+        }
+    }
+
+    /** How much of a sensor's spot lies on the line: 0 on the ground, 1 on the line. */
+    private String share(int i, Sensor sensor) {
+        Polarity polarity = setup.line().polarity();
+        double ground = law.scale().scaled(sensor, polarity.ground(sensor));
+        double perLine = 1 / (law.scale().scaled(sensor, polarity.line(sensor)) - ground);
+        return "(s" + i + " - " + number(ground) + ") * " + number(perLine);
+    }
+
+    private void decide(String base) {
+        if (law.kind() == Law.Kind.PATTERN) {
+            pattern();
+        } else {
+            error();
+            if (options.steps().isEmpty()) {
+                graded();
+            } else {
+                staircase();
+            }
+        }
+        reflexes();
+        double limit = Math.min(
+                options.limits().steering(),
+                setup.robot().drive().mixing().steeringLimit(setup.robot().drive()));
+        String most =
+                Double.isInfinite(limit) ? "" : to.constant("STEERING_LIMIT", limit, "largest steering, either side");
+        to.set("steering", most.isEmpty() ? "wanted" : "max(-" + most + ", min(" + most + ", wanted))");
+        double slow = options.limits().slowDown();
+        to.set("base", slow == 0 ? base : base + " * (1 - " + number(slow) + " * abs(steering) / " + most + ")");
+    }
+
+    private void pattern() {
+        to.note("The pattern: each sensor on the line counts, the outer left one highest");
+        String target = to.constant("TARGET", law.target(), "level between line and ground");
+        to.set("pattern", "0");
+        for (int i = 0; i < following.size(); i++) {
+            Sensor sensor = following.get(i);
+            boolean high = law.scale().scaled(sensor, setup.line().polarity().line(sensor))
+                    > law.scale().scaled(sensor, setup.line().polarity().ground(sensor));
+            String bit = String.valueOf(1 << (following.size() - 1 - i));
+            to.when("s" + i + (high ? " > " : " < ") + target, () -> to.set("pattern", "pattern + " + bit));
+        }
+        to.set("wanted", "steering");
+        for (Options.Pattern known : options.patterns()) {
+            to.when("pattern == " + known.number(), () -> to.set("wanted", number(known.steering())));
+        }
+    }
+
+    private void error() {
+        to.state("error", 0);
+        double[] weights = ErrorRule.weights(setup);
+        to.set("previous", "error");
+        switch (law.kind()) {
+            case EDGE ->
+                to.set("error", "s0 - " + to.constant("TARGET", law.target(), "the reading that is steered to"));
+            case PAIR -> to.set("error", "s0 - s1");
+            case ARRAY_DIFFERENCE -> {
+                List<String> parts = new ArrayList<>();
+                for (int i = 0; i < weights.length; i++) {
+                    parts.add(number(weights[i]) + " * s" + i);
+                }
+                to.set("error", "0 + " + String.join(" + ", parts));
+            }
+            default -> mean(weights);
+        }
+    }
+
+    private void mean(double[] weights) {
+        List<String> sum = new ArrayList<>();
+        List<String> weighted = new ArrayList<>();
+        String most = "0";
+        for (int i = 0; i < weights.length; i++) {
+            to.set("on" + i, "max(0.0, " + share(i, following.get(i)) + ")");
+            sum.add("on" + i);
+            weighted.add("on" + i + " * " + number(weights[i]));
+            most = i == 0 ? "on0" : "max(" + most + ", on" + i + ")";
+        }
+        String sums = String.join(" + ", sum);
+        String parts = String.join(" + ", weighted);
+        to.when(
+                most + " >= " + number(options.lost().seenShare()),
+                () -> to.set("error", "(" + parts + ") / (" + sums + ")"));
+    }
+
+    private void graded() {
+        String kp = to.constant("KP", law.kp(), "per loop");
+        String ki = to.constant("KI", law.ki(), "per loop");
+        String kd = to.constant("KD", law.kd(), "per loop");
+        to.state("first", 1);
+        to.state("error_sum", 0);
+        to.set("error_sum", "error_sum + error");
+        to.set("change", "error - previous");
+        to.when("first == 1", () -> to.set("change", "0"));
+        to.set("first", "0");
+        to.set("wanted", (sign < 0 ? "-" : "") + "(" + kp + " * error + " + ki + " * error_sum + " + kd + " * change)");
+    }
+
+    private void staircase() {
+        to.note("Steps of steering, left later than they are reached");
+        to.state("stair", 0);
+        List<Options.Step> steps = options.steps();
+        String hysteresis = to.constant("HYSTERESIS", options.hysteresis(), "error to come back by");
+        to.set("size", "abs(error)");
+        to.set("reached", "0");
+        for (int i = 0; i < steps.size(); i++) {
+            int number = i + 1;
+            to.when("size > " + number(steps.get(i).aboveError()), () -> to.set("reached", String.valueOf(number)));
+        }
+        to.set("way", "1");
+        to.when("error < 0", () -> to.set("way", "-1"));
+        to.when(
+                "stair * way > 0",
+                () -> {
+                    to.set("held", "stair * way");
+                    for (int held = steps.size(); held >= 1; held--) {
+                        String lower = String.valueOf(held - 1);
+                        to.when(
+                                "held == " + held + " and held > reached and size <= "
+                                        + number(steps.get(held - 1).aboveError()) + " - " + hysteresis,
+                                () -> to.set("held", lower));
+                    }
+                    to.set("stair", "way * max(reached, held)");
+                },
+                steps.get(0).aboveError() > 0
+                        ? () -> to.set("stair", "way * reached")
+                        : () -> to.when("stair == 0 or size > " + hysteresis, () -> to.set("stair", "way * reached")));
+        to.set("wanted", "0");
+        for (int i = 0; i < steps.size(); i++) {
+            String steering = number(sign * steps.get(i).steering());
+            String other = number(-sign * steps.get(i).steering());
+            to.when("stair == " + (i + 1), () -> to.set("wanted", steering));
+            to.when("stair == -" + (i + 1), () -> to.set("wanted", other));
+        }
+    }
+
+    private void reflexes() {
+        Options.LostLine lost = options.lost();
+        double blankS = options.limits().blankS();
+        if (outer.isEmpty() && lost.action() == Action.NONE && blankS == 0) {
+            return;
+        }
+        to.note("What goes before the law");
+        to.state("last_seen", 0);
+        to.state("blank_left", 0);
+        to.set("seeing", "0");
+        for (int i = 0; i < following.size(); i++) {
+            to.when(
+                    share(i, following.get(i)) + " >= " + number(lost.seenShare()),
+                    () -> to.set("seeing", "seeing + 1"));
+        }
+        options.outer().ifPresent(this::emergency);
+        to.set("blank_left", "blank_left - seconds");
+        if (blankS > 0 && following.size() > 1) {
+            String blank = to.constant("BLANK", blankS, "seconds straight on after a crossing");
+            to.when("seeing == " + following.size(), () -> to.set("blank_left", blank));
+        }
+        Runnable unlessEmergency = outer.isEmpty()
+                ? () -> follow(lost)
+                : () -> to.when("side != 0", this::steerToSide, () -> follow(lost));
+        to.when("blank_left > 0", () -> to.set("wanted", "0"), unlessEmergency);
+    }
+
+    private void emergency(Options.Outer emergency) {
+        String enter = to.constant("ENTER", emergency.enterShare(), "an emergency sensor has met the line");
+        String leave = to.constant("LEAVE", emergency.leaveShare(), "and has left it again below");
+        int at = following.size();
+        for (int i = 0; i < outer.size(); i++) {
+            String met = i == 0 ? "left_met" : "right_met";
+            to.state(met, 0);
+            to.set("edge", enter);
+            to.when(met + " == 1", () -> to.set("edge", leave));
+            String share = share(at + i, outer.get(i));
+            to.when(share + " >= edge", () -> to.set(met, "1"), () -> to.set(met, "0"));
+        }
+        to.set("side", "left_met - right_met");
+    }
+
+    private void steerToSide() {
+        double steering = options.outer().orElseThrow().steering();
+        to.set("last_seen", "side * " + number(sign) + " * " + NEVER);
+        to.set("wanted", "side * " + number(steering));
+    }
+
+    private void follow(Options.LostLine lost) {
+        if (lost.action() == Action.NONE) {
+            remember();
+        } else {
+            to.when("seeing > 0", this::remember, () -> lost(lost));
+        }
+    }
+
+    /** On which side the line is, should it be lost now. */
+    private void remember() {
+        if (law.kind() != Law.Kind.PATTERN) {
+            to.set("last_seen", "error");
+            return;
+        }
+        to.set("last_seen", "0");
+        to.when("wanted > 0", () -> to.set("last_seen", number(sign) + " * " + NEVER));
+        to.when("wanted < 0", () -> to.set("last_seen", number(-sign) + " * " + NEVER));
+    }
+
+    private void lost(Options.LostLine lost) {
+        to.note("The line is lost");
+        to.set("wanted", "0");
+        if (lost.action() == Action.STRAIGHT) {
+            return;
+        }
+        String gap = lost.action() == Action.BY_LOSS ? number(lost.gapError()) : "0";
+        to.when("last_seen > " + gap, () -> to.set("wanted", number(sign * lost.steering())));
+        to.when("last_seen < -" + gap, () -> to.set("wanted", number(-sign * lost.steering())));
+    }
+
+    private void mix(Drive drive) {
+        to.note("To the wheels");
+        if (drive.mixing() == Mixing.DIFFERENCE) {
+            to.set("left", "base - steering");
+            to.set("right", "base + steering");
+        } else {
+            to.set("left", "base");
+            to.set("right", "base");
+            to.when("steering > 0", () -> to.set("left", "base * (1 - steering / 50)"));
+            to.when("steering < 0", () -> to.set("right", "base * (1 + steering / 50)"));
+        }
+        String full = to.constant("FULL", drive.fullCommand(), "full command");
+        String least = to.constant("LEAST", drive.leastCommand(), "least command of a wheel");
+        for (String wheel : List.of("left", "right")) {
+            to.set(wheel, "max(" + least + ", min(" + full + ", " + wheel + "))");
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package fahrbahn.core.program;
+
+import fahrbahn.core.program.Listing.Assign;
+import fahrbahn.core.program.Listing.Constant;
+import fahrbahn.core.program.Listing.If;
+import fahrbahn.core.program.Listing.Note;
+import fahrbahn.core.program.Listing.State;
+import fahrbahn.core.program.Listing.Step;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Gathers a {@link Listing} step by step. */
+final class ListingBuilder {
+    /** Greater than any number of a program: never, or as far as can be. */
+    static final String NEVER = "1e300";
+
+    final List<Constant> constants = new ArrayList<>();
+    final List<State> states = new ArrayList<>();
+    private List<Step> steps = new ArrayList<>();
+
+    /** @return its name, to be used in expressions */
+    String constant(String name, double value, String words) {
+        constants.add(new Constant(name, value, words));
+        return name;
+    }
+
+    void state(String name, double first) {
+        states.add(new State(name, first));
+    }
+
+    void note(String words) {
+        steps.add(new Note(words));
+    }
+
+    void set(String name, String expression) {
+        steps.add(new Assign(name, expression));
+    }
+
+    void when(String condition, Runnable then) {
+        when(condition, then, () -> {});
+    }
+
+    void when(String condition, Runnable then, Runnable otherwise) {
+        steps.add(new If(condition, within(then), within(otherwise)));
+    }
+
+    private List<Step> within(Runnable part) {
+        List<Step> outside = steps;
+        steps = new ArrayList<>();
+        part.run();
+        List<Step> inside = steps;
+        steps = outside;
+        return inside;
+    }
+
+    List<Step> steps() {
+        return steps;
+    }
+
+    /** A number as every language reads it back exactly. */
+    static String number(double value) {
+        return value < 0 ? "(" + value + ")" : String.valueOf(value);
+    }
+}
