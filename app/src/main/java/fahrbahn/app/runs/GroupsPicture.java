@@ -18,7 +18,7 @@ import java.util.stream.DoubleStream;
 
 /** Two groups below each other: the chance to finish with its interval, every time, every stop place. */
 final class GroupsPicture extends CanvasRegion {
-    private static final double LEAST_HEIGHT = 150;
+    private static final double LEAST_HEIGHT = 138;
     private static final double LEFT_PX = 126;
     private static final double RIGHT_PX = 18;
     private static final double DOT_PX = 4;
