@@ -12,6 +12,7 @@ import fahrbahn.core.trials.Run;
 import java.io.File;
 import java.util.List;
 import java.util.Optional;
+import javafx.collections.FXCollections;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -109,7 +110,7 @@ final class BookPage {
     private void refresh() {
         showing = true;
         List<Run> shown = model.shownProperty().get();
-        table.getItems().setAll(shown);
+        table.setItems(FXCollections.observableList(shown)); // not copied: there may be ten thousand
         count.setText(BookWords.count(shown.size(), runs.runs().size()));
         showing = false;
         select();

@@ -4,8 +4,6 @@ import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.words.Refusals;
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Comparison;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.GroupBy;
@@ -154,10 +152,7 @@ public final class CompareModel {
         List<String> names = new CompareWords(season.club()).groups(by, all);
         String nameA = names.get(now.a());
         String nameB = names.get(now.b());
-        errand.runToEnd(job -> compared(a.named(nameA), b.named(nameB), a.runs(), b.runs()), ending -> {
-            problem = Ending.words(ending);
-            compared.set(ending instanceof Ending.Done<Compared> done ? Optional.of(done.result()) : Optional.empty());
-        });
+        errand.runToEnd(job -> compared(a.named(nameA), b.named(nameB), a.runs(), b.runs()), this::ended);
     }
 
     private static Compared compared(Group a, Group b, List<Run> runsA, List<Run> runsB) {
@@ -176,20 +171,23 @@ public final class CompareModel {
     }
 
     private void typed() {
-        errand.stop();
-        try {
-            if (typedA.isEmpty() || typedB.isEmpty()) {
-                problem = "Type the other group too.";
-                compared.set(Optional.empty());
-                return;
-            }
-            Group a = TypedRuns.parse("A", typedA);
-            Group b = TypedRuns.parse("B", typedB);
-            compared.set(Optional.of(
-                    new Compared(a, b, Comparison.of(a, b), Optional.empty(), Optional.empty(), Double.NaN)));
-        } catch (BadValueException refused) {
-            problem = Refusals.sentence(refused);
+        if (typedA.isEmpty() || typedB.isEmpty()) {
+            errand.stop();
+            problem = "Type the other group too.";
             compared.set(Optional.empty());
+            return;
         }
+        String a = typedA;
+        String b = typedB;
+        errand.runToEnd(job -> typed(TypedRuns.parse("A", a), TypedRuns.parse("B", b)), this::ended);
+    }
+
+    private static Compared typed(Group a, Group b) {
+        return new Compared(a, b, Comparison.of(a, b), Optional.empty(), Optional.empty(), Double.NaN);
+    }
+
+    private void ended(Ending<Compared> ending) {
+        problem = Ending.words(ending);
+        compared.set(ending instanceof Ending.Done<Compared> done ? Optional.of(done.result()) : Optional.empty());
     }
 }
