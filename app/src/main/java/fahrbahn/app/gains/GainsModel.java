@@ -222,7 +222,7 @@ public final class GainsModel extends StationModel {
 
     /** Somebody looks: the twin tries pairs, unless it has. */
     void look() {
-        map.paintTable();
+        map.makeReady();
         Optional<GainsPicture> shown = picture.get();
         Setup wanted = shown.map(p -> withoutGains(p.setup())).orElse(null);
         if (shown.isEmpty() || wanted.equals(advisedFor)) {

@@ -4,39 +4,30 @@ import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.job.Job;
-import fahrbahn.core.job.Workers;
-import fahrbahn.core.loop.GainRay;
-import fahrbahn.core.loop.LoopModel;
-import fahrbahn.core.loop.SampledLoop;
-import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.maps.Axis;
-import fahrbahn.core.maps.GainMap;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.twin.Spread;
-import fahrbahn.core.twin.Track;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** How runs on the table in hand come out over Kp and Kd, coarse first and then refined; and the point of the map in hand. */
 public final class MapModel {
-    private static final int CELLS = 24;
-    private static final int RUNS = 8;
-
-    /** The same robot gets the same map. */
-    private static final long SEED = 1;
+    /** Driven beforehand in each direction. */
+    private static final int CORNERS = 3;
 
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Errand<Picture> errand;
     private final Errand<MapPicture> painting;
+    private final MapFrame.Latest frames = new MapFrame.Latest();
     private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Layer> layer = new ReadOnlyObjectWrapper<>(Layer.CHANCE);
     private final ReadOnlyObjectWrapper<Point> inHand = new ReadOnlyObjectWrapper<>(new Point(-1, -1));
@@ -201,72 +192,25 @@ public final class MapModel {
     }
 
     /**
-     * Somebody looks at the gains, so at the map soon: the table is painted for it, as each of its starts sees it, by driving a few runs. The first
-     * picture need not wait for that then.
+     * Somebody looks at the gains, so at the map soon: what it takes before the first run is made ready, the table painted as each of its starts
+     * sees it, and its corners are driven. The first picture need not wait for that then, and the whole one finds code that has seen the wildest
+     * runs: code that has not is thrown away by the machine when they come, in the middle of the map.
      */
-    void paintTable() {
+    void makeReady() {
         Setup setup = season.setupOrGuess();
         Optional<Ground> ground = tableInHand.get();
         if (ground.equals(painted) || ground.isEmpty()) {
             return;
         }
         painted = ground;
-        double kp = Math.max(1e-6, setup.law().kp());
-        Axis few = new Axis(kp / 2, kp, 2);
         painting.runToEnd(
-                job -> GainMap.drive(
-                        Track.of(ground.get(), setup),
-                        few,
-                        few,
-                        GainMap.Setting.KP_KD,
-                        Spread.TYPICAL,
-                        RUNS,
-                        SEED,
-                        Workers.of(1),
-                        job,
-                        map -> {}),
+                job -> frames.of(setup).drive(ground.get(), CORNERS, job, map -> {}),
                 ending -> {}); // what keeps it from being driven the map itself tells
     }
 
-    private static Picture drive(Setup setup, Ground ground, Job job, java.util.function.Consumer<Picture> part) {
-        Optional<SampledLoop> loop = loop(setup);
-        double onset = loop.flatMap(l -> WiggleOnset.along(l, GainRay.ratio(0)))
-                .map(WiggleOnset::kp)
-                .orElse(0.0);
-        double kpTo = Rounding.significant(
-                1.4 * Math.max(onset, 1.4 * Math.max(1e-6, setup.law().kp())), 2);
-        double kdTo = Rounding.significant(Math.max(4 * kpTo, 2 * setup.law().kd()), 2);
-        Axis kp = new Axis(kpTo / CELLS, kpTo, CELLS);
-        Axis kd = new Axis(0, kdTo, CELLS);
-        Optional<boolean[]> stable = loop.map(l -> stable(l, setup, kp, kd));
-        MapPicture whole = GainMap.drive(
-                Track.of(ground, setup),
-                kp,
-                kd,
-                GainMap.Setting.KP_KD,
-                Spread.TYPICAL,
-                RUNS,
-                SEED,
-                Workers.all(),
-                job,
-                map -> part.accept(new Picture(ground.name(), map, stable)));
-        return new Picture(ground.name(), whole, stable);
-    }
-
-    private static boolean[] stable(SampledLoop loop, Setup setup, Axis kp, Axis kd) {
-        boolean[] stable = new boolean[kp.cells() * kd.cells()];
-        for (int i = 0; i < stable.length; i++) {
-            stable[i] =
-                    loop.spectralRadius(kp.value(i % kp.cells()), setup.law().ki(), kd.value(i / kp.cells())) < 1;
-        }
-        return stable;
-    }
-
-    private static Optional<SampledLoop> loop(Setup setup) {
-        try {
-            return Optional.of(new SampledLoop(LoopModel.of(setup)));
-        } catch (BadValueException noTheory) {
-            return Optional.empty();
-        }
+    private Picture drive(Setup setup, Ground ground, Job job, Consumer<Picture> part) {
+        MapFrame frame = frames.of(setup);
+        Function<MapPicture, Picture> shown = map -> new Picture(ground.name(), map, frame.stable());
+        return shown.apply(frame.drive(ground, MapFrame.CELLS, job, map -> part.accept(shown.apply(map))));
     }
 }

@@ -1,8 +1,6 @@
 package fahrbahn.core.loop;
 
-import org.hipparchus.complex.Complex;
 import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.EigenDecompositionNonSymmetric;
 import org.hipparchus.linear.RealMatrix;
 
 /**
@@ -77,11 +75,7 @@ public final class SampledLoop {
 
     /** The motion that dies out last. Gains per loop, 0 or more. */
     public Mode slowestMode(double kp, double ki, double kd) {
-        Complex slowest = Complex.ZERO;
-        for (Complex pole : new EigenDecompositionNonSymmetric(closedLoop(kp, ki, kd)).getEigenvalues()) {
-            slowest = pole.norm() > slowest.norm() ? pole : slowest;
-        }
-        return Mode.of(slowest, model.loop().periodS());
+        return Mode.of(Poles.farthest(closedLoop(kp, ki, kd)), model.loop().periodS());
     }
 
     /** One-tick matrix over: y, theta, omega, past commands (newest first), previous error if kd > 0, sum if ki > 0. */
