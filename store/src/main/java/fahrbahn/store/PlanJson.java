@@ -2,6 +2,7 @@ package fahrbahn.store;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.plan.Asked;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.core.plan.PlanRequest.Team;
@@ -87,10 +88,18 @@ public final class PlanJson {
                 ? new Stage(
                         what,
                         json.objects("pairs").stream()
-                                .map(pair -> new Pair(pair.text("robot"), pair.text("setting")))
+                                .map(pair -> new Pair(pair.text("robot"), pair.text("setting"), asked(pair)))
                                 .toList(),
                         runsEach(json))
                 : Stage.of(what, names(json, "robots"), names(json, "settings"), runsEach(json)));
+    }
+
+    private static Asked asked(Fields json) {
+        return new Asked(
+                json.number("kp", Double.NaN),
+                json.number("ki", Double.NaN),
+                json.number("kd", Double.NaN),
+                json.number("baseCommand", Double.NaN));
     }
 
     private static List<String> names(Fields json, String field) {

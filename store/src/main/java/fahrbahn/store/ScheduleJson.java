@@ -3,6 +3,7 @@ package fahrbahn.store;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.plan.Asked;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest;
@@ -45,7 +46,21 @@ final class ScheduleJson {
         for (Stage stage : team.stages()) {
             ObjectNode one = stages.addObject().put("what", stage.what().word()).put("runsEach", stage.runsEach());
             ArrayNode pairs = one.putArray("pairs");
-            stage.pairs().forEach(p -> pairs.addObject().put("robot", p.robot()).put("setting", p.setting()));
+            stage.pairs()
+                    .forEach(p -> asked(pairs.addObject().put("robot", p.robot()).put("setting", p.setting()), p.asked()));
+        }
+    }
+
+    private static void asked(ObjectNode json, Asked asked) {
+        put(json, "kp", asked.kp());
+        put(json, "ki", asked.ki());
+        put(json, "kd", asked.kd());
+        put(json, "baseCommand", asked.baseCommand());
+    }
+
+    private static void put(ObjectNode json, String field, double number) {
+        if (!Double.isNaN(number)) {
+            json.put(field, number);
         }
     }
 

@@ -6,12 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
+import fahrbahn.core.plan.Asked;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Schedule;
 import fahrbahn.core.plan.Stage;
+import fahrbahn.core.plan.Stage.Pair;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -83,6 +85,11 @@ class PlanFilesTest {
     @Test
     void aPlanOnItsWayComesBack() throws Exception {
         Schedule begun = Schedule.begun(read(WHOLE), Instant.parse("2031-05-04T08:00:00Z"), 7);
+        Pair asked = new Pair("r", "one", new Asked(1, 0.25, Double.NaN, 40));
+        Team climbs = new Team("climbs", List.of(new Stage(Block.What.KP_STEP, List.of(asked), 2)), 10, 5, 0, 3, 60);
+        Schedule numbers =
+                Schedule.begun(new PlanRequest(10, List.of("t"), List.of(climbs)), begun.begins(), 7);
+        assertThat(ScheduleJson.parse(ScheduleJson.write(numbers))).isEqualTo(numbers);
         Schedule onItsWay =
                 begun.with(begun.plan().blocks().get(0), begun.begins().plusSeconds(110));
         assertThat(ScheduleJson.parse(ScheduleJson.write(onItsWay))).isEqualTo(onItsWay);

@@ -70,8 +70,7 @@ record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stabl
         Axis kd = kd(CELLS);
         boolean[] stable = new boolean[CELLS * CELLS];
         for (int i = 0; i < stable.length; i++) {
-            double radius =
-                    loop.spectralRadius(kp.value(i % CELLS), setup.law().ki(), kd.value(i / CELLS));
+            double radius = loop.spectralRadius(kp.value(i % CELLS), setup.law().ki(), kd.value(i / CELLS));
             stable[i] = radius < 1;
         }
         return stable;

@@ -6,7 +6,6 @@ import fahrbahn.core.check.Check;
 public enum PlanItem {
     /** There are, from now on. */
     MINUTES(40, 0.1, 1440, false),
-    TABLES(1, 1, 20, true),
     /** Of each setting. */
     RUNS_EACH(10, 1, 100, true),
     /** Of a run, s; nothing for as the log book tells. */

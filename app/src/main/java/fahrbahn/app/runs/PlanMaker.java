@@ -5,8 +5,10 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.words.RunWords;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.plan.Asked;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.Pace;
 import fahrbahn.core.plan.PlanRequest;
@@ -19,10 +21,8 @@ import fahrbahn.core.trials.Run;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Turns what robots are to run into a request that can be planned: crews with stages, paces from the log book. */
@@ -48,14 +48,16 @@ final class PlanMaker {
 
     private final Season season;
     private final PlanWish wish;
+    private final String tableInHand;
 
     PlanMaker(Season season, PlanWish wish) {
         this.season = season;
         this.wish = wish;
+        this.tableInHand = season.basisNow().table().name();
     }
 
     /** What is known of a robot that is to be planned for. @param crew its team, or itself where it has none */
-    record Wanted(String name, String crew, Setup setup, PlanModel.Aim aim, List<String> settings, Pace pace) {}
+    record Wanted(String name, String crew, Setup setup, PlanModel.Aim aim, List<Law> settings, Pace pace) {}
 
     /** Looks it up; on the interface thread. */
     Wanted wanted(Entry robot, PlanModel.Aim aim) {
@@ -63,16 +65,18 @@ final class PlanMaker {
         List<Run> runs = season.logBook().of(robot.id()).stream()
                 .filter(run -> run.source() == Run.Source.TABLE)
                 .toList();
-        Set<String> settings = new LinkedHashSet<>(List.of(RunWords.setting(setup.law())));
+        Map<String, Law> settings = new LinkedHashMap<>(Map.of(RunWords.setting(setup.law()), setup.law()));
         for (int i = runs.size() - 1; i >= 0 && settings.size() < MOST_SETTINGS; i--) {
-            settings.add(RunWords.setting(runs.get(i)));
+            settings.putIfAbsent(
+                    RunWords.setting(runs.get(i)),
+                    runs.get(i).setting().setup().law());
         }
         return new Wanted(
                 robot.name(),
                 robot.team().isEmpty() ? robot.name() : robot.team(),
                 setup,
                 aim,
-                List.copyOf(settings),
+                List.copyOf(settings.values()),
                 Pace.of(runs));
     }
 
@@ -82,12 +86,8 @@ final class PlanMaker {
                 robots.stream().collect(Collectors.groupingBy(Wanted::crew, LinkedHashMap::new, Collectors.toList()));
         List<Team> teams = new ArrayList<>();
         crews.forEach((crew, its) -> teams.add(team(crew, its)));
-        List<String> tables = new ArrayList<>();
-        for (int i = 1; i <= wish.of(PlanItem.TABLES); i++) {
-            tables.add("table " + i);
-        }
         List<Double> lamps = Double.isNaN(wish.of(PlanItem.LAMPS)) ? List.of() : List.of(60 * wish.of(PlanItem.LAMPS));
-        return new PlanRequest(wish.of(PlanItem.MINUTES), tables, teams, lamps, 180);
+        return new PlanRequest(wish.of(PlanItem.MINUTES), wish.tables(tableInHand), teams, lamps, 180);
     }
 
     private Team team(String crew, List<Wanted> robots) {
@@ -134,7 +134,7 @@ final class PlanMaker {
     private static void stages(Wanted robot, Map<What, List<Pair>> pairs) {
         switch (robot.aim()) {
             case CONFIRM -> add(pairs, What.CONFIRM, robot, robot.settings().get(0));
-            case COMPARE -> robot.settings().forEach(setting -> add(pairs, What.RUN, robot, setting));
+            case COMPARE -> robot.settings().forEach(law -> add(pairs, What.RUN, robot, law));
             case NEXT -> add(pairs, What.RUN, robot, NEXT_TRIAL);
             case TUNE -> tune(robot, pairs);
             case OUT -> {}
@@ -145,7 +145,8 @@ final class PlanMaker {
         add(pairs, What.STRAIGHT, robot, "Kp low, slowly");
         add(pairs, What.BENDS, robot, "Kp low, slowly");
         for (double kp : kpSteps(robot.setup())) {
-            add(pairs, What.KP_STEP, robot, "Kp " + Words.number(kp, 2) + ", Kd 0");
+            double typed = Rounding.significant(kp, 2); // as it is told, so that a run with it counts
+            add(pairs, What.KP_STEP, robot, "Kp " + Words.number(typed, 2) + ", Kd 0", Asked.gains(typed, 0));
         }
         for (double ratio : KD_STEPS) {
             add(
@@ -178,7 +179,15 @@ final class PlanMaker {
         return steps;
     }
 
-    private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, String setting) {
-        pairs.computeIfAbsent(what, w -> new ArrayList<>()).add(new Pair(robot.name(), setting));
+    private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, Law law) {
+        add(pairs, what, robot, RunWords.setting(law), Asked.of(law));
+    }
+
+    private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, String how) {
+        add(pairs, what, robot, how, Asked.ANYTHING);
+    }
+
+    private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, String setting, Asked asked) {
+        pairs.computeIfAbsent(what, w -> new ArrayList<>()).add(new Pair(robot.name(), setting, asked));
     }
 }

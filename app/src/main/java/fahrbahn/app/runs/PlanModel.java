@@ -96,6 +96,11 @@ public final class PlanModel {
         wish.set(wish.get().with(item, number));
     }
 
+    /** How many tables there are, or what they are called. */
+    public void tables(String words) {
+        wish.set(wish.get().withTables(words));
+    }
+
     /** Empty when none was begun. */
     public ReadOnlyObjectProperty<Optional<OnItsWay>> onItsWayProperty() {
         return onItsWay.getReadOnlyProperty();

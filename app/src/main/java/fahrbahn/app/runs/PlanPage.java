@@ -2,6 +2,7 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -21,6 +22,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -55,9 +57,9 @@ final class PlanPage {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("", 30, block -> model.done(block) ? "x" : "");
         column("at", 80, model::clock);
-        column("where", 70, Block::table);
+        column("where", 110, Block::table);
         column("who", 120, PlanWords::who);
-        column("what", 200, PlanWords::what);
+        column("what", 170, PlanWords::what);
     }
 
     private void column(String title, double width, Function<Block, String> text) {
@@ -118,9 +120,25 @@ final class PlanPage {
                     v -> model.change(item, v));
             wishes.put(item, item.mayBeEmpty() ? field.orNothing() : field);
             fields.getChildren().add(field);
+            if (item == PlanItem.MINUTES) {
+                fields.getChildren().add(tables());
+            }
         }
         fields.getChildren().add(begin.button());
         return fields;
+    }
+
+    private VBox tables() {
+        TextField tables = new TextField();
+        tables.setId("planTables");
+        tables.setAccessibleText(PlanWords.TABLES);
+        tables.setPromptText("the one in hand");
+        tables.setPrefColumnCount(14);
+        Fields.describe(tables, PlanWords.TABLES, PlanWords.WHAT_TABLES);
+        tables.textProperty().addListener(o -> model.tables(tables.getText()));
+        Label name = Nodes.wrapped(PlanWords.TABLES, "caption");
+        name.setLabelFor(tables);
+        return new VBox(name, tables);
     }
 
     private void showWishes() {

@@ -28,10 +28,14 @@ final class PlanWords {
 
     private PlanWords() {}
 
+    static final String TABLES = "tables";
+
+    static final String WHAT_TABLES =
+            "The tables there are to run on: how many like the one in hand, or their names with commas between; left empty for the one in hand.";
+
     static String name(PlanItem item) {
         return switch (item) {
             case MINUTES -> "minutes";
-            case TABLES -> "tables";
             case RUNS_EACH -> "runs each";
             case LAP -> "lap, s";
             case RESET -> "reset, s";
@@ -45,7 +49,6 @@ final class PlanWords {
     static String what(PlanItem item) {
         return switch (item) {
             case MINUTES -> "Minutes there are, from now on.";
-            case TABLES -> "How many tables there are to run on.";
             case RUNS_EACH -> "Runs of each setting that is compared or confirmed; steps of a ladder are run twice.";
             case LAP -> "How long a run takes; left empty it is what the log book tells.";
             case RESET -> "From the end of a run until the next can start; left empty it is what the log book tells.";

@@ -1,10 +1,8 @@
 package fahrbahn.app.season;
 
-import fahrbahn.app.words.RunWords;
-import fahrbahn.core.plan.Block;
-import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.Schedule;
 import fahrbahn.core.readings.Conditions;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Photo;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.Kind;
@@ -19,13 +17,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.regex.Pattern;
 
 /** Every change to the log book: a run logged, mended, taken out; runs from elsewhere. */
 public final class LogBook {
-    /** Blocks of a plan that say which gains are meant; others say how to choose them. */
-    private static final Pattern NAMED = Pattern.compile("^Kp [0-9]");
-
     private final Season season;
     private final Ledger ledger;
 
@@ -55,25 +49,13 @@ public final class LogBook {
         ledger.change(how + season.robotName(), puts);
     }
 
-    /** The first block that names this very setting; one that asks for another is not done by it, one that names none is. */
+    /** What is left of the plan after this run; empty when it does none of it. */
     private Optional<Schedule> ran(Schedule plan, Run run) {
         if (plan.leftS(run.at()) < 0) {
             return Optional.empty();
         }
-        Plan left = plan.plan();
-        String robot = run.setting().setup().robot().name();
-        String setting = RunWords.setting(run);
-        return left.blocks().stream()
-                .filter(block -> block.what().isRun() && block.robot().equals(robot))
-                .filter(block -> names(block, setting))
-                .findFirst()
-                .or(() -> Schedule.nextRun(left, robot)
-                        .filter(block -> !NAMED.matcher(block.setting()).find()))
-                .map(block -> plan.with(block, run.at()));
-    }
-
-    private static boolean names(Block block, String setting) {
-        return setting.equals(block.setting()) || setting.startsWith(block.setting() + " at ");
+        Setup setup = run.setting().setup();
+        return plan.ranBy(plan.plan(), setup.robot().name(), setup.law()).map(block -> plan.with(block, run.at()));
     }
 
     /** The plan of trials that is on its way; empty when none was begun. */

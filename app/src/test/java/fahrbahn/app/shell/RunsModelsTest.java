@@ -207,6 +207,10 @@ class RunsModelsTest {
         stranger.close();
     }
 
+    private String tableInHand() {
+        return shop.season().basisNow().table().name();
+    }
+
     private PlanModel plan() {
         return shop.runs().plan();
     }
@@ -226,7 +230,7 @@ class RunsModelsTest {
         assertThat(left().get(1).endS() - left().get(1).startS())
                 .as("lap and reset, learned")
                 .isEqualTo(90);
-        assertThat(plan().nextForRobot()).contains("Wren", "table 1", "confirm: Kp");
+        assertThat(plan().nextForRobot()).contains("Wren", tableInHand(), "confirm: Kp");
         clock.now = clock.now.plusSeconds(60);
         plan().done();
         assertThat(left()).hasSize(10);
@@ -271,11 +275,11 @@ class RunsModelsTest {
         plan().aim(wren, PlanModel.Aim.TUNE);
         plan().aim(smew, PlanModel.Aim.COMPARE);
         plan().change(PlanItem.MINUTES, 90);
-        plan().change(PlanItem.TABLES, 2);
+        plan().tables("2");
         plan().change(PlanItem.RUNS_EACH, 4);
         plan().change(PlanItem.BATTERY_RUNS, 5);
         plan().change(PlanItem.LAMPS, 10);
-        assertThatThrownBy(() -> plan().change(PlanItem.TABLES, 1.5)).hasMessageContaining("a whole number");
+        assertThatThrownBy(() -> plan().change(PlanItem.RUNS_EACH, 1.5)).hasMessageContaining("a whole number");
         assertThatThrownBy(() -> plan().change(PlanItem.MINUTES, -1)).hasMessageContaining("minutes");
         plan().begin();
         assertThat(left())
@@ -291,6 +295,14 @@ class RunsModelsTest {
                         What.CALIBRATE);
         assertThat(shop.season().club().entries(Sort.ROBOT)).hasSize(2);
         assertThat(left().stream().map(Block::robot).distinct()).contains("Wren", "Smew");
+        assertThat(left().stream().map(Block::table).distinct())
+                .contains(tableInHand() + " 1", tableInHand() + " 2");
+        plan().tables("Gym, Hall , Gym");
+        plan().begin();
+        assertThat(left().stream().map(Block::table).distinct()).containsExactlyInAnyOrder("Gym", "Hall");
+        plan().tables("0");
+        plan().begin();
+        assertThat(told()).contains("tables");
     }
 
     @Test

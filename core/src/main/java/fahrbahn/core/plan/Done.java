@@ -11,7 +11,16 @@ import java.util.Set;
 
 /** What a crew has done of a plan. */
 final class Done {
-    private record Ran(What what, Pair pair) {}
+    /** A kind of run of a robot with a setting. */
+    record Ran(What what, String robot, String setting) {
+        static Ran of(Block block) {
+            return new Ran(block.what(), block.robot(), block.setting());
+        }
+
+        static Ran of(What what, Pair pair) {
+            return new Ran(what, pair.robot(), pair.setting());
+        }
+    }
 
     private final Map<Ran, Integer> runs = new HashMap<>();
     private final Set<String> checked = new HashSet<>();
@@ -30,7 +39,7 @@ final class Done {
     private void add(Block block) {
         freeS = Math.max(freeS, block.endS());
         if (block.what().isRun()) {
-            runs.merge(new Ran(block.what(), new Pair(block.robot(), block.setting())), 1, Integer::sum);
+            runs.merge(Ran.of(block), 1, Integer::sum);
             sinceSwap++;
         }
         switch (block.what()) {
@@ -41,7 +50,7 @@ final class Done {
     }
 
     int runs(What what, Pair pair) {
-        return runs.getOrDefault(new Ran(what, pair), 0);
+        return runs.getOrDefault(Ran.of(what, pair), 0);
     }
 
     boolean checked(String robot) {

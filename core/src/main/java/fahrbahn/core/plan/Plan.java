@@ -4,6 +4,7 @@ import fahrbahn.core.check.Text;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Rounds.Item;
+import fahrbahn.core.plan.Done.Ran;
 import fahrbahn.core.plan.Stage.Pair;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -94,7 +95,6 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
         }
     }
 
-    private record Ran(What what, Pair pair) {}
 
     /** A crew as the plan goes on. */
     private static final class Crew {
@@ -173,7 +173,7 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
             table = block.table();
             if (block.what().isRun()) {
                 tableOfRound = item.round();
-                runs.merge(new Ran(block.what(), new Pair(block.robot(), block.setting())), 1, Integer::sum);
+                runs.merge(Ran.of(block), 1, Integer::sum);
             }
         }
 
@@ -185,7 +185,7 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
             List<LeftOut> left = new ArrayList<>();
             for (Stage stage : team.stages()) {
                 for (Pair pair : stage.pairs()) {
-                    int planned = done.runs(stage.what(), pair) + runs.getOrDefault(new Ran(stage.what(), pair), 0);
+                    int planned = done.runs(stage.what(), pair) + runs.getOrDefault(Ran.of(stage.what(), pair), 0);
                     int asked = stage.runsEach();
                     if (planned < asked) {
                         String reason = "the " + Text.digits(minutes, 4) + " minutes have room for " + planned

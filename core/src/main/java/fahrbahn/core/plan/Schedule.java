@@ -1,6 +1,7 @@
 package fahrbahn.core.plan;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.setup.Law;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -65,6 +66,31 @@ public record Schedule(PlanRequest request, Instant begins, long seed, List<Bloc
         List<Block> all = new ArrayList<>(done);
         all.add(new Block(startS, endS, block.table(), block.team(), block.robot(), block.what(), block.setting()));
         return new Schedule(request, begins, seed, all, fromS);
+    }
+
+    /**
+     * What of the plan a run has done: the first block that names numbers which the run's law has; else what the robot was to run next, if that may be
+     * run with anything.
+     *
+     * @param left as {@link #plan} makes it
+     */
+    public Optional<Block> ranBy(Plan left, String robot, Law law) {
+        return left.blocks().stream()
+                .filter(block -> block.what().isRun() && block.robot().equals(robot))
+                .filter(block -> asked(block).names() && asked(block).is(law))
+                .findFirst()
+                .or(() -> nextRun(left, robot).filter(block -> !asked(block).names()));
+    }
+
+    private Asked asked(Block block) {
+        return request.teams().stream()
+                .flatMap(team -> team.stages().stream())
+                .filter(stage -> stage.what() == block.what())
+                .flatMap(stage -> stage.pairs().stream())
+                .filter(pair -> pair.is(block))
+                .findFirst()
+                .map(Stage.Pair::asked)
+                .orElse(Asked.ANYTHING);
     }
 
     /** What a robot is to run next of what is left; empty when it has no more runs. */

@@ -2,7 +2,6 @@ package fahrbahn.core.plan;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.plan.Block.What;
-import java.util.HashSet;
 import java.util.List;
 
 /**
@@ -14,14 +13,30 @@ import java.util.List;
  * @param runsEach of each pair, 0 or more
  */
 public record Stage(What what, List<Pair> pairs, int runsEach) {
-    /** A robot with a setting. */
-    public record Pair(String robot, String setting) {}
+    /**
+     * A robot with a setting.
+     *
+     * @param setting in words, as crews call it
+     * @param asked which of its numbers a run must have to count
+     */
+    public record Pair(String robot, String setting, Asked asked) {
+        /** Of which words alone are known. */
+        public Pair(String robot, String setting) {
+            this(robot, setting, Asked.ANYTHING);
+        }
+
+        boolean is(Block block) {
+            return robot.equals(block.robot()) && setting.equals(block.setting());
+        }
+    }
 
     public Stage {
         Check.require(what.isRun(), "what", "'" + what.word() + "'", "a kind of run");
         Check.between("runsEach", runsEach, 0, PlanRequest.MOST_RUNS);
         Check.require(!pairs.isEmpty(), "settings", "none", "one or more");
-        Check.require(new HashSet<>(pairs).size() == pairs.size(), "settings", pairs.toString(), "each once");
+        long different =
+                pairs.stream().map(p -> List.of(p.robot(), p.setting())).distinct().count();
+        Check.require(different == pairs.size(), "settings", pairs.toString(), "each once");
         pairs = List.copyOf(pairs);
     }
 

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Stage.Pair;
+import fahrbahn.core.setup.Law;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -138,5 +140,25 @@ class ScheduleTest {
         assertThatThrownBy(() -> new Stage(What.RUN, List.of(), 1)).hasMessageContaining("one or more");
         Pair pair = new Pair("r", "a");
         assertThatThrownBy(() -> new Stage(What.RUN, List.of(pair, pair), 1)).hasMessageContaining("each once");
+    }
+
+    /** A run counts for the block whose numbers it was made with, to the last digits; for another only where that one leaves them open. */
+    @Test
+    void aRunDoesTheBlockThatAsksForItsNumbers() {
+        Law law = Setups.pair().law();
+        Stage steps = new Stage(
+                What.KP_STEP,
+                List.of(new Pair("r", "half", Asked.gains(0.5, 0)), new Pair("r", "one", Asked.gains(1, 0))),
+                1);
+        Stage confirm = new Stage(What.CONFIRM, List.of(new Pair("r", "the best of them")), 1);
+        Team crew = new Team("crew", List.of(steps, confirm), 20, 10, 0, Team.ANY, 0);
+        Schedule begun = Schedule.begun(request(60, crew), BEGIN, 3);
+        Plan left = begun.plan();
+        assertThat(begun.ranBy(left, "r", law.withGains(1, 0, 0)).orElseThrow().setting()).isEqualTo("one");
+        assertThat(begun.ranBy(left, "r", law.withGains(0.1 + 0.4, 0, 0)).orElseThrow().setting()).isEqualTo("half");
+        assertThat(begun.ranBy(left, "r", law.withGains(0.5, 0, 1))).as("with a Kd nobody asked for").isEmpty();
+        assertThat(begun.ranBy(left, "another", law.withGains(1, 0, 0))).isEmpty();
+        Schedule last = begun.with(left.blocks().get(0), at(30)).with(left.blocks().get(1), at(60));
+        assertThat(last.ranBy(last.plan(), "r", law.withGains(7, 0, 9)).orElseThrow().what()).isEqualTo(What.CONFIRM);
     }
 }
