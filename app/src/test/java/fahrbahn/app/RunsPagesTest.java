@@ -1,8 +1,10 @@
 package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.runs.QuickLog.Typed;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.plan.PlanRequest;
@@ -14,14 +16,26 @@ import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.trials.Run;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
+import javafx.stage.Window;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** The pages of Runs, by keys and by mouse. */
@@ -195,6 +209,54 @@ class RunsPagesTest extends InWindow {
         until("counted", () -> text("planVerdict").startsWith("1 run made, 9 planned."));
         robot.type(KeyCode.E);
         until("ended", () -> text("minutesLeft").isEmpty());
+    }
+
+    /** Chosen at the table by P, kept with the run, seen in the log book; a file that is none is refused in words, and who says no has none. */
+    @Test
+    void aPhotographIsTakenAndSeen() throws Exception {
+        Path picture = home.resolve("stop.png");
+        BufferedImage image = new BufferedImage(1200, 800, BufferedImage.TYPE_INT_RGB);
+        Graphics2D paint = image.createGraphics();
+        paint.setColor(new Color(200, 40, 20));
+        paint.fillRect(0, 0, 1200, 800);
+        paint.dispose();
+        ImageIO.write(image, "png", picture.toFile());
+        Path none = Files.writeString(home.resolve("none.png"), "not a picture");
+        List<File> answers = new ArrayList<>();
+        List<String> asked = new ArrayList<>();
+        onWindow(() -> {
+            Window window = robot.lookup("#verdict").query().getScene().getWindow();
+            FileAsk.standIn(window, chooser -> {
+                asked.add(chooser.getExtensionFilters().get(0).getExtensions().toString());
+                return answers.remove(0);
+            });
+            return null;
+        });
+        toRuns("log");
+        answers.addAll(Arrays.asList(null, none.toFile(), picture.toFile()));
+        robot.type(KeyCode.P);
+        until("asked", () -> asked.size() == 1);
+        assertThat(asked.get(0)).contains("*.png", "*.jpg", "*.jpeg");
+        assertThat(text("runPhoto")).isEqualTo("Photo");
+        robot.type(KeyCode.P);
+        until("refused", () -> text("notice").contains("none.png"));
+        robot.type(KeyCode.P);
+        until("taken", () -> text("runPhoto").equals("Photo taken"));
+        robot.type(KeyCode.R);
+        until("logged", () -> runs().size() == 1 && runs().get(0).photo().isPresent());
+        page("log-book");
+        until("listed", () -> text("bookCount").startsWith("1 run"));
+        robot.type(KeyCode.DOWN);
+        until("seen", () -> {
+            ImageView shown = robot.lookup("#photoShown").query();
+            return shown.isVisible() && shown.getImage() != null;
+        });
+        Image shown = ((ImageView) robot.lookup("#photoShown").query()).getImage();
+        assertThat(shown.getWidth() / shown.getHeight()).isCloseTo(1.5, within(0.01));
+        javafx.scene.paint.Color middle =
+                shown.getPixelReader().getColor((int) shown.getWidth() / 2, (int) shown.getHeight() / 2);
+        assertThat(255 * middle.getRed()).isCloseTo(200, within(4.0));
+        assertThat(255 * middle.getGreen()).isCloseTo(40, within(4.0));
     }
 
     /** Begun five minutes ago and nothing done: it is planned anew by itself, and said. */

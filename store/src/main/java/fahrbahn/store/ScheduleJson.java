@@ -47,7 +47,8 @@ final class ScheduleJson {
             ObjectNode one = stages.addObject().put("what", stage.what().word()).put("runsEach", stage.runsEach());
             ArrayNode pairs = one.putArray("pairs");
             stage.pairs()
-                    .forEach(p -> asked(pairs.addObject().put("robot", p.robot()).put("setting", p.setting()), p.asked()));
+                    .forEach(p ->
+                            asked(pairs.addObject().put("robot", p.robot()).put("setting", p.setting()), p.asked()));
         }
     }
 

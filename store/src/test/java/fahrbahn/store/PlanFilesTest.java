@@ -87,8 +87,7 @@ class PlanFilesTest {
         Schedule begun = Schedule.begun(read(WHOLE), Instant.parse("2031-05-04T08:00:00Z"), 7);
         Pair asked = new Pair("r", "one", new Asked(1, 0.25, Double.NaN, 40));
         Team climbs = new Team("climbs", List.of(new Stage(Block.What.KP_STEP, List.of(asked), 2)), 10, 5, 0, 3, 60);
-        Schedule numbers =
-                Schedule.begun(new PlanRequest(10, List.of("t"), List.of(climbs)), begun.begins(), 7);
+        Schedule numbers = Schedule.begun(new PlanRequest(10, List.of("t"), List.of(climbs)), begun.begins(), 7);
         assertThat(ScheduleJson.parse(ScheduleJson.write(numbers))).isEqualTo(numbers);
         Schedule onItsWay =
                 begun.with(begun.plan().blocks().get(0), begun.begins().plusSeconds(110));

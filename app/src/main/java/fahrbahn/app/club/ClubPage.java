@@ -2,14 +2,13 @@ package fahrbahn.app.club;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.app.season.Sort;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -17,12 +16,11 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The club's list: arrows move over it, one key each takes in hand, adds, renames, copies, retires. */
 public final class ClubPage {
-    private static final FileChooser.ExtensionFilter SETUPS =
-            new FileChooser.ExtensionFilter("Setups (JSON)", "*.json");
+    private static final ExtensionFilter SETUPS = new ExtensionFilter("Setups (JSON)", "*.json");
 
     private static final Map<RobotKind, KeyCode> KIND_KEYS = Map.of(
             RobotKind.EDGE,
@@ -180,21 +178,10 @@ public final class ClubPage {
     }
 
     private void importSetup() {
-        file(chooser -> chooser.showOpenDialog(lists.getScene().getWindow()))
-                .ifPresent(file -> model.importSetup(file.toPath()));
+        FileAsk.open(lists, model::importSetup, SETUPS);
     }
 
     private void exportSetup() {
-        file(chooser -> {
-                    chooser.setInitialFileName(model.inHand(Sort.ROBOT).name() + ".setup.json");
-                    return chooser.showSaveDialog(lists.getScene().getWindow());
-                })
-                .ifPresent(file -> model.exportSetup(file.toPath()));
-    }
-
-    private static Optional<File> file(java.util.function.Function<FileChooser, File> ask) {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(SETUPS);
-        return Optional.ofNullable(ask.apply(chooser));
+        FileAsk.save(lists, model.inHand(Sort.ROBOT).name() + ".setup.json", model::exportSetup, SETUPS);
     }
 }

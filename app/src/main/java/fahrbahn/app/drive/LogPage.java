@@ -3,10 +3,10 @@ package fahrbahn.app.drive;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.drive.LogModel.Shown;
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
-import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ProgressIndicator;
@@ -71,12 +71,7 @@ final class LogPage {
     }
 
     private void open() {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Logs (CSV)", "*.csv", "*.txt"));
-        File file = chooser.showOpenDialog(readings.getScene().getWindow());
-        if (file != null) {
-            model.open(file.toPath());
-        }
+        FileAsk.open(readings, model::open, new FileChooser.ExtensionFilter("Logs (CSV)", "*.csv", "*.txt"));
     }
 
     private void paste() {

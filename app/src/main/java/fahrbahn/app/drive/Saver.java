@@ -1,14 +1,14 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Sheet;
-import java.io.File;
+import fahrbahn.app.kit.FileAsk;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
-import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 
 /** Asks where to, and saves what a page shows: as it is seen, as drawings, and the ticks of a run as a table. */
@@ -17,19 +17,16 @@ final class Saver {
 
     /** @param traces whether there are ticks to be saved @param sheets what there is to be drawn */
     static void save(DriveModel model, Node page, String name, boolean traces, Supplier<List<Sheet>> sheets) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(name);
-        if (traces) {
-            chooser.getExtensionFilters().add(new ExtensionFilter("Every tick (CSV)", "*.csv"));
-        }
-        chooser.getExtensionFilters()
-                .addAll(
-                        new ExtensionFilter("What is seen (PNG)", "*.png"),
-                        new ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"));
-        File file = chooser.showSaveDialog(page.getScene().getWindow());
-        if (file != null) {
-            write(model, page, file.toPath(), sheets);
-        }
+        Stream<ExtensionFilter> drawn = Stream.of(
+                new ExtensionFilter("What is seen (PNG)", "*.png"),
+                new ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"));
+        Stream<ExtensionFilter> ticks =
+                traces ? Stream.of(new ExtensionFilter("Every tick (CSV)", "*.csv")) : Stream.empty();
+        FileAsk.save(
+                page,
+                name,
+                file -> write(model, page, file, sheets),
+                Stream.concat(ticks, drawn).toArray(ExtensionFilter[]::new));
     }
 
     static void write(DriveModel model, Node page, Path file, Supplier<List<Sheet>> sheets) {

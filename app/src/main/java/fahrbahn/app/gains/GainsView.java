@@ -3,6 +3,7 @@ package fahrbahn.app.gains;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -10,7 +11,6 @@ import fahrbahn.app.kit.StationView;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
-import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
@@ -126,13 +126,11 @@ public final class GainsView {
     }
 
     private void savePicture() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("lane.pdf");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"));
-        File file = chooser.showSaveDialog(plot.getScene().getWindow());
-        if (file != null) {
-            model.savePicture(file.toPath());
-        }
+        FileAsk.save(
+                plot,
+                "lane.pdf",
+                model::savePicture,
+                new FileChooser.ExtensionFilter("Drawings (PDF, SVG)", "*.pdf", "*.svg"));
     }
 
     private void refresh() {

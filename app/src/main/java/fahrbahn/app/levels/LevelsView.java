@@ -2,6 +2,7 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -13,7 +14,6 @@ import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
-import java.io.File;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.InvalidationListener;
@@ -76,13 +76,11 @@ public final class LevelsView {
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("levels.json");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Numbers (JSON, CSV)", "*.json", "*.csv"));
-        File file = chooser.showSaveDialog(sensors.getScene().getWindow());
-        if (file != null) {
-            model.save(file.toPath());
-        }
+        FileAsk.save(
+                sensors,
+                "levels.json",
+                model::save,
+                new FileChooser.ExtensionFilter("Numbers (JSON, CSV)", "*.json", "*.csv"));
     }
 
     private void refresh(List<Action> actions) {

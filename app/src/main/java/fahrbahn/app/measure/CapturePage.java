@@ -2,13 +2,13 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
@@ -19,7 +19,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** Live values, captures by key, and at once what is wrong with the newest. */
 final class CapturePage {
@@ -103,13 +103,7 @@ final class CapturePage {
     }
 
     private void choose() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A file of readings");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Readings (CSV)", "*.csv", "*.txt"));
-        File file = chooser.showOpenDialog(newest.getScene().getWindow());
-        if (file != null) {
-            model.importFile(file.toPath());
-        }
+        FileAsk.open(newest, model::importFile, new ExtensionFilter("Readings (CSV)", "*.csv", "*.txt"));
     }
 
     private void paste() {

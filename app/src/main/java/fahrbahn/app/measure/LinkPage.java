@@ -1,6 +1,7 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Spoken;
@@ -8,7 +9,6 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.ColumnMap;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.InvalidationListener;
@@ -18,7 +18,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** Ways to a robot, how the link stands, and which column is which sensor. */
 final class LinkPage {
@@ -107,12 +107,8 @@ final class LinkPage {
     }
 
     private void chooseFile() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A file another program writes readings into");
-        File file = chooser.showOpenDialog(state.getScene().getWindow());
-        if (file != null) {
-            live.connectToFile(file.toPath());
-        }
+        FileAsk.open(
+                state, live::connectToFile, new ExtensionFilter("Readings that another program writes", "*.*", "*"));
     }
 
     private void refreshState() {

@@ -3,13 +3,13 @@ package fahrbahn.app.runs;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Run;
-import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
@@ -17,7 +17,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The log book: search, sort, mend and take out, files in and out. */
@@ -127,31 +126,19 @@ final class BookPage {
     }
 
     private void addPhoto() {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(RunDetail.PHOTOS);
-        File file = chooser.showOpenDialog(table.getScene().getWindow());
-        if (file != null) {
-            model.addPhoto(file.toPath());
-        }
+        FileAsk.open(table, model::addPhoto, RunDetail.PHOTOS);
     }
 
     private void open() {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(new ExtensionFilter("Runs (CSV, JSON)", "*.csv", "*.json"));
-        File file = chooser.showOpenDialog(table.getScene().getWindow());
-        if (file != null) {
-            model.files().open(file.toPath());
-        }
+        FileAsk.open(table, model.files()::open, new ExtensionFilter("Runs (CSV, JSON)", "*.csv", "*.json"));
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("runs.csv");
-        chooser.getExtensionFilters()
-                .addAll(new ExtensionFilter("A table (CSV)", "*.csv"), new ExtensionFilter("Whole (JSON)", "*.json"));
-        File file = chooser.showSaveDialog(table.getScene().getWindow());
-        if (file != null) {
-            model.files().save(model.shownProperty().get(), file.toPath());
-        }
+        FileAsk.save(
+                table,
+                "runs.csv",
+                file -> model.files().save(model.shownProperty().get(), file),
+                new ExtensionFilter("A table (CSV)", "*.csv"),
+                new ExtensionFilter("Whole (JSON)", "*.json"));
     }
 }

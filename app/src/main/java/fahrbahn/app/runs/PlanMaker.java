@@ -68,8 +68,7 @@ final class PlanMaker {
         Map<String, Law> settings = new LinkedHashMap<>(Map.of(RunWords.setting(setup.law()), setup.law()));
         for (int i = runs.size() - 1; i >= 0 && settings.size() < MOST_SETTINGS; i--) {
             settings.putIfAbsent(
-                    RunWords.setting(runs.get(i)),
-                    runs.get(i).setting().setup().law());
+                    RunWords.setting(runs.get(i)), runs.get(i).setting().setup().law());
         }
         return new Wanted(
                 robot.name(),

@@ -3,6 +3,7 @@ package fahrbahn.app.runs;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -11,7 +12,6 @@ import fahrbahn.app.runs.PlanModel.Aim;
 import fahrbahn.app.runs.PlanModel.OnItsWay;
 import fahrbahn.app.season.Entry;
 import fahrbahn.core.plan.Block;
-import java.io.File;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -26,7 +26,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The plan of trials: what is wanted, the clock of the minutes left, and block after block. */
@@ -196,15 +195,11 @@ final class PlanPage {
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("plan.pdf");
-        chooser.getExtensionFilters()
-                .addAll(
-                        new ExtensionFilter("For the wall (PDF)", "*.pdf"),
-                        new ExtensionFilter("Calendar (ICS)", "*.ics"));
-        File file = chooser.showSaveDialog(table.getScene().getWindow());
-        if (file != null) {
-            model.save(file.toPath());
-        }
+        FileAsk.save(
+                table,
+                "plan.pdf",
+                model::save,
+                new ExtensionFilter("For the wall (PDF)", "*.pdf"),
+                new ExtensionFilter("Calendar (ICS)", "*.ics"));
     }
 }

@@ -53,6 +53,8 @@ public record PlanWish(Map<PlanItem, Double> numbers, String tables) {
         Check.between(PlanWords.TABLES, count, 1, MOST_TABLES);
         return count == 1
                 ? List.of(inHand)
-                : IntStream.rangeClosed(1, count).mapToObj(i -> inHand + " " + i).toList();
+                : IntStream.rangeClosed(1, count)
+                        .mapToObj(i -> inHand + " " + i)
+                        .toList();
     }
 }

@@ -2,6 +2,7 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SeenActions;
@@ -12,7 +13,6 @@ import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,7 +23,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** Logging at the table: the clock, what was measured and seen, where it stopped or was lost, and the newest runs. */
 final class QuickLogPage {
@@ -185,12 +184,7 @@ final class QuickLogPage {
     }
 
     private void takePhoto() {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(RunDetail.PHOTOS);
-        File file = chooser.showOpenDialog(table.getScene().getWindow());
-        if (file != null) {
-            model.takePhoto(file.toPath());
-        }
+        FileAsk.open(table, model::takePhoto, RunDetail.PHOTOS);
     }
 
     /** The latest lap is the time of the run. */

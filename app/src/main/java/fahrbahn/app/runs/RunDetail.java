@@ -71,6 +71,7 @@ final class RunDetail {
                 "note, #tags",
                 "Anything about this run; words that begin with # are tags. Enter takes it.",
                 model::mendNote);
+        photo.setId("photoShown");
         photo.setPreserveRatio(true);
         photo.setFitWidth(PHOTO_WIDTH);
     }

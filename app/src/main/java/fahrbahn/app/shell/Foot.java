@@ -1,10 +1,10 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.season.Saving;
 import fahrbahn.app.start.Remembered.What;
 import fahrbahn.store.Ledger;
-import java.io.File;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.function.Consumer;
@@ -87,14 +87,11 @@ final class Foot extends VBox {
 
     /** Asks for a name and saves the season under it. */
     void saveAs() {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
-        chooser.setInitialFileName(
-                "copy of " + workshop.season().pathProperty().get().getFileName());
-        File file = chooser.showSaveDialog(getScene().getWindow());
-        if (file != null) {
-            workshop.saveAs(file.toPath());
-        }
+        FileAsk.save(
+                this,
+                "copy of " + workshop.season().pathProperty().get().getFileName(),
+                workshop::saveAs,
+                new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
     }
 
     /** Opens the list of what was told. */

@@ -2,9 +2,9 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,13 +68,7 @@ final class KeysPage {
     }
 
     private static void ask(Region page, String title, Chosen chosen) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("keys at " + title + ".pdf");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
-        File file = chooser.showSaveDialog(page.getScene().getWindow());
-        if (file != null) {
-            chosen.file(file.toPath());
-        }
+        FileAsk.save(page, "keys at " + title + ".pdf", chosen::file, new FileChooser.ExtensionFilter("PDF", "*.pdf"));
     }
 
     private static HBox line(String key, String words) {

@@ -2,9 +2,9 @@ package fahrbahn.app.start;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
-import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -171,12 +171,7 @@ public final class StartPage extends VBox {
     }
 
     private void choose(Consumer<Path> open) {
-        FileChooser chooser = new FileChooser();
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
-        File file = chooser.showOpenDialog(getScene().getWindow());
-        if (file != null) {
-            open.accept(file.toPath());
-        }
+        FileAsk.open(this, open::accept, new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
     }
 
     private boolean key(KeyEvent event) {

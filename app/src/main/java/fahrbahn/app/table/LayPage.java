@@ -2,6 +2,7 @@ package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -14,7 +15,6 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
 import fahrbahn.core.table.Pose;
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
@@ -24,13 +24,12 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** A course laid from parts. */
 final class LayPage {
     private static final double QUARTER = Math.PI / 2;
-    private static final FileChooser.ExtensionFilter COURSES =
-            new FileChooser.ExtensionFilter("Courses (JSON, SVG)", "*.json", "*.svg");
+    private static final ExtensionFilter COURSES = new ExtensionFilter("Courses (JSON, SVG)", "*.json", "*.svg");
 
     private final TableModel model;
     private final CourseEditor editor;
@@ -222,23 +221,10 @@ final class LayPage {
     }
 
     private void open() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A course");
-        chooser.getExtensionFilters().add(COURSES);
-        File file = chooser.showOpenDialog(editor.getScene().getWindow());
-        if (file != null) {
-            model.open(file.toPath());
-        }
+        FileAsk.open(editor, model::open, COURSES);
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Save the course");
-        chooser.getExtensionFilters().add(COURSES);
-        chooser.setInitialFileName("course.json");
-        File file = chooser.showSaveDialog(editor.getScene().getWindow());
-        if (file != null) {
-            model.save(file.toPath());
-        }
+        FileAsk.save(editor, "course.json", model::save, COURSES);
     }
 }

@@ -1,12 +1,12 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
-import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -18,7 +18,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** A mat from a picture: its size, its colours, its line. */
 final class MatPage {
@@ -125,14 +125,10 @@ final class MatPage {
     }
 
     private void choose() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A picture of a mat");
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Pictures", "*.png", "*.jpg", "*.jpeg", "*.svg", "*.pdf"));
-        File file = chooser.showOpenDialog(canvas.getScene().getWindow());
-        if (file != null) {
-            model.open(file.toPath());
-        }
+        FileAsk.open(
+                canvas,
+                model::open,
+                new ExtensionFilter("Pictures of a mat", "*.png", "*.jpg", "*.jpeg", "*.svg", "*.pdf"));
     }
 
     private void refresh() {

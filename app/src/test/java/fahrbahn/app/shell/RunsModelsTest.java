@@ -295,8 +295,7 @@ class RunsModelsTest {
                         What.CALIBRATE);
         assertThat(shop.season().club().entries(Sort.ROBOT)).hasSize(2);
         assertThat(left().stream().map(Block::robot).distinct()).contains("Wren", "Smew");
-        assertThat(left().stream().map(Block::table).distinct())
-                .contains(tableInHand() + " 1", tableInHand() + " 2");
+        assertThat(left().stream().map(Block::table).distinct()).contains(tableInHand() + " 1", tableInHand() + " 2");
         plan().tables("Gym, Hall , Gym");
         plan().begin();
         assertThat(left().stream().map(Block::table).distinct()).containsExactlyInAnyOrder("Gym", "Hall");

@@ -2,9 +2,9 @@ package fahrbahn.core.plan;
 
 import fahrbahn.core.check.Text;
 import fahrbahn.core.plan.Block.What;
+import fahrbahn.core.plan.Done.Ran;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Rounds.Item;
-import fahrbahn.core.plan.Done.Ran;
 import fahrbahn.core.plan.Stage.Pair;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -94,7 +94,6 @@ public record Plan(List<Block> blocks, List<LeftOut> leftOut) {
             }
         }
     }
-
 
     /** A crew as the plan goes on. */
     private static final class Crew {

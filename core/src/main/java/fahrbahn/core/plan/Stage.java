@@ -34,8 +34,10 @@ public record Stage(What what, List<Pair> pairs, int runsEach) {
         Check.require(what.isRun(), "what", "'" + what.word() + "'", "a kind of run");
         Check.between("runsEach", runsEach, 0, PlanRequest.MOST_RUNS);
         Check.require(!pairs.isEmpty(), "settings", "none", "one or more");
-        long different =
-                pairs.stream().map(p -> List.of(p.robot(), p.setting())).distinct().count();
+        long different = pairs.stream()
+                .map(p -> List.of(p.robot(), p.setting()))
+                .distinct()
+                .count();
         Check.require(different == pairs.size(), "settings", pairs.toString(), "each once");
         pairs = List.copyOf(pairs);
     }

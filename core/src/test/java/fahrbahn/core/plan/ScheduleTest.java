@@ -154,11 +154,21 @@ class ScheduleTest {
         Team crew = new Team("crew", List.of(steps, confirm), 20, 10, 0, Team.ANY, 0);
         Schedule begun = Schedule.begun(request(60, crew), BEGIN, 3);
         Plan left = begun.plan();
-        assertThat(begun.ranBy(left, "r", law.withGains(1, 0, 0)).orElseThrow().setting()).isEqualTo("one");
-        assertThat(begun.ranBy(left, "r", law.withGains(0.1 + 0.4, 0, 0)).orElseThrow().setting()).isEqualTo("half");
-        assertThat(begun.ranBy(left, "r", law.withGains(0.5, 0, 1))).as("with a Kd nobody asked for").isEmpty();
+        assertThat(begun.ranBy(left, "r", law.withGains(1, 0, 0)).orElseThrow().setting())
+                .isEqualTo("one");
+        assertThat(begun.ranBy(left, "r", law.withGains(0.1 + 0.4, 0, 0))
+                        .orElseThrow()
+                        .setting())
+                .isEqualTo("half");
+        assertThat(begun.ranBy(left, "r", law.withGains(0.5, 0, 1)))
+                .as("with a Kd nobody asked for")
+                .isEmpty();
         assertThat(begun.ranBy(left, "another", law.withGains(1, 0, 0))).isEmpty();
-        Schedule last = begun.with(left.blocks().get(0), at(30)).with(left.blocks().get(1), at(60));
-        assertThat(last.ranBy(last.plan(), "r", law.withGains(7, 0, 9)).orElseThrow().what()).isEqualTo(What.CONFIRM);
+        Schedule last =
+                begun.with(left.blocks().get(0), at(30)).with(left.blocks().get(1), at(60));
+        assertThat(last.ranBy(last.plan(), "r", law.withGains(7, 0, 9))
+                        .orElseThrow()
+                        .what())
+                .isEqualTo(What.CONFIRM);
     }
 }
