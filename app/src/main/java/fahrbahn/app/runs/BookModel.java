@@ -45,6 +45,7 @@ public final class BookModel {
     private final ReadOnlyObjectWrapper<Optional<Run>> inHand = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<List<Stretch>> stretches = new ReadOnlyObjectWrapper<>(List.of());
     private Map<Run, LogLine> lines = new IdentityHashMap<>();
+    private List<LogLine> oldestFirst = List.of();
     private boolean stale = true;
     private boolean seasonStale = true;
     private LogQuery query = new LogQuery(List.of());
@@ -132,24 +133,25 @@ public final class BookModel {
     public void look() {
         if (stale) {
             stale = false;
-            filter(List.copyOf(season.runs()));
+            words(List.copyOf(season.runs()));
+            filter();
         }
     }
 
     /** @throws BadValueException naming what cannot be searched for */
     public void search(String typed) {
         query = LogQuery.parse(typed);
-        stale = true;
         look();
+        filter();
     }
 
     public void sort(Order newOrder) {
         order = newOrder;
-        stale = true;
         look();
+        filter();
     }
 
-    private void filter(List<Run> runs) {
+    private void words(List<Run> runs) {
         Map<Run, LogLine> known = new IdentityHashMap<>(2 * runs.size());
         List<LogLine> all = new ArrayList<>(runs.size());
         for (Run run : runs) {
@@ -158,7 +160,11 @@ public final class BookModel {
             known.put(run, all.get(all.size() - 1));
         }
         lines = known; // words are made once a run, those of another robot are not kept
-        shown.set(order.sort(query.among(all)).stream().map(LogLine::run).toList());
+        oldestFirst = all;
+    }
+
+    private void filter() {
+        shown.set(order.sort(query.among(oldestFirst)).stream().map(LogLine::run).toList());
     }
 
     /** A run that was mended is another value under the same identifier; of another robot's log book none is in hand. */
