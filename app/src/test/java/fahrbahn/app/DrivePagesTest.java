@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.drive.Drive;
 import fahrbahn.app.season.Station;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
@@ -13,6 +12,7 @@ import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import fahrbahn.store.TracesFile;
+import fahrbahn.words.Words;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;

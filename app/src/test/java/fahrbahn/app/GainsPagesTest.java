@@ -2,8 +2,8 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Law;
+import fahrbahn.words.Words;
 import java.util.List;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;

@@ -1,5 +1,6 @@
 package fahrbahn.app.chart;
 
+import fahrbahn.pen.Pen;
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Paint;

@@ -1,5 +1,6 @@
 package fahrbahn.app.chart;
 
+import fahrbahn.pen.Pen;
 import java.util.Optional;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;

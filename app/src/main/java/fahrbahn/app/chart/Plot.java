@@ -1,5 +1,8 @@
 package fahrbahn.app.chart;
 
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Scale;
 import java.util.function.BiConsumer;
 import java.util.function.DoubleConsumer;
 import javafx.collections.FXCollections;

@@ -2,12 +2,12 @@ package fahrbahn.app.club;
 
 import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Sort;
-import fahrbahn.app.words.LawWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.Draft;
+import fahrbahn.words.LawWords;
+import fahrbahn.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;

@@ -1,12 +1,12 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Sheet;
 import java.util.List;
 
 /** A whole table with robots and their ways on it, for paper. Where many runs went is left out, and a mat's print: those are pixels. */

@@ -1,11 +1,8 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.TracedMat;
 import fahrbahn.core.review.PathDensity;
@@ -15,6 +12,9 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Sheet;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;

@@ -1,17 +1,17 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Anchor;
-import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.drive.DetourModel.Answer;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableScale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.detour.Detour;
 import fahrbahn.core.detour.DetourTrial;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Anchor;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.words.Words;
 
 /** The way round from above, to scale: the line, the obstacle, where the robot turns, its arc, and where its sensor meets the line. */
 final class DetourPicture extends CanvasRegion {

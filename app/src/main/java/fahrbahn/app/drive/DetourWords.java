@@ -1,7 +1,6 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.DetourModel.Answer;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.detour.Detour;
 import fahrbahn.core.detour.DetourChoice;
 import fahrbahn.core.detour.DetourTrial;
@@ -9,6 +8,7 @@ import fahrbahn.core.detour.DetourTrial.End;
 import fahrbahn.core.detour.Standing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
 

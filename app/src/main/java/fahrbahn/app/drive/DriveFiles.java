@@ -1,8 +1,8 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.ChartFile;
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.errand.Errand;
+import fahrbahn.pen.ChartFile;
+import fahrbahn.pen.Sheet;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.Export;
 import fahrbahn.store.TracesFile;

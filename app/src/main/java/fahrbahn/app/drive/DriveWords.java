@@ -1,14 +1,14 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.CrossingWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.review.Loss;
 import fahrbahn.core.review.LossFactors;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.words.CrossingWords;
+import fahrbahn.words.Words;
 import java.util.Map;
 import java.util.stream.Collectors;
 

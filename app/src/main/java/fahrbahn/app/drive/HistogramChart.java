@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Scale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.trials.Sample;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Scale;
+import fahrbahn.words.Words;
 
 /** How often a figure of many runs fell into each of some bins, with its middle. */
 record HistogramChart(String title, String xLabel, Sample sample, Histogram histogram) implements Chart {

@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.TracesChart;
-import fahrbahn.app.chart.TracesChart.Series;
 import fahrbahn.app.drive.LogModel.Shown;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.TracesChart;
+import fahrbahn.pen.TracesChart.Series;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,12 +1,12 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.LogModel.Shown;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.runlog.Fault;
 import fahrbahn.core.runlog.LogFaults.Found;
 import fahrbahn.core.runlog.LogFit.Told;
 import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.Wiggle;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;

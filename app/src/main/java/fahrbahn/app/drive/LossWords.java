@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.law.Controller.Doing;
 import fahrbahn.core.review.Loss;
 import fahrbahn.core.review.LossFactors.Factor;
 import fahrbahn.core.review.Why;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
 import java.util.Map;
 
 /** Where and why a run was lost, and what makes many lost, in words. */

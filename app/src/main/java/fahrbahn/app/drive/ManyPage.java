@@ -1,15 +1,15 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.review.LossFactors.Factor;
 import fahrbahn.core.review.ManyRuns.Reason;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.pen.Sheet;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.review.RunEvents.Event;
+import fahrbahn.pen.Sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.law.Controller.Doing;
 import fahrbahn.core.review.Loss;
 import fahrbahn.core.review.RunEvents.Event;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.stream.Stream;
 

@@ -1,10 +1,10 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.TracesChart;
-import fahrbahn.app.chart.TracesChart.Series;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.TracesChart;
+import fahrbahn.pen.TracesChart.Series;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;

@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableScale;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.pen.Pen;
 
 /** A robot on its way. @param letter beside it; empty for none @param ink of its trail @param dashed as the second of two */
 record Runner(String letter, Setup setup, Trace trace, String ink, boolean dashed) {

@@ -1,11 +1,11 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.PlacedPen;
 import fahrbahn.app.ground.TableScale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.PlacedPen;
+import fahrbahn.words.Words;
 
 /**
  * One robot and the last bit of its trail, on a canvas as small as that takes. What changes every frame is painted and put on the screen every

@@ -1,7 +1,7 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.chart.Sheet;
 import fahrbahn.app.kit.FileAsk;
+import fahrbahn.pen.Sheet;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;

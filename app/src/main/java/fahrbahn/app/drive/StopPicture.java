@@ -1,15 +1,15 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Anchor;
-import fahrbahn.app.chart.Pen.Stroke;
 import fahrbahn.app.drive.StopModel.Answer;
-import fahrbahn.app.words.StoppingWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.trials.Sample;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Anchor;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.words.StoppingWords;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.function.Consumer;
 

@@ -1,8 +1,6 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.StopModel.Answer;
-import fahrbahn.app.words.StoppingWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.StopFormula;
 import fahrbahn.core.stopping.StopShares;
@@ -10,6 +8,8 @@ import fahrbahn.core.stopping.StopTrial;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
+import fahrbahn.words.StoppingWords;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;

@@ -1,10 +1,10 @@
 package fahrbahn.app.errand;
 
-import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.store.BadFileException;
+import fahrbahn.words.Refusals;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;

@@ -1,6 +1,5 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.chart.ChartFile;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
@@ -8,20 +7,19 @@ import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
+import fahrbahn.card.LaneChart;
+import fahrbahn.card.LanePicture;
+import fahrbahn.card.LanePicture.Advised;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.loop.GainAdvice;
-import fahrbahn.core.loop.Lane;
-import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.core.tuning.TwinAdvisor;
-import fahrbahn.core.twin.Spread;
+import fahrbahn.pen.ChartFile;
+import fahrbahn.words.Words;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -32,16 +30,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Where the gains stand in the lane, and the pair to try next. */
 public final class GainsModel extends StationModel {
-    private static final int LANE_POINTS = 72;
-    private static final int FRAYED_POINTS = 36;
-
-    /** From one battery of an evening to the next, 19 times of 20: two standard deviations of what runs are varied by. */
-    private static final double BATTERY_SHARE = 2 * Spread.TYPICAL.batteryShare();
-
     /** The same robot gets the same advice. */
     private static final long SEED = 1;
 
-    private final Errand<GainsPicture> errand;
+    private final Errand<LanePicture> errand;
     private final Errand<Optional<TwinAdvice>> adviceErrand;
     private final Errand<String> saveErrand;
     private Setup advisedFor;
@@ -58,74 +50,7 @@ public final class GainsModel extends StationModel {
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
     private String problem = "";
-    private final ReadOnlyObjectWrapper<Optional<GainsPicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-
-    /**
-     * All that was computed for one setup.
-     *
-     * @param frayed the lane with a low battery, and with a full one
-     * @param advice what the twin recommends
-     */
-    public record GainsPicture(Setup setup, LaneReport report, Lane lane, List<Lane> frayed, Advised advice) {
-        public static GainsPicture of(Setup setup) {
-            Law law = setup.law();
-            double ratio = law.kp() > 0 ? law.kd() / law.kp() : 0;
-            return new GainsPicture(
-                    setup,
-                    LaneReport.of(setup),
-                    Lane.of(setup, ratio, LANE_POINTS),
-                    Lane.frayed(setup, ratio, FRAYED_POINTS, BATTERY_SHARE),
-                    Advised.NOT_YET);
-        }
-
-        GainsPicture with(Advised newAdvice) {
-            return new GainsPicture(setup, report, lane, frayed, newAdvice);
-        }
-
-        /** The twin has looked and found nothing. */
-        boolean hopeless() {
-            return advice.done() && advice.found().isEmpty();
-        }
-
-        /** The gains to try; empty when there are none, or none yet. */
-        public Optional<GainAdvice> gains() {
-            return advice.found().map(TwinAdvice::gains);
-        }
-
-        /** Onset along the ratio of the gains as set. */
-        public Optional<Double> wiggleKp() {
-            return here().flatMap(Lane.Slice::wiggleKp);
-        }
-
-        /** Gain below which it wiggles too, along the same ratio; 0 where small gains are calm. */
-        double calmFromKp() {
-            return here().map(Lane.Slice::calmFromKp).orElse(0.0);
-        }
-
-        private Optional<Lane.Slice> here() {
-            return Optional.of(lane.at(setup.law().baseCommand()));
-        }
-
-        /** Onset at the same command with a low battery, and with a full one; empty where one of them has none. */
-        Optional<double[]> wiggleKpByBattery() {
-            double base = setup.law().baseCommand();
-            double[] kps = frayed.stream()
-                    .flatMap(f -> f.at(base).wiggleKp().stream())
-                    .mapToDouble(kp -> kp)
-                    .toArray();
-            return kps.length == frayed.size() ? Optional.of(kps) : Optional.empty();
-        }
-    }
-
-    /**
-     * What the twin has found.
-     *
-     * @param done whether it has looked
-     * @param found empty when nothing comes round, and until it has looked
-     */
-    public record Advised(boolean done, Optional<TwinAdvice> found) {
-        static final Advised NOT_YET = new Advised(false, Optional.empty());
-    }
+    private final ReadOnlyObjectWrapper<Optional<LanePicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /**
      * @param tableInHand on which the map is driven, and a goal is
@@ -182,15 +107,15 @@ public final class GainsModel extends StationModel {
     }
 
     /** The newest results; empty until the first are there. */
-    public ReadOnlyObjectProperty<Optional<GainsPicture>> pictureProperty() {
+    public ReadOnlyObjectProperty<Optional<LanePicture>> pictureProperty() {
         return picture.getReadOnlyProperty();
     }
 
     private void compute() {
         Setup setup = season.setupOrGuess();
-        errand.runToEnd(job -> GainsPicture.of(setup), ending -> {
+        errand.runToEnd(job -> LanePicture.of(setup), ending -> {
             picture.set(
-                    ending instanceof Ending.Done<GainsPicture> done
+                    ending instanceof Ending.Done<LanePicture> done
                             ? Optional.of(done.result().with(known(setup)))
                             : Optional.empty());
             problem = Ending.words(ending);
@@ -223,7 +148,7 @@ public final class GainsModel extends StationModel {
     /** Somebody looks: the twin tries pairs, unless it has. */
     void look() {
         map.makeReady();
-        Optional<GainsPicture> shown = picture.get();
+        Optional<LanePicture> shown = picture.get();
         Setup wanted = shown.map(p -> withoutGains(p.setup())).orElse(null);
         if (shown.isEmpty() || wanted.equals(advisedFor)) {
             return;
@@ -286,7 +211,7 @@ public final class GainsModel extends StationModel {
     }
 
     private void useIfThere() {
-        Optional<GainsPicture> shown = picture.get();
+        Optional<LanePicture> shown = picture.get();
         boolean asked = shown.isPresent()
                 && withoutGains(shown.get().setup()).equals(useFor)
                 && withoutGains(season.setupOrGuess()).equals(useFor);
@@ -300,7 +225,7 @@ public final class GainsModel extends StationModel {
 
     /** Saves the lane as a drawing: SVG when the name ends in .svg, else PDF. */
     public void savePicture(Path file) {
-        Optional<GainsPicture> shown = picture.get();
+        Optional<LanePicture> shown = picture.get();
         if (shown.isEmpty()) {
             told.accept("There is no lane to save yet.");
             return;

@@ -1,16 +1,17 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
-import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
-import fahrbahn.app.words.Words;
+import fahrbahn.card.LaneChart;
+import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
@@ -136,12 +137,12 @@ public final class GainsView {
     private void refresh() {
         kp.show(law().kp());
         kd.show(law().kd());
-        Optional<GainsPicture> picture = model.pictureProperty().get();
-        use.button().setDisable(picture.map(GainsPicture::hopeless).orElse(true));
+        Optional<LanePicture> picture = model.pictureProperty().get();
+        use.button().setDisable(picture.map(LanePicture::hopeless).orElse(true));
         picture.ifPresent(this::show);
     }
 
-    private void show(GainsPicture picture) {
+    private void show(LanePicture picture) {
         plot.show(new LaneChart(picture));
         leastLead.setText(Words.millimetres(picture.report().leastLeadMm()));
         bend.setText(Words.number(picture.report().bendKp()));

@@ -1,13 +1,13 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.gains.GainsModel.GainsPicture;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
+import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.TwinAdvice;
+import fahrbahn.words.Words;
 import java.util.Optional;
 
 /** Gains in sentences. */
@@ -21,7 +21,7 @@ final class GainsWords {
     private GainsWords() {}
 
     /** What the limits leave out, and what the dotted edges of the lane are. */
-    static String theory(GainsPicture picture) {
+    static String theory(LanePicture picture) {
         return THEORY
                 + picture.wiggleKpByBattery()
                         .map(kps -> " At this command it wiggles from Kp " + Words.number(kps[1])
@@ -30,7 +30,7 @@ final class GainsWords {
                         .orElse("");
     }
 
-    static Verdict verdict(GainsPicture picture) {
+    static Verdict verdict(LanePicture picture) {
         Law law = picture.setup().law();
         LaneReport report = picture.report();
         String gains = "Kp " + Words.number(law.kp()) + ", Kd " + Words.number(law.kd());
@@ -60,13 +60,13 @@ final class GainsWords {
         return room < LITTLE_ROOM ? Verdict.care(where + next) : Verdict.good(where + next);
     }
 
-    private static String calm(GainsPicture picture, double wiggleKp) {
+    private static String calm(LanePicture picture, double wiggleKp) {
         double from = picture.calmFromKp();
         return ": this Kd-to-Kp ratio is calm " + (from > 0 ? "from Kp " + Words.number(from) + " to " : "up to Kp ")
                 + Words.number(wiggleKp);
     }
 
-    private static String next(GainsPicture picture) {
+    private static String next(LanePicture picture) {
         if (!picture.advice().done()) {
             return " In Gains (5) the twin tries pairs for it.";
         }
@@ -78,7 +78,7 @@ final class GainsWords {
                 .orElse(slower(picture));
     }
 
-    private static String slower(GainsPicture picture) {
+    private static String slower(LanePicture picture) {
         Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
         return ceiling.isPresent() && ceiling.get() > 0
                 ? " No pair of gains comes round here; this lane closes at " + Words.number(ceiling.get())
@@ -87,7 +87,7 @@ final class GainsWords {
     }
 
     /** Why the pair to try is what it is. */
-    static String reason(GainsPicture picture) {
+    static String reason(LanePicture picture) {
         if (!picture.advice().done()) {
             return "The twin tries pairs on the tightest bend.";
         }

@@ -1,11 +1,11 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.tuning.LimitWords;
 import fahrbahn.core.tuning.StartingGains;
+import fahrbahn.words.Words;
 
 /** Goals and what they ask for, in sentences. */
 final class GoalWords {

@@ -1,13 +1,13 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
 import fahrbahn.core.belief.Candidate;
 import fahrbahn.core.belief.Trial;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;

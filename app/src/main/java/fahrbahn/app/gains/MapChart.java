@@ -1,13 +1,13 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
 import fahrbahn.core.maps.Axis;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Law;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
 
 /**
  * A map of Kp and Kd: lighter is better, cells in which no run finishes are left out; the border of stability by loop theory runs over it.

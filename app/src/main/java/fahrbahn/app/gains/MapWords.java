@@ -1,8 +1,8 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.words.Words;
 
 /** The map in sentences. */
 final class MapWords {

@@ -1,7 +1,6 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
-import fahrbahn.app.chart.TraceChart;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
@@ -12,6 +11,7 @@ import fahrbahn.app.kit.StopwatchBar;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.HiddenTable;
 import fahrbahn.core.tuning.Goal;
+import fahrbahn.pen.TraceChart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,5 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.words.RunWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.NextTrial;
 import fahrbahn.core.belief.NextWords;
@@ -9,6 +7,8 @@ import fahrbahn.core.belief.Trial;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.RunWords;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;

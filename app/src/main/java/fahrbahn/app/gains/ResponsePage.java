@@ -1,11 +1,11 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
-import fahrbahn.app.chart.TraceChart;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.tuning.PointResponse;
 import fahrbahn.core.twin.Trace;
+import fahrbahn.pen.TraceChart;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;

@@ -1,9 +1,9 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.tuning.IntegralTrade;
 import fahrbahn.core.tuning.PointResponse;
+import fahrbahn.words.Words;
 import java.util.List;
 
 /** A point's answers in a sentence. */

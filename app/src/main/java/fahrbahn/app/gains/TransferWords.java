@@ -1,9 +1,9 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.loop.GainTransfer;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.tuning.Carried;
+import fahrbahn.words.Words;
 
 /** Gains carried over, with the sums. */
 final class TransferWords {

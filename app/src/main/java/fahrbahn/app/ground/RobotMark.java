@@ -1,10 +1,10 @@
 package fahrbahn.app.ground;
 
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.PlacedPen;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.PlacedPen;
 
 /**
  * The robot as it is drawn everywhere, to scale: its body, its wheels or tracks, the line between them with the point it turns about,

@@ -1,8 +1,8 @@
 package fahrbahn.app.ground;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Outline;
+import fahrbahn.pen.Pen;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;

@@ -1,7 +1,7 @@
 package fahrbahn.app.kit;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.words.Words;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
 import javafx.css.PseudoClass;

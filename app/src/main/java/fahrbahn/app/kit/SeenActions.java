@@ -1,7 +1,7 @@
 package fahrbahn.app.kit;
 
-import fahrbahn.app.words.RunWords;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.words.RunWords;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Consumer;

@@ -1,8 +1,8 @@
 package fahrbahn.app.kit;
 
-import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;

@@ -1,6 +1,6 @@
 package fahrbahn.app.kit;
 
-import fahrbahn.app.words.Words;
+import fahrbahn.words.Words;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;

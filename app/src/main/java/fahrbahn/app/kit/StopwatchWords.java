@@ -1,8 +1,8 @@
 package fahrbahn.app.kit;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.Taps;
+import fahrbahn.words.Words;
 
 /** What a stopwatch says: how many, in what time, and how sure the mean is. */
 public final class StopwatchWords {

@@ -1,8 +1,8 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
 import fahrbahn.core.marks.Confusions;
+import fahrbahn.pen.Pen;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,7 +1,5 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.words.Refusals;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.Program;
 import fahrbahn.core.response.CurveFeatures;
@@ -16,6 +14,8 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.words.Refusals;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

@@ -1,9 +1,6 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.CauseWords;
-import fahrbahn.app.words.MisreadWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelSlip;
@@ -16,6 +13,9 @@ import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.Unscaled;
+import fahrbahn.words.CauseWords;
+import fahrbahn.words.MisreadWords;
+import fahrbahn.words.Words;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

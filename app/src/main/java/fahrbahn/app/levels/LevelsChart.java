@@ -1,17 +1,17 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Histogram;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
+import fahrbahn.words.Words;
 import java.util.stream.Collectors;
 
 /** How often each reading came up on dark and on light, and the levels between. */

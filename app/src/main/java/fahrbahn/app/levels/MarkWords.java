@@ -1,12 +1,12 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.ChannelChoice;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.marks.MarkTiming;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

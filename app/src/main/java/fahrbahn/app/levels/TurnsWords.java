@@ -1,6 +1,5 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.response.Spacing;
@@ -10,6 +9,7 @@ import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.MarkTrial;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 

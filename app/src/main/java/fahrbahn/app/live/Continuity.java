@@ -1,6 +1,6 @@
 package fahrbahn.app.live;
 
-import fahrbahn.app.words.Words;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,5 @@
 package fahrbahn.app.live;
 
-import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
@@ -20,6 +19,7 @@ import fahrbahn.link.LinkListener;
 import fahrbahn.link.SerialLink;
 import fahrbahn.link.TcpAddress;
 import fahrbahn.link.TcpLink;
+import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

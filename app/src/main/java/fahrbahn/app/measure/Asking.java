@@ -2,9 +2,9 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.store.BadFileException;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;

@@ -1,12 +1,12 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.words.Words;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

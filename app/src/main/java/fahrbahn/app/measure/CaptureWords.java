@@ -1,12 +1,12 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;

@@ -2,12 +2,12 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.Agreement;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.words.Words;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;

@@ -1,8 +1,8 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.CaptureQuality;
 import fahrbahn.core.readings.Reading;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.quality.Agreement;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.RoomLight;
+import fahrbahn.words.Words;
 
 /** What the core finds about readings, as a coach would be told. */
 public final class FindingWords {

@@ -1,10 +1,10 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveTrace;
-import fahrbahn.app.words.Words;
+import fahrbahn.pen.Pen;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

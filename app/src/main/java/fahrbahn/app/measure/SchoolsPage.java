@@ -2,12 +2,12 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.words.MisreadWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.levels.Schools;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.quality.Survey;
+import fahrbahn.words.MisreadWords;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;

@@ -1,11 +1,11 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Channel;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -2,8 +2,8 @@ package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.words.Refusals;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.words.Refusals;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;

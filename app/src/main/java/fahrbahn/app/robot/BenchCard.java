@@ -1,7 +1,6 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Stopwatch;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.loop.LoopModel;
@@ -13,6 +12,7 @@ import fahrbahn.core.measuring.SpinTurns;
 import fahrbahn.core.measuring.WiggleTiming;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,10 +1,10 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.PlacedPen;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.PlacedPen;
 import java.util.function.Supplier;
 
 /** A small drawing of a bench measurement. */

@@ -1,12 +1,12 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.response.CurveFeatures;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
+import fahrbahn.words.Words;
 
 /** The error of a layout over the line: where it is straight, where it is blind, where it folds over. */
 record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeatures features) implements Chart {

@@ -1,8 +1,8 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.words.Words;
 
 /** How well a constant is known, in the units of the screen. */
 final class KnowledgeWords {

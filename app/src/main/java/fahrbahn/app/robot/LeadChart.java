@@ -1,11 +1,11 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
-import fahrbahn.app.words.Words;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
+import fahrbahn.words.Words;
 
 /**
  * How far ahead the sensors must look at each speed, and how far they do.

@@ -1,8 +1,8 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
 import fahrbahn.core.knowledge.GuessCost;
+import fahrbahn.pen.Pen;
 
 /** From which to which Kp the robot may begin to wiggle, as a bar on a scale that all rows of a table share. */
 final class OnsetSpan extends CanvasRegion {

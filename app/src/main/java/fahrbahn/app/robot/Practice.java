@@ -2,7 +2,6 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.HiddenRobot;
@@ -14,6 +13,7 @@ import fahrbahn.core.practice.SlideShowing;
 import fahrbahn.core.practice.SpinShowing;
 import fahrbahn.core.practice.WiggleShowing;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

@@ -1,11 +1,11 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
 import fahrbahn.core.practice.RollShowing;
 import fahrbahn.core.practice.Showing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
 import java.util.Optional;
 import java.util.function.Supplier;
 

@@ -1,9 +1,9 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
 import java.util.Optional;
 import java.util.stream.Collectors;
 

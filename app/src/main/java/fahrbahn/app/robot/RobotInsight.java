@@ -1,7 +1,5 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.words.Refusals;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.response.CurveFeatures;
@@ -12,6 +10,8 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.BumpClearance;
+import fahrbahn.words.Refusals;
+import fahrbahn.words.Words;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.SlideFit;
+import fahrbahn.words.Words;
 import java.util.Map;
 import java.util.stream.Collectors;
 

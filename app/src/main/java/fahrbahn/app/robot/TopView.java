@@ -1,13 +1,13 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Labels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.PlacedPen;
 import fahrbahn.app.ground.RobotMark;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.pen.Labels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.PlacedPen;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;

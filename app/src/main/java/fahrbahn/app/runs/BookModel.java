@@ -4,7 +4,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.LogBook;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.words.RunWords;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.trials.Figure;
@@ -15,6 +14,7 @@ import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Stretch;
 import fahrbahn.store.PhotoPack;
 import fahrbahn.store.PictureFile;
+import fahrbahn.words.RunWords;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -164,7 +164,8 @@ public final class BookModel {
     }
 
     private void filter() {
-        shown.set(order.sort(query.among(oldestFirst)).stream().map(LogLine::run).toList());
+        shown.set(
+                order.sort(query.among(oldestFirst)).stream().map(LogLine::run).toList());
     }
 
     /** A run that was mended is another value under the same identifier; of another robot's log book none is in hand. */

@@ -1,8 +1,8 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.words.RunWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Run;
+import fahrbahn.words.RunWords;
+import fahrbahn.words.Words;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;

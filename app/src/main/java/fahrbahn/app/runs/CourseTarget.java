@@ -1,6 +1,5 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
@@ -10,6 +9,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;

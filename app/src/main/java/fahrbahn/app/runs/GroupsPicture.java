@@ -1,16 +1,16 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Chart.Range;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Anchor;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
 import fahrbahn.app.runs.CompareModel.Compared;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.Sample;
+import fahrbahn.pen.Chart.Range;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Anchor;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Function;

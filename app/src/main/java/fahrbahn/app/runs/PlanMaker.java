@@ -2,8 +2,6 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Season;
-import fahrbahn.app.words.RunWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.loop.LaneReport;
@@ -18,6 +16,8 @@ import fahrbahn.core.plan.Stage.Pair;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Run;
+import fahrbahn.words.RunWords;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;

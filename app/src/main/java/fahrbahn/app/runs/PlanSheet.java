@@ -1,9 +1,9 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.chart.PdfPen;
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.runs.PlanModel.OnItsWay;
 import fahrbahn.core.plan.Block;
+import fahrbahn.pen.PdfPen;
+import fahrbahn.pen.Pen;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.Export;
 import java.nio.file.Path;

@@ -1,10 +1,10 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.runs.PlanModel.OnItsWay;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.Schedule;
+import fahrbahn.words.Words;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;

@@ -1,8 +1,8 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.words.RunWords;
 import fahrbahn.core.trials.Run;
+import fahrbahn.words.RunWords;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

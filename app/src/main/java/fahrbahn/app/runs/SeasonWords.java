@@ -1,10 +1,10 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.words.CauseWords;
-import fahrbahn.app.words.RunWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Stretch;
+import fahrbahn.words.CauseWords;
+import fahrbahn.words.RunWords;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.function.UnaryOperator;
 

@@ -1,13 +1,13 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Anchor;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.trials.Outcome.Stop;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.StopEllipse;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Anchor;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.words.Words;
 import java.util.function.BiConsumer;
 
 /** Stop places from above, to scale: along to the right, across upwards, the mark in the middle, the window about it. */

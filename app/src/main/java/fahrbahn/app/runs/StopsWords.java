@@ -1,13 +1,13 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.words.StoppingWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.stopping.LogScatter;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.trials.StopPlace;
+import fahrbahn.words.StoppingWords;
+import fahrbahn.words.Words;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

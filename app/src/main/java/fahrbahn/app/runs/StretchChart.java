@@ -1,12 +1,12 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.chart.Chart;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.Pen.Stroke;
-import fahrbahn.app.chart.Scale;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.trials.Stretch;
+import fahrbahn.pen.Chart;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.Pen.Stroke;
+import fahrbahn.pen.Scale;
 import java.util.List;
 
 /** Stretches of a season one after the other, each with what it came to and how sure that is. */

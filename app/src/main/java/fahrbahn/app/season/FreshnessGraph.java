@@ -1,7 +1,5 @@
 package fahrbahn.app.season;
 
-import fahrbahn.app.words.CauseWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -15,6 +13,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.RunGroups;
+import fahrbahn.words.CauseWords;
+import fahrbahn.words.Words;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;

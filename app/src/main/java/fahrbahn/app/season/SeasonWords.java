@@ -1,12 +1,12 @@
 package fahrbahn.app.season;
 
-import fahrbahn.app.words.CauseWords;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SetupDifference;
+import fahrbahn.words.CauseWords;
+import fahrbahn.words.Words;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;

@@ -1,7 +1,7 @@
 package fahrbahn.app.shell;
 
-import fahrbahn.app.chart.PdfPen;
-import fahrbahn.app.chart.Pen;
+import fahrbahn.pen.PdfPen;
+import fahrbahn.pen.Pen;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.Export;
 import java.nio.file.Path;

@@ -2,12 +2,12 @@ package fahrbahn.app.start;
 
 import fahrbahn.app.demo.DemoSeason;
 import fahrbahn.app.season.OpenSeason;
-import fahrbahn.app.words.Words;
 import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.DamagedSeasonException;
 import fahrbahn.store.Salvage;
 import fahrbahn.store.SeasonFile;
+import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;

@@ -1,16 +1,16 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.app.ground.TableScale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PartShapes;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;

@@ -1,13 +1,13 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.RobotMark;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.words.Words;
 import java.util.Optional;
 import javafx.scene.input.KeyEvent;
 

@@ -1,12 +1,12 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.chart.Pen;
 import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TableScale;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.Traced;
+import fahrbahn.pen.Pen;
+import fahrbahn.words.Words;
 import java.util.Optional;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;

@@ -1,9 +1,9 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
+import fahrbahn.words.Words;
 
 /** What a mat amounts to, and what to do with it next. */
 final class MatWords {

@@ -1,7 +1,6 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.app.words.Words;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.table.CourseFigures;
@@ -10,6 +9,7 @@ import fahrbahn.core.table.LaidCourse;
 import fahrbahn.core.table.Palette;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Surface;
+import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

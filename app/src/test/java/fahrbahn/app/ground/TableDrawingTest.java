@@ -3,14 +3,14 @@ package fahrbahn.app.ground;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.PlacedPen;
-import fahrbahn.app.chart.RecordingPen;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Pose;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.PlacedPen;
+import fahrbahn.pen.RecordingPen;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;

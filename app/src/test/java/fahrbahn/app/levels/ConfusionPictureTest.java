@@ -3,8 +3,8 @@ package fahrbahn.app.levels;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.app.chart.RecordingPen;
 import fahrbahn.core.marks.Confusions;
+import fahrbahn.pen.RecordingPen;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -2,11 +2,11 @@ package fahrbahn.app.robot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.chart.FreeLabels;
-import fahrbahn.app.chart.Pen;
-import fahrbahn.app.chart.RecordingPen;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.pen.FreeLabels;
+import fahrbahn.pen.Pen;
+import fahrbahn.pen.RecordingPen;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,4 +1,0 @@
-/**
- * The only way numbers become text and typed text becomes numbers.
- */
-package fahrbahn.app.words;

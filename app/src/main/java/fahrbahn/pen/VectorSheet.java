@@ -1,0 +1,42 @@
+package fahrbahn.pen;
+
+import fahrbahn.words.Words;
+import java.util.List;
+
+/** A chart on paper: frame, ticks and labels round what it draws itself, with any vector pen. */
+public final class VectorSheet {
+    public static final double WIDTH = 760;
+    public static final double HEIGHT = 480;
+    private static final double LEFT = 64;
+    private static final double BOTTOM = 52;
+    private static final double TOP = 40;
+    private static final double RIGHT = 24;
+    private static final String INK = "ink-text";
+    private static final Pen.Stroke FRAME = new Pen.Stroke(INK, 1);
+    private static final Pen.Stroke GRID = new Pen.Stroke("ink-zero", 0.6, 2, 3);
+
+    private VectorSheet() {}
+
+    /** Draws a chart on a sheet of {@link #WIDTH} by {@link #HEIGHT}. */
+    public static void draw(Chart chart, Pen pen) {
+        Scale scale = Scale.of(chart, WIDTH - LEFT - RIGHT, HEIGHT - TOP - BOTTOM);
+        Pen inside = PlacedPen.at(pen, LEFT, TOP);
+        pen.text(INK, chart.title(), LEFT, 24);
+        List<Double> across = Scale.ticks(chart.x());
+        List<Double> up = Scale.ticks(chart.y());
+        for (double tick : across) {
+            double x = scale.px(tick);
+            inside.line(GRID, x, 0, x, scale.height());
+            inside.text(INK, Words.number(tick, 6), x, scale.height() + 18, Pen.Anchor.MIDDLE);
+        }
+        for (double tick : up) {
+            double y = scale.py(tick);
+            inside.line(GRID, 0, y, scale.width(), y);
+            inside.text(INK, Words.number(tick, 6), -8, y + 4, Pen.Anchor.RIGHT);
+        }
+        chart.draw(inside, scale);
+        inside.frame(FRAME, 0, 0, scale.width(), scale.height());
+        inside.text(INK, chart.xLabel(), scale.width() / 2, scale.height() + 40, Pen.Anchor.MIDDLE);
+        inside.text(INK, chart.yLabel(), -LEFT + 6, -10);
+    }
+}

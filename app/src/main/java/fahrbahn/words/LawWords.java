@@ -1,0 +1,19 @@
+package fahrbahn.words;
+
+import fahrbahn.core.setup.Law;
+
+/** Laws in the coach's words. */
+public final class LawWords {
+    private LawWords() {}
+
+    /** What it makes the error of. */
+    public static String kind(Law.Kind kind) {
+        return switch (kind) {
+            case EDGE -> "one sensor on an edge";
+            case PAIR -> "a pair astride the line";
+            case ARRAY_MEAN -> "a row, by its mean";
+            case ARRAY_DIFFERENCE -> "a row, by its difference";
+            case PATTERN -> "a row, by its pattern";
+        };
+    }
+}
