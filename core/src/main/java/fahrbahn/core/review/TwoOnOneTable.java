@@ -4,6 +4,7 @@ import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.trials.Sample;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
@@ -14,6 +15,7 @@ import fahrbahn.core.twin.Twin;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -46,6 +48,37 @@ public record TwoOnOneTable(
      * @throws CancelledException when the job asked to stop before a pair was done; pairs that are done are kept
      */
     public static TwoOnOneTable drive(Track a, Track b, Spread spread, int pairs, long seed, Workers workers, Job job) {
+        return drive(
+                start -> Twin.run(a, start, TickSink.NONE),
+                start -> Twin.run(b, start, TickSink.NONE),
+                spread,
+                pairs,
+                seed,
+                workers,
+                job);
+    }
+
+    /** The same robot on the same table by its own program, and by another; see {@link Twin#asProgrammed}. */
+    public static TwoOnOneTable programmed(
+            Track track, Setup program, Spread spread, int pairs, long seed, Workers workers, Job job) {
+        return drive(
+                start -> Twin.run(track, start, TickSink.NONE),
+                start -> Twin.asProgrammed(track, program, start, TickSink.NONE),
+                spread,
+                pairs,
+                seed,
+                workers,
+                job);
+    }
+
+    private static TwoOnOneTable drive(
+            Function<Start, RunResult> a,
+            Function<Start, RunResult> b,
+            Spread spread,
+            int pairs,
+            long seed,
+            Workers workers,
+            Job job) {
         RunResult[] ofA = new RunResult[pairs];
         RunResult[] ofB = new RunResult[pairs];
         try {
@@ -53,8 +86,8 @@ public record TwoOnOneTable(
                     pairs,
                     i -> {
                         Start start = spread.draw(0, seed, i);
-                        RunResult first = Twin.run(a, start, TickSink.NONE);
-                        ofB[i] = Twin.run(b, start, TickSink.NONE);
+                        RunResult first = a.apply(start);
+                        ofB[i] = b.apply(start);
                         ofA[i] = first;
                     },
                     job);

@@ -1,0 +1,47 @@
+package fahrbahn.core.program;
+
+import fahrbahn.core.program.TypedBack.Handed;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What was last handed over to a robot's program.
+ *
+ * @param constants as they were typed
+ */
+public record HandOver(Instant at, Grain grain, List<Handed> constants) {
+    public HandOver {
+        constants = List.copyOf(constants);
+    }
+
+    public static HandOver of(Instant at, Taken taken) {
+        return new HandOver(
+                at,
+                taken.grain(),
+                taken.constants().stream()
+                        .map(c -> new Handed(c.name(), c.typed(taken.grain())))
+                        .toList());
+    }
+
+    /** @param before NaN for a constant that is new @param now NaN for one that is gone */
+    public record Change(String name, double before, double now) {}
+
+    /** What is to be typed anew: how what is to be typed now differs from what was. */
+    public List<Change> since(Taken now) {
+        Map<String, Double> left = new LinkedHashMap<>();
+        constants.forEach(c -> left.put(c.name(), c.value()));
+        List<Change> changes = new ArrayList<>();
+        for (ProgramConstant constant : now.constants()) {
+            double typed = constant.typed(now.grain());
+            Double before = left.remove(constant.name());
+            if (before == null || before != typed) {
+                changes.add(new Change(constant.name(), before == null ? Double.NaN : before, typed));
+            }
+        }
+        left.forEach((name, value) -> changes.add(new Change(name, value, Double.NaN)));
+        return List.copyOf(changes);
+    }
+}

@@ -1,0 +1,125 @@
+package fahrbahn.core.program;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.Setups;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.job.Job;
+
+import fahrbahn.core.program.HandOver.Change;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Course;
+import fahrbahn.core.table.DemoCourses;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Numbers as the robot's program takes them: which change, by how much, and what that costs on the table. */
+class TakenTest {
+    private static final Setup PAIR = Setups.pair()
+            .withLaw(Setups.pair().law().withGains(0.237, 0, 0.854).withBaseCommand(40.4));
+
+    private static double of(Taken taken, String name) {
+        return taken.constants().stream()
+                .filter(c -> c.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .value();
+    }
+
+    @Test
+    void eachGrainTakesWhatItCan() {
+        assertThat(of(Taken.of(PAIR, Grain.ANY), "KP")).isEqualTo(0.237);
+        assertThat(of(Taken.of(PAIR, Grain.THREE), "KP")).isEqualTo(0.237);
+        assertThat(of(Taken.of(PAIR, Grain.TWO), "KP")).isEqualTo(0.24);
+        assertThat(of(Taken.of(PAIR, Grain.ONE), "KD")).isEqualTo(0.9);
+        assertThat(of(Taken.of(PAIR, Grain.WHOLE), "BASE")).isEqualTo(40);
+        assertThat(of(Taken.of(PAIR, Grain.WHOLE), "KP")).as("nothing is left of it").isZero();
+        Taken parts = Taken.of(PAIR, Grain.HUNDREDTHS);
+        assertThat(of(parts, "KP")).isEqualTo(0.24);
+        assertThat(of(parts, "BASE")).isEqualTo(40);
+        assertThat(parts.constants().stream()
+                        .filter(ProgramConstant::gain)
+                        .mapToDouble(c -> c.typed(Grain.HUNDREDTHS))
+                        .boxed())
+                .as("typed as hundredths")
+                .contains(24.0, 85.0);
+    }
+
+    /** No number of a drawn setup moves by more than half a step of its grain, and rounding twice is rounding once. */
+    @ParameterizedTest
+    @EnumSource
+    void roundingIsToTheNearest(Grain grain) {
+        Random random = new Random(4);
+        double step =
+                switch (grain) {
+                    case ANY -> 0;
+                    case THREE -> 0.001;
+                    case TWO -> 0.01;
+                    case ONE -> 0.1;
+                    case HUNDREDTHS, WHOLE -> 1;
+                };
+        for (int i = 0; i < 60; i++) {
+            Setup setup = PAIR.withLaw(PAIR.law()
+                    .withGains(random.nextDouble(), random.nextDouble() / 10, 3 * random.nextDouble())
+                    .withBaseCommand(20 + 60 * random.nextDouble()));
+            Taken taken = Taken.of(setup, grain);
+            for (Taken.Change change : taken.changes()) {
+                assertThat(Math.abs(change.taken() - change.set())).as(change.name()).isLessThanOrEqualTo(step / 2 + 1e-12);
+            }
+            assertThat(Taken.of(taken.taken(), grain).changes()).isEmpty();
+        }
+        assertThat(Taken.of(PAIR, Grain.ANY).matters()).isFalse();
+    }
+
+    @Test
+    void whatNothingIsLeftOfIsRefused() {
+        Sensor bright = new Sensor("bright", 55, 0, 3.4, 0.62, 0.81, 0.004, 0.01);
+        Setup unit = Setups.edge().withRobot(Setups.edge().robot().withSensors(List.of(bright)));
+        assertThatThrownBy(() -> Taken.of(unit, Grain.WHOLE))
+                .isInstanceOf(BadValueException.class)
+                .hasMessageContaining("dark and light of bright")
+                .hasMessageContaining("whole numbers");
+        assertThat(Taken.of(unit, Grain.TWO).changes()).isEmpty();
+        Setup slow = PAIR.withLaw(PAIR.law().withBaseCommand(0.3));
+        assertThatThrownBy(() -> Taken.of(slow, Grain.HUNDREDTHS)).hasMessageContaining("base command");
+    }
+
+    /** Without a change both drive the same runs; without any gain left no run comes round. */
+    @Test
+    void theCostIsWhatTheTwinSees() {
+        Course table = DemoCourses.workshopLoop();
+        TwoOnOneTable none = RoundingCost.drive(table, Taken.of(PAIR, Grain.ANY), Job.UNWATCHED);
+        assertThat(none.chance().size()).isZero();
+        assertThat(none.timeS().size()).isCloseTo(0, within(1e-9));
+        TwoOnOneTable lost = RoundingCost.drive(table, Taken.of(PAIR.withLaw(PAIR.law().withGains(0.237, 0, 0.4)), Grain.WHOLE), Job.UNWATCHED);
+        assertThat(lost.chance().a()).isGreaterThan(0.9);
+        assertThat(lost.chance().b()).isLessThan(0.05);
+        assertThat(lost.chance().shown()).isTrue();
+    }
+
+    /** What is to be typed anew is what differs, and nothing else. */
+    @Test
+    void whatDiffersFromTheLastHandOver() {
+        HandOver last = HandOver.of(Instant.EPOCH, Taken.of(PAIR, Grain.TWO));
+        assertThat(last.since(Taken.of(PAIR, Grain.TWO))).isEmpty();
+        Setup other = PAIR.withLaw(PAIR.law().withGains(0.31, 0, 0.854));
+        assertThat(last.since(Taken.of(other, Grain.TWO))).containsExactly(new Change("KP", 0.24, 0.31));
+        assertThat(last.since(Taken.of(PAIR.withLaw(PAIR.law().withGains(0.2371, 0, 0.854)), Grain.TWO)))
+                .as("too little to be typed")
+                .isEmpty();
+        Setup edge = PAIR.withLaw(PAIR.law().withKind(fahrbahn.core.setup.Law.Kind.EDGE));
+        assertThat(last.since(Taken.of(edge, Grain.TWO)))
+                .as("a target is new, the second sensor's levels are gone")
+                .anyMatch(c -> c.name().equals("TARGET") && Double.isNaN(c.before()))
+                .anyMatch(c -> c.name().equals("DARK_1") && Double.isNaN(c.now()));
+    }
+}
