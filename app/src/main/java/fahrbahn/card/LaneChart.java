@@ -102,7 +102,7 @@ public record LaneChart(LanePicture picture) implements Chart {
             labels.put("ink-text", "lane closes", x, scale.height() / 2);
         });
         labels.put("ink-text", "wiggles", scale.width() * 0.75, 20);
-        labels.put("ink-text", "leaves the bends", scale.width() * 0.75, scale.height() - 14);
+        labels.put("ink-text", "leaves the bends", scale.width() * 0.8, scale.height() - 6);
     }
 
     private static void drawRoad(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {

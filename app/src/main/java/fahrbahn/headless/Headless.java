@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
             MarksCommand.class,
             StepsCommand.class,
             CodeCommand.class,
+            CardCommand.class,
             MapCommand.class,
             AdviseCommand.class,
             NextCommand.class,

@@ -1,6 +1,15 @@
 package fahrbahn.pen;
 
 import fahrbahn.store.BadFileException;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import fahrbahn.store.Export;
 import java.nio.file.Path;
 import java.util.List;
@@ -8,10 +17,13 @@ import java.util.Locale;
 
 /** A chart as a file of vectors. */
 public final class ChartFile {
+    /** Read at arm's length and printed well. */
+    private static final float PNG_DPI = 200;
+
     private ChartFile() {}
 
     /**
-     * SVG when the name ends in .svg, else PDF.
+     * SVG when the name ends in .svg, PNG when it ends in .png, else PDF.
      *
      * @throws BadFileException when it cannot be written; what was there is there still
      */
@@ -23,15 +35,35 @@ public final class ChartFile {
     public static void write(List<Sheet> sheets, Path file) throws BadFileException {
         double width = sheets.stream().mapToDouble(Sheet::width).max().orElseThrow();
         double height = sheets.stream().mapToDouble(Sheet::height).sum();
-        if (file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".svg")) {
+        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+        if (name.endsWith(".svg")) {
             SvgPen pen = new SvgPen(width, height);
             draw(sheets, pen);
             Export.text(file, pen.svg());
-        } else {
-            PdfPen pen = new PdfPen(width, height);
-            draw(sheets, pen);
-            Export.bytes(file, pen.pdf());
+            return;
         }
+        PdfPen pen = new PdfPen(width, height);
+        draw(sheets, pen);
+        Export.bytes(file, name.endsWith(".png") ? png(image(pen.pdf(), PNG_DPI)) : pen.pdf());
+    }
+
+    /** The first page of a document as it is printed. @param dpi points are 72 of an inch */
+    public static BufferedImage image(byte[] pdf, float dpi) {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFRenderer(document).renderImageWithDPI(0, dpi, ImageType.RGB);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible); // it was written a moment ago
+        }
+    }
+
+    private static byte[] png(BufferedImage image) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", bytes);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible); // into memory
+        }
+        return bytes.toByteArray();
     }
 
     private static void draw(List<Sheet> sheets, Pen pen) {

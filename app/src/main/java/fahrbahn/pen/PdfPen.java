@@ -2,23 +2,23 @@ package fahrbahn.pen;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** Writes a PDF page. A point of the page is a unit of the pen. */
 public final class PdfPen implements Pen {
     private static final float FONT_SIZE = 12;
     private static final float[] SOLID = {};
 
-    private final PDFont font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
     private final double height;
     private final PDDocument document = new PDDocument();
+    private final PDFont font = font();
     private final double width;
     private PDPageContentStream page;
 
@@ -26,6 +26,14 @@ public final class PdfPen implements Pen {
         this.width = width;
         this.height = height;
         page = begun();
+    }
+
+    private PDFont font() {
+        try (InputStream file = PaperFont.open()) {
+            return PDType0Font.load(document, file, true);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible); // a font in memory
+        }
     }
 
     private PDPageContentStream begun() {
@@ -99,17 +107,14 @@ public final class PdfPen implements Pen {
 
     @Override
     public double width(String words) {
-        try {
-            return font.getStringWidth(words) / 1000 * FONT_SIZE;
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible); // a font in memory
-        }
+        return PaperFont.width(words, FONT_SIZE);
     }
 
     @Override
-    public void text(String ink, String words, double x, double y, Anchor anchor) {
+    public void text(String ink, String words, double x, double y, Anchor anchor, double times) {
         draw(() -> {
-            double wide = width(words);
+            String known = PaperFont.known(words);
+            double wide = width(known, times);
             double left = switch (anchor) {
                 case LEFT -> x;
                 case MIDDLE -> x - wide / 2;
@@ -117,9 +122,9 @@ public final class PdfPen implements Pen {
             };
             page.setNonStrokingColor(new java.awt.Color(PrintInks.rgb(ink)));
             page.beginText();
-            page.setFont(font, FONT_SIZE);
+            page.setFont(font, (float) (times * FONT_SIZE));
             page.newLineAtOffset((float) left, (float) (height - y));
-            page.showText(words);
+            page.showText(known);
             page.endText();
         });
     }

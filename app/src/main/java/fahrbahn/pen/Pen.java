@@ -23,11 +23,21 @@ public interface Pen {
 
     void dot(String ink, double x, double y, double radius);
 
-    void text(String ink, String words, double x, double y, Anchor anchor);
+    /** @param times as large as words usually are */
+    void text(String ink, String words, double x, double y, Anchor anchor, double times);
+
+    default void text(String ink, String words, double x, double y, Anchor anchor) {
+        text(ink, words, x, y, anchor, 1);
+    }
 
     /** How wide words stand; about, where a pen cannot know. */
     default double width(String words) {
         return 6.6 * words.length();
+    }
+
+    /** @param times as large as words usually are */
+    default double width(String words, double times) {
+        return times * width(words);
     }
 
     /** From a line of words to the next. */

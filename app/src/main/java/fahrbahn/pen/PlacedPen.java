@@ -57,7 +57,7 @@ public record PlacedPen(Pen pen, double x, double y, double turnRad) implements 
     }
 
     @Override
-    public void text(String ink, String words, double dx, double dy, Anchor anchor) {
-        pen.text(ink, words, px(dx, dy), py(dx, dy), anchor);
+    public void text(String ink, String words, double dx, double dy, Anchor anchor, double times) {
+        pen.text(ink, words, px(dx, dy), py(dx, dy), anchor, times);
     }
 }

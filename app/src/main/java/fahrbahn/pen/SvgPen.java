@@ -4,6 +4,7 @@ import java.util.Locale;
 
 /** Writes an SVG drawing. */
 public final class SvgPen implements Pen {
+    private static final double FONT_SIZE = 12;
     private final StringBuilder body = new StringBuilder();
     private final double width;
     private final double height;
@@ -45,20 +46,26 @@ public final class SvgPen implements Pen {
     }
 
     @Override
-    public void text(String ink, String words, double x, double y, Anchor anchor) {
+    public double width(String words) {
+        return PaperFont.width(words, FONT_SIZE);
+    }
+
+    @Override
+    public void text(String ink, String words, double x, double y, Anchor anchor, double times) {
         String place = switch (anchor) {
             case LEFT -> "start";
             case MIDDLE -> "middle";
             case RIGHT -> "end";
         };
         String plain = words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
-        body.append("<text fill=\"%s\" x=\"%s\" y=\"%s\" text-anchor=\"%s\">%s</text>\n"
-                .formatted(colour(ink), number(x), number(y), place, plain));
+        String size = times == 1 ? "" : " font-size=\"" + number(times * FONT_SIZE) + "\"";
+        body.append("<text fill=\"%s\" x=\"%s\" y=\"%s\" text-anchor=\"%s\"%s>%s</text>\n"
+                .formatted(colour(ink), number(x), number(y), place, size, plain));
     }
 
     /** The drawing so far, whole. */
     public String svg() {
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %s %s\" font-family=\"sans-serif\" font-size=\"14\">\n"
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %s %s\" font-family=\"Liberation Sans, Arial, Helvetica, sans-serif\" font-size=\"12\">\n"
                         .formatted(number(width), number(height))
                 + body + "</svg>\n";
     }

@@ -10,6 +10,7 @@ public final class VectorSheet {
     private static final double LEFT = 64;
     private static final double BOTTOM = 52;
     private static final double TOP = 40;
+    private static final double BARE_TOP = 24;
     private static final double RIGHT = 24;
     private static final String INK = "ink-text";
     private static final Pen.Stroke FRAME = new Pen.Stroke(INK, 1);
@@ -19,9 +20,18 @@ public final class VectorSheet {
 
     /** Draws a chart on a sheet of {@link #WIDTH} by {@link #HEIGHT}. */
     public static void draw(Chart chart, Pen pen) {
-        Scale scale = Scale.of(chart, WIDTH - LEFT - RIGHT, HEIGHT - TOP - BOTTOM);
-        Pen inside = PlacedPen.at(pen, LEFT, TOP);
+        draw(chart, pen, WIDTH, HEIGHT);
+    }
+
+    private static void draw(Chart chart, Pen pen, double width, double height) {
         pen.text(INK, chart.title(), LEFT, 24);
+        bare(chart, PlacedPen.at(pen, 0, TOP - BARE_TOP), width, height - TOP + BARE_TOP);
+    }
+
+    /** Frame, ticks and labels without the title, on a sheet of any size. */
+    public static void bare(Chart chart, Pen pen, double width, double height) {
+        Scale scale = Scale.of(chart, width - LEFT - RIGHT, height - BARE_TOP - BOTTOM);
+        Pen inside = PlacedPen.at(pen, LEFT, BARE_TOP);
         List<Double> across = Scale.ticks(chart.x());
         List<Double> up = Scale.ticks(chart.y());
         for (double tick : across) {

@@ -26,7 +26,7 @@ public class RecordingPen implements Pen {
     }
 
     @Override
-    public void text(String ink, String words, double x, double y, Anchor anchor) {
+    public void text(String ink, String words, double x, double y, Anchor anchor, double times) {
         marks.add(new Mark("text", ink, words, new double[] {x}, new double[] {y}));
     }
 

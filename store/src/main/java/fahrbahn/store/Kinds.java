@@ -8,6 +8,8 @@ import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.PackedPicture;
 import fahrbahn.core.plan.Schedule;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Style;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Conditions;
@@ -76,6 +78,14 @@ public final class Kinds {
     public static final Kind<Schedule> PLAN =
             new Kind<>("plan", Scope.SEASON, Codec.plain(ScheduleJson::write, ScheduleJson::parse));
 
+    /** What was last handed over to a robot's program. */
+    public static final Kind<HandOver> HANDED =
+            new Kind<>("handed", Scope.ROBOT, Codec.plain(HandOverJson::write, HandOverJson::parse));
+
+    /** How a robot's team writes its program. */
+    public static final Kind<Style> STYLE =
+            new Kind<>("style", Scope.ROBOT, Codec.plain(HandOverJson::write, HandOverJson::parseStyle));
+
     /** How a robot is to find an obstacle and go round it. */
     public static final Kind<Task> DETOUR =
             new Kind<>("detour", Scope.ROBOT, Codec.plain(ManoeuvreJson::write, ManoeuvreJson::parseDetour));
@@ -122,6 +132,8 @@ public final class Kinds {
             WISH,
             STOP,
             DETOUR,
+            HANDED,
+            STYLE,
             LEVELS,
             TYPED_LEVEL,
             CAPTURE,

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.Instant;
@@ -61,6 +62,30 @@ public final class SeasonFile implements AutoCloseable {
         SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
         Path folder = file.toAbsolutePath().getParent();
         return open(file, clock, !Files.isWritable(file) || !Files.isWritable(folder));
+    }
+
+    /**
+     * Nothing is written to it: one of an earlier Fahrbahn is read from a copy that is gone afterwards.
+     *
+     * @throws BadFileException when it is no season, or open elsewhere
+     */
+    public static SeasonFile openToRead(Path file, Clock clock) throws BadFileException {
+        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        SeasonDatabase database = SeasonDatabase.open(file, true);
+        boolean current = database.version() == SeasonSchema.MIGRATIONS.size();
+        database.close();
+        return current ? open(file, clock, true) : open(copied(file), clock, false);
+    }
+
+    private static Path copied(Path file) throws BadFileException {
+        try {
+            Path copy = Files.createTempFile("season", ".fahrbahn");
+            copy.toFile().deleteOnExit();
+            Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
+            return copy;
+        } catch (IOException cannot) {
+            throw new BadFileException(file + ": there is no room to read it (" + cannot.getMessage() + ")", cannot);
+        }
     }
 
     static SeasonFile open(Path file, Clock clock, boolean readOnly) throws BadFileException {

@@ -4,6 +4,7 @@ import fahrbahn.pen.Pen;
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Paint;
+import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
@@ -51,7 +52,11 @@ final class CanvasPen implements Pen {
     }
 
     @Override
-    public void text(String ink, String words, double x, double y, Anchor anchor) {
+    public void text(String ink, String words, double x, double y, Anchor anchor, double times) {
+        Font usual = g.getFont();
+        if (times != 1) {
+            g.setFont(Font.font(usual.getFamily(), times * usual.getSize()));
+        }
         g.setFill(paint.apply(ink));
         g.setTextAlign(
                 switch (anchor) {
@@ -61,5 +66,6 @@ final class CanvasPen implements Pen {
                 });
         g.fillText(words, x, y);
         g.setTextAlign(TextAlignment.LEFT);
+        g.setFont(usual);
     }
 }

@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.words.SignWords;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
@@ -74,7 +75,7 @@ final class LawPage {
         fields.refresh();
         row.refresh(model.shown());
         ticked.setText(model.signSeen() ? "\u2713 seen" : "not seen yet");
-        sign.setText(LawPageWords.sign(model.shown()));
+        sign.setText(SignWords.sentence(model.shown()));
         told.setText(LawPageWords.told(model.shown()));
         Nodes.showIf(told, !told.getText().isEmpty());
         Law law = model.shown().law();

@@ -1,7 +1,6 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.law.Program;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.response.LineCodes;
@@ -153,56 +152,5 @@ final class LawPageWords {
     private static String way(String side, RunResult result) {
         return side + " "
                 + (result.completed() ? "held" : result.end().word() + " after " + Words.millimetres(result.sMm()));
-    }
-
-    /** What to look for when it is held over the line by hand. */
-    static String sign(Setup setup) {
-        try {
-            Program program = new Program(setup);
-            double period = setup.robot().loop().periodS();
-            if (setup.law().kind() == Law.Kind.EDGE) {
-                Sensor sensor = setup.lawSensors().get(0);
-                return "By hand, wheels up: on light it must turn "
-                        + turned(program, ground(setup, program, sensor.name(), sensor.light()), period) + ", on dark "
-                        + turned(program, ground(setup, program, sensor.name(), sensor.dark()), period) + ".";
-            }
-            List<Sensor> row = setup.lawSensors();
-            Sensor left = row.get(0);
-            Sensor right = row.get(row.size() - 1);
-            return "By hand, wheels up: with " + left.name() + " alone on the line it must turn "
-                    + turned(
-                            program,
-                            ground(
-                                    setup,
-                                    program,
-                                    left.name(),
-                                    setup.line().polarity().line(left)),
-                            period)
-                    + ", with " + right.name() + " alone "
-                    + turned(
-                            program,
-                            ground(
-                                    setup,
-                                    program,
-                                    right.name(),
-                                    setup.line().polarity().line(right)),
-                            period)
-                    + ".";
-        } catch (BadValueException ridesNowhere) {
-            return "";
-        }
-    }
-
-    /** All sensors over ground but for one. */
-    private static double[] ground(Setup setup, Program program, String one, double reading) {
-        return program.readings(
-                s -> s.name().equals(one) ? reading : setup.line().polarity().ground(s));
-    }
-
-    private static String turned(Program program, double[] readings, double periodS) {
-        program.reset();
-        program.tick(readings, periodS);
-        double steering = program.steering();
-        return steering > 0 ? "left" : steering < 0 ? "right" : "neither way";
     }
 }

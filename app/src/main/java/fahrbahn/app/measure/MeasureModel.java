@@ -202,8 +202,7 @@ public final class MeasureModel extends StationModel {
 
     /** The captures of a surface that count: the newest of each of the robot's sensors, lamps on; without any, the newest of others. */
     public List<Capture> counting(String surface) {
-        List<Capture> its = Survey.newest(season.captures(), surface, robotSensors());
-        return its.isEmpty() ? latest(surface).stream().toList() : its;
+        return Survey.counting(season.captures(), surface, robotSensors());
     }
 
     /** The newest capture of a surface with the lamps on. */

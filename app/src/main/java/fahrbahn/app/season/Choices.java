@@ -5,6 +5,9 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.detour.Task;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Style;
+import fahrbahn.core.program.Taken;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.stopping.StopPlan;
@@ -95,6 +98,29 @@ public final class Choices {
         ledger.change(
                 "the way of " + season.robotName() + " round an obstacle",
                 List.of(Put.of(Kinds.DETOUR, season.hand().robot(), task)));
+    }
+
+    /** What was last handed over to the robot's program; empty when nothing was. */
+    public ReadOnlyObjectProperty<Optional<HandOver>> handedProperty() {
+        return in.handed.getReadOnlyProperty();
+    }
+
+    /** Notes that these numbers were typed into the program. */
+    public void handOver(Taken taken) {
+        ledger.change(
+                "numbers handed over to " + season.robotName(),
+                List.of(Put.of(Kinds.HANDED, season.hand().robot(), HandOver.of(season.now(), taken))));
+    }
+
+    /** How the robot's team writes its program. */
+    public ReadOnlyObjectProperty<Style> styleProperty() {
+        return in.style.getReadOnlyProperty();
+    }
+
+    public void style(Style style) {
+        ledger.change(
+                "how the program of " + season.robotName() + " is written",
+                List.of(Put.of(Kinds.STYLE, season.hand().robot(), style)));
     }
 
     /** What stands in the program as level, by sensor, in the sensor's own numbers. */

@@ -4,6 +4,7 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Knowledge;
+import fahrbahn.core.knowledge.Minded;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Aspect;
@@ -14,13 +15,14 @@ import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.RunGroups;
 import fahrbahn.words.CauseWords;
+import fahrbahn.words.HandOverWords;
 import fahrbahn.words.Words;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -31,9 +33,6 @@ import java.util.stream.Stream;
  * docs/freshness.md; the matrix test walks all of it.
  */
 public final class FreshnessGraph {
-    /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
-    public static final Duration CAPTURES_STAY = Duration.ofHours(12);
-
     /** A bend this much tighter than the robot was set up for is no matter of a ruler. */
     private static final double SAME_RADIUS_MM = 0.1;
 
@@ -62,6 +61,7 @@ public final class FreshnessGraph {
         graph.found.put(Station.GAINS, graph.gains());
         graph.found.put(Station.DRIVE, graph.drive());
         graph.found.put(Station.RUNS, graph.runs(pool));
+        graph.found.put(Station.HANDOVER, graph.handOver());
         return new Judgement(graph.found, source, pool);
     }
 
@@ -142,7 +142,7 @@ public final class FreshnessGraph {
         Capture oldest = Collections.min(all, Comparator.comparing(Capture::at));
         Basis then = Basis.of(oldest.at(), oldest.conditions());
         Since since =
-                Since.of(then, is.now()).aged(then, is.now(), CAPTURES_STAY).only(Minds.OF.get(Station.MEASURE));
+                Since.of(then, is.now()).aged(then, is.now(), Minded.CAPTURES_STAY).only(Minds.OF.get(Station.MEASURE));
         List<Cause> causes = new ArrayList<>(since.causes());
         List<Sensor> sensors = is.now().setup().map(s -> s.robot().sensors()).orElse(List.of());
         int captured = (int) sensors.stream()
@@ -226,6 +226,23 @@ public final class FreshnessGraph {
         }
         String names = since.better().stream().map(Constant::word).collect(Collectors.joining(", "));
         return names + " known better since, which changes nothing here";
+    }
+
+    /** As typed into the program, and as fresh as what the program's numbers come from. */
+    private Freshness handOver() {
+        if (!is.handedOver()) {
+            return Freshness.missing("nothing handed over").repairedBy(repairs.handOver());
+        }
+        if (!is.toType().isEmpty()) {
+            return Freshness.stale(HandOverWords.differs(is.toType())).repairedBy(repairs.handOver());
+        }
+        for (Station station : List.of(Station.LEVELS, Station.GAINS)) {
+            Freshness.Mark mark = found.get(station).mark();
+            if (mark == Freshness.Mark.STALE || mark == Freshness.Mark.GUESS) {
+                return inherited("with " + station.title().toLowerCase(Locale.ROOT) + " that are: ", found.get(station));
+            }
+        }
+        return Freshness.FRESH;
     }
 
     private Freshness runs(Pool pool) {

@@ -7,6 +7,8 @@ import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Style;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
@@ -49,6 +51,8 @@ final class InHand {
     final ReadOnlyObjectWrapper<Wish> wish = new ReadOnlyObjectWrapper<>(Wish.USUAL);
     final ReadOnlyObjectWrapper<Optional<StopPlan>> stop = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Optional<Task>> detour = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<HandOver>> handed = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Style> style = new ReadOnlyObjectWrapper<>(Style.USUAL);
     final ReadOnlyObjectWrapper<Optional<Basis>> levels = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
     final ReadOnlyObjectWrapper<ColumnMap> columns = new ReadOnlyObjectWrapper<>(ColumnMap.AS_NAMED);
@@ -86,6 +90,8 @@ final class InHand {
         set(wish, ledger.get(Kinds.WISH, robot).orElse(Wish.USUAL));
         set(stop, ledger.get(Kinds.STOP, robot));
         set(detour, ledger.get(Kinds.DETOUR, robot));
+        set(handed, ledger.get(Kinds.HANDED, robot));
+        set(style, ledger.get(Kinds.STYLE, robot).orElse(Style.USUAL));
         set(levels, ledger.get(Kinds.LEVELS, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));
         set(setupNow, setup.get().orElseGet(StartingSetup::guess));

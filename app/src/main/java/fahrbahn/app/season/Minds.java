@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.knowledge.Minded;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.trials.Pool;
 import java.util.EnumSet;
@@ -12,20 +13,9 @@ final class Minds {
     static final Map<Station, Set<Aspect>> OF = Map.of(
             Station.ROBOT, Set.of(), // each constant has its own, see Constant.dependsOn
             Station.TABLE, EnumSet.of(Aspect.BEND),
-            Station.MEASURE, EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT, Aspect.AGE, Aspect.LAYOUT),
+            Station.MEASURE, Minded.BY_CAPTURES,
             Station.LEVELS, EnumSet.of(Aspect.CAPTURES),
-            Station.GAINS,
-                    EnumSet.of(
-                            Aspect.BATTERY,
-                            Aspect.WHEELS,
-                            Aspect.HEIGHT,
-                            Aspect.LAYOUT,
-                            Aspect.SURFACES,
-                            Aspect.DRIVE,
-                            Aspect.LOOP,
-                            Aspect.LINE,
-                            Aspect.BEND,
-                            Aspect.LAW),
+            Station.GAINS, Minded.BY_GAINS,
             Station.DRIVE,
                     EnumSet.of(
                             Aspect.HEIGHT,
@@ -39,7 +29,8 @@ final class Minds {
                             Aspect.LAW,
                             Aspect.GAINS,
                             Aspect.TABLE),
-            Station.RUNS, Pool.APART);
+            Station.RUNS, Pool.APART,
+            Station.HANDOVER, Set.of()); // what was handed over is compared number by number
 
     private Minds() {}
 }

@@ -21,4 +21,6 @@ public interface Repairs {
     Repair useRadius();
 
     Repair driveAgain();
+
+    Repair handOver();
 }

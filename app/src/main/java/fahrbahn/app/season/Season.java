@@ -25,6 +25,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
@@ -155,6 +157,18 @@ public final class Season {
         return in.setup.get().isEmpty()
                 ? said
                 : said.withSensorHeightMm(in.setup.get().get().robot().chassis().sensorHeightMm());
+    }
+
+    /** Team, table and venue in hand, as far as they are known. */
+    public String whose() {
+        String team = club().entries(Sort.ROBOT).stream()
+                .filter(Entry::inHand)
+                .map(Entry::team)
+                .findFirst()
+                .orElse("");
+        return Stream.of(team, tableNow().name(), club().venueName(hand().venue()))
+                .filter(word -> !word.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     /** What a result of this moment rests on; how well constants are known is added by those who know. */

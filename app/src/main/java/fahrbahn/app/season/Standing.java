@@ -4,6 +4,7 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.knowledge.TablePrint;
+import fahrbahn.core.program.HandOver;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.trials.Run;
@@ -29,6 +30,8 @@ import java.util.stream.Stream;
  * @param chosen what the gains were chosen for
  * @param driven what the twin's latest run rests on
  * @param driveTable what the twin drives on
+ * @param handedOver whether anything was handed over to the robot's program
+ * @param toType what is to be typed there anew
  * @param runs of the robot in hand, oldest first
  * @param venueName what a venue is called, by its identifier
  */
@@ -47,6 +50,8 @@ public record Standing(
         Optional<Basis> chosen,
         Optional<Basis> driven,
         TablePrint driveTable,
+        boolean handedOver,
+        List<HandOver.Change> toType,
         List<Run> runs,
         UnaryOperator<String> venueName) {
     public Standing {
@@ -54,6 +59,7 @@ public record Standing(
         knowledge = List.copyOf(knowledge);
         dark = List.copyOf(dark);
         light = List.copyOf(light);
+        toType = List.copyOf(toType);
         runs = List.copyOf(runs);
     }
 

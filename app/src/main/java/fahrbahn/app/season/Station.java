@@ -8,7 +8,8 @@ public enum Station {
     LEVELS("Levels"),
     GAINS("Gains"),
     DRIVE("Drive"),
-    RUNS("Runs");
+    RUNS("Runs"),
+    HANDOVER("Hand-over");
 
     private final String title;
 

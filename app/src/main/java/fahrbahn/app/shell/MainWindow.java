@@ -4,6 +4,7 @@ import fahrbahn.app.club.ClubPage;
 import fahrbahn.app.club.ClubWords;
 import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.gains.GainsView;
+import fahrbahn.app.handover.HandoverView;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Middle;
 import fahrbahn.app.kit.Nodes;
@@ -95,6 +96,7 @@ public final class MainWindow extends BorderPane {
         views.put(Station.GAINS, GainsView.of(workshop.gains()));
         views.put(Station.DRIVE, DriveView.of(workshop.drive()));
         views.put(Station.RUNS, RunsView.of(workshop.runs()));
+        views.put(Station.HANDOVER, HandoverView.of(workshop.handover()));
         for (Station station : Station.values()) {
             StationModel model = workshop.station(station);
             model.verdictProperty().addListener(o -> refreshHead());

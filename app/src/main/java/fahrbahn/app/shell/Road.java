@@ -30,6 +30,7 @@ import javafx.scene.text.Text;
 /** The road down the left side: a winding line with a stop for each station, its state by shape and word. */
 final class Road extends Pane {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
+    private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
     private static final double BETWEEN = 62;
 
     /** Two lines of words. */
@@ -109,6 +110,7 @@ final class Road extends Pane {
 
     /** Where there is no room for two lines, title and mark share one. */
     private void together(boolean oneLine) {
+        pseudoClassStateChanged(TIGHT, oneLine);
         for (Button stop : stops.values()) {
             StackPane words = (StackPane) stop.lookup(".stop-words");
             if (words == null) {

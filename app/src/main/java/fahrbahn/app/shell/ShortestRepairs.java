@@ -79,4 +79,12 @@ final class ShortestRepairs implements Repairs {
     public Repair driveAgain() {
         return new Repair("drive again", Station.DRIVE, () -> workshop.drive().run());
     }
+
+    @Override
+    public Repair handOver() {
+        return new Repair(
+                "type what is marked into the program",
+                Station.HANDOVER,
+                () -> workshop.handover().showPage("Program"));
+    }
 }

@@ -6,6 +6,7 @@ import fahrbahn.app.drive.Laid;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
+import fahrbahn.app.handover.HandoverModel;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.live.LiveModel;
@@ -54,6 +55,7 @@ public final class Workshop {
     private final GainsModel gains;
     private final DriveModel drive;
     private final RunsModel runs;
+    private final HandoverModel handover;
     private final ClubModel club;
     private final Judge judge;
     private final Map<Station, StationModel> stations = new EnumMap<>(Station.class);
@@ -78,6 +80,7 @@ public final class Workshop {
         drive = new DriveModel(season, errands, table::ground, robot::known, live);
         runs = new RunsModel(
                 season, robot::known, table::ground, gains::nextTrial, new Stopwatch(System::nanoTime), live, errands);
+        handover = new HandoverModel(season, table::ground, errands);
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);
@@ -86,6 +89,7 @@ public final class Workshop {
         stations.put(Station.GAINS, gains);
         stations.put(Station.DRIVE, drive);
         stations.put(Station.RUNS, runs);
+        stations.put(Station.HANDOVER, handover);
         judge = new Judge(this::standing, new ShortestRepairs(this), errands, this::stands);
         watch();
         judge.judge();
@@ -158,6 +162,8 @@ public final class Workshop {
                 season.choices().chosenProperty().get(),
                 drive.basis(),
                 drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow),
+                handover.handedOver(),
+                handover.toType(),
                 List.copyOf(season.runs()),
                 season.club()::venueName);
     }
@@ -271,6 +277,10 @@ public final class Workshop {
 
     public RunsModel runs() {
         return runs;
+    }
+
+    public HandoverModel handover() {
+        return handover;
     }
 
     public ClubModel club() {

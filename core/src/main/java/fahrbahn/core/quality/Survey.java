@@ -88,6 +88,12 @@ public record Survey(
         return List.copyOf(byId.values());
     }
 
+    /** The captures of a surface that count: the newest of each of these sensors, lamps on; without any, the newest of others. */
+    public static List<Capture> counting(List<Capture> captures, String surface, List<String> sensors) {
+        List<Capture> its = newest(captures, surface, sensors);
+        return its.isEmpty() ? latest(captures, surface, Lamp.ON).stream().toList() : its;
+    }
+
     /** The newest capture of a surface with the lamps so. */
     public static Optional<Capture> latest(List<Capture> captures, String surface, Lamp lamp) {
         return captures.stream()

@@ -1,0 +1,189 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Season;
+import fahrbahn.app.season.StationModel;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.program.Grain;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Language;
+import fahrbahn.core.program.ProgramConstant;
+import fahrbahn.core.program.RoundingCost;
+import fahrbahn.core.program.Style;
+import fahrbahn.core.program.Taken;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
+import fahrbahn.store.Export;
+import fahrbahn.words.Refusals;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** What goes to the robot's program: its numbers as it takes them, what that costs, and what was handed over before. */
+public final class HandoverModel extends StationModel {
+    private final Supplier<Optional<Ground>> table;
+    private final Consumer<String> tell;
+    private final Errand<TwoOnOneTable> costErrand;
+    private final Errand<String> save;
+    private final ReadOnlyObjectWrapper<Optional<Taken>> taken = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<TwoOnOneTable>> cost = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final CardModel card;
+    private final TypedModel typed;
+    private String problem = "";
+    private Costed costed;
+
+    /** What rounding was judged of. */
+    private record Costed(Taken taken, Optional<Ground> ground) {}
+
+    /** @param table in hand, on which it is seen what rounding costs */
+    public HandoverModel(Season season, Supplier<Optional<Ground>> table, Errands errands) {
+        super(season);
+        this.table = table;
+        this.tell = errands.tell();
+        this.costErrand = errands.errand("What rounding costs");
+        this.save = errands.errand("Saving the program");
+        this.card = new CardModel(season, this, errands);
+        this.typed = new TypedModel(season, this);
+        season.setupProperty().addListener(o -> refresh());
+        season.choices().handedProperty().addListener(o -> refresh());
+        season.choices().styleProperty().addListener(o -> refresh());
+        refresh();
+    }
+
+    public CardModel card() {
+        return card;
+    }
+
+    public TypedModel typed() {
+        return typed;
+    }
+
+    public Style style() {
+        return season.choices().styleProperty().get();
+    }
+
+    public void language(Language language) {
+        season.choices().style(style().withLanguage(language));
+    }
+
+    public void grain(Grain grain) {
+        season.choices().style(style().withGrain(grain));
+    }
+
+    /** The numbers as the program takes them; empty when there is a {@link #problem}. */
+    public ReadOnlyObjectProperty<Optional<Taken>> takenProperty() {
+        return taken.getReadOnlyProperty();
+    }
+
+    /** Why there is no program; empty when there is one. */
+    public String problem() {
+        return problem;
+    }
+
+    /** By the program as it was worked out against as it takes its numbers; empty until it was driven, and where rounding moves nothing. */
+    ReadOnlyObjectProperty<Optional<TwoOnOneTable>> costProperty() {
+        return cost.getReadOnlyProperty();
+    }
+
+    /** The program in the team's language; empty when there is none. */
+    String program() {
+        return taken.get().map(t -> style().language().program(t.taken())).orElse("");
+    }
+
+    /** What is to be typed anew; all of it when nothing was handed over. */
+    public List<HandOver.Change> toType() {
+        return taken.get()
+                .map(t -> last().map(h -> h.since(t)).orElseGet(() -> t.constants().stream()
+                        .map(c -> new HandOver.Change(c.name(), Double.NaN, c.typed(t.grain())))
+                        .toList()))
+                .orElse(List.of());
+    }
+
+    public boolean handedOver() {
+        return last().isPresent();
+    }
+
+    Optional<HandOver> last() {
+        return season.choices().handedProperty().get();
+    }
+
+    List<ProgramConstant> constants() {
+        return taken.get().map(Taken::constants).orElse(List.of());
+    }
+
+    /** Everything that is marked has been typed into the robot. */
+    public void handOver() {
+        taken.get().ifPresentOrElse(t -> season.choices().handOver(t), () -> tell.accept(problem));
+    }
+
+    private void refresh() {
+        Setup setup = season.setupOrGuess();
+        Optional<Taken> now;
+        try {
+            Taken rounded = Taken.of(setup, style().grain());
+            rounded.constants();
+            now = Optional.of(rounded);
+            problem = "";
+        } catch (BadValueException refused) {
+            now = Optional.empty();
+            problem = Refusals.sentence(refused);
+        }
+        if (!now.equals(taken.get())) {
+            cost.set(Optional.empty());
+            taken.set(now);
+        }
+        say(HandoverWords.verdict(this, setup.robot().name()));
+    }
+
+    /** Somebody looks at the program: what rounding costs is driven, unless it has been, or moves nothing. */
+    void look() {
+        Optional<Ground> ground = table.get();
+        Optional<Taken> rounded = taken.get();
+        if (rounded.isEmpty() || ground.isEmpty() || rounded.get().changes().isEmpty()) {
+            return;
+        }
+        Costed now = new Costed(rounded.get(), ground);
+        if (now.equals(costed)) {
+            return;
+        }
+        costed = now;
+        cost.set(Optional.empty());
+        costErrand.runToEnd(job -> RoundingCost.drive(ground.get(), rounded.get(), job), ending -> {
+            if (ending instanceof Ending.Done<TwoOnOneTable> done) {
+                cost.set(Optional.of(done.result()));
+            } else if (!Ending.words(ending).isEmpty()) {
+                tell.accept(Ending.words(ending));
+            }
+        });
+    }
+
+    boolean working() {
+        return costErrand.runningProperty().get();
+    }
+
+    double progress() {
+        return costErrand.progress();
+    }
+
+    /** Saves the program as text. */
+    public void save(Path file) {
+        String text = program();
+        if (text.isEmpty()) {
+            tell.accept(problem);
+            return;
+        }
+        save.run(
+                job -> {
+                    Export.text(file, text);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                tell);
+    }
+}

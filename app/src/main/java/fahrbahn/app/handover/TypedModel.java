@@ -1,0 +1,86 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.app.season.Season;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Taken;
+import fahrbahn.core.program.TypedBack;
+import fahrbahn.core.program.TypedBack.Handed;
+import fahrbahn.core.program.TypedBack.Slip;
+import fahrbahn.words.Refusals;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Numbers read off the robot and typed back, held against those that belong there. */
+public final class TypedModel {
+    private final Season season;
+    private final HandoverModel handover;
+    private final Map<String, String> typed = new HashMap<>();
+    private final ReadOnlyObjectWrapper<Checked> checked = new ReadOnlyObjectWrapper<>(new Checked(List.of(), 0, List.of(), ""));
+    private Optional<Taken> of = Optional.empty();
+
+    /**
+     * @param wanted what belongs on the robot
+     * @param typed how many of them were
+     * @param problem what is no number, in words; empty otherwise
+     */
+    public record Checked(List<Handed> wanted, int typed, List<Slip> slips, String problem) {
+        /** Of one number; empty when it is right, or not typed yet. */
+        Optional<Slip> slip(String name) {
+            return slips.stream()
+                    .filter(s -> s.handed().name().equals(name) && s.kind() != TypedBack.Kind.MISSING)
+                    .findFirst();
+        }
+    }
+
+    TypedModel(Season season, HandoverModel handover) {
+        this.season = season;
+        this.handover = handover;
+    }
+
+    public ReadOnlyObjectProperty<Checked> checkedProperty() {
+        return checked.getReadOnlyProperty();
+    }
+
+    /** Somebody looks: of another robot, or after a change, the numbers are others. */
+    public void look() {
+        if (!handover.takenProperty().get().equals(of)) {
+            of = handover.takenProperty().get();
+            typed.clear();
+            check();
+        }
+    }
+
+    /** @param text as it stands on the robot; empty when it was not read */
+    public void type(String name, String text) {
+        typed.put(name, text);
+        check();
+    }
+
+    String typed(String name) {
+        return typed.getOrDefault(name, "");
+    }
+
+    /** Begins anew. */
+    public void clear() {
+        typed.clear();
+        check();
+    }
+
+    private void check() {
+        List<Handed> wanted =
+                of.map(t -> HandOver.of(Instant.EPOCH, t).constants()).orElse(List.of());
+        int count = (int) wanted.stream().filter(h -> !typed(h.name()).isBlank()).count();
+        try {
+            double periodS = season.setupOrGuess().robot().loop().periodS();
+            checked.set(new Checked(wanted, count, TypedBack.check(wanted, typed, periodS), ""));
+        } catch (BadValueException noNumber) {
+            checked.set(new Checked(wanted, count, List.of(), Refusals.sentence(noNumber)));
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package fahrbahn.card;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All that stands on the page that a crew takes to the table.
+ *
+ * @param robot its name
+ * @param whose team, table and venue, as far as they are known
+ * @param when the card was made
+ * @param numbers to be typed into the program
+ * @param taken how the program takes numbers
+ * @param speed what the base command means on the table
+ * @param signs which way each sensor must turn it
+ * @param faults what to do for each fault that is seen
+ * @param stale what does not hold any more, and since what; empty when all does
+ * @param cautions that fit
+ * @param lane where the set point stands; empty where the law has no such picture
+ */
+public record PitCard(
+        String robot,
+        String whose,
+        String when,
+        List<Number> numbers,
+        String taken,
+        String speed,
+        List<Line> signs,
+        List<Line> faults,
+        List<String> stale,
+        List<String> cautions,
+        Optional<LanePicture> lane) {
+    /** @param value as it is typed @param changed since the last hand-over */
+    public record Number(String name, String value, String words, boolean changed) {}
+
+    /** @param what is seen or done @param then what follows */
+    public record Line(String what, String then) {}
+
+    public PitCard {
+        numbers = List.copyOf(numbers);
+        signs = List.copyOf(signs);
+        faults = List.copyOf(faults);
+        stale = List.copyOf(stale);
+        cautions = List.copyOf(cautions);
+    }
+}
