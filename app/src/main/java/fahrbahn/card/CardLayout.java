@@ -31,6 +31,10 @@ final class CardLayout {
     private static final int FEW = 6;
     private static final int MANY = 18;
     private static final double LANE_HEIGHT = 250;
+
+    /** In a lower one its words find no room beside each other. */
+    private static final double LEAST_LANE_HEIGHT = 200;
+
     private static final double LANE_SHARE = 0.62;
     private static final double FAULT_SHARE = 0.3;
 
@@ -38,6 +42,7 @@ final class CardLayout {
     private final Pen pen;
     private final double times;
     private final double width;
+    private final double laneHeight;
     private double y = EDGE;
 
     CardLayout(PitCard card, Paper paper, Pen pen, double times) {
@@ -45,6 +50,7 @@ final class CardLayout {
         this.pen = pen;
         this.times = times;
         this.width = paper.width() - 2 * EDGE;
+        this.laneHeight = Math.max(LEAST_LANE_HEIGHT, LANE_HEIGHT * times);
     }
 
     /** @return how far down it reaches, edge included */
@@ -110,7 +116,8 @@ final class CardLayout {
         words(number.name(), x + 5, inside - wide - 6, times);
         words(number.words(), x + 5, inside - wide - 6, SMALL * times);
         double bottom = Math.max(y + 3 * times, top + LEADING * VALUE * times + 6 * times);
-        pen.text(INK, number.value(), x + cell - 5, top + (bottom - top) / 2 + 0.3 * LEADING * size, Anchor.RIGHT, size);
+        pen.text(
+                INK, number.value(), x + cell - 5, top + (bottom - top) / 2 + 0.3 * LEADING * size, Anchor.RIGHT, size);
         y = bottom;
     }
 
@@ -131,12 +138,9 @@ final class CardLayout {
             y = top;
             title("The lane: Kp against speed", EDGE, laneWidth);
             VectorSheet.bare(
-                    new LaneChart(card.lane().get()),
-                    PlacedPen.at(pen, EDGE, y),
-                    laneWidth,
-                    top + LANE_HEIGHT * times - y);
+                    new LaneChart(card.lane().get()), PlacedPen.at(pen, EDGE, y), laneWidth, top + laneHeight - y);
         }
-        y = Math.max(signsEnd, lane ? top + LANE_HEIGHT * times : 0) + 2 * times;
+        y = Math.max(signsEnd, lane ? top + laneHeight : 0) + 2 * times;
     }
 
     private void fault(Line fault) {

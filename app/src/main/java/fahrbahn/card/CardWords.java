@@ -48,16 +48,16 @@ public final class CardWords {
     public static PitCard card(Taken taken, String whose, String when, Optional<HandOver> last, List<String> stale) {
         Setup setup = taken.taken();
         Optional<LanePicture> lane = lane(setup);
-        Set<String> changed = last.map(h -> h.since(taken).stream()
-                        .map(HandOver.Change::name)
-                        .collect(Collectors.toSet()))
+        Set<String> changed = last.map(
+                        h -> h.since(taken).stream().map(HandOver.Change::name).collect(Collectors.toSet()))
                 .orElse(Set.of());
         return new PitCard(
                 setup.robot().name(),
                 whose,
                 when,
                 taken.constants().stream()
-                        .map(c -> new PitCard.Number(c.name(), typed(c, taken.grain()), words(c, taken.grain()), changed.contains(c.name())))
+                        .map(c -> new PitCard.Number(
+                                c.name(), typed(c, taken.grain()), words(c, taken.grain()), changed.contains(c.name())))
                         .toList(),
                 taken.grain() == Grain.ANY ? "" : "rounded to " + taken.grain().words(),
                 "BASE is " + Words.number(setup.speedMmPerS()) + " mm/s on the table",
@@ -80,7 +80,8 @@ public final class CardWords {
 
     /** As it is typed into the program. */
     public static String typed(ProgramConstant constant, Grain grain) {
-        return Words.number(constant.typed(grain), 4);
+        double value = constant.typed(grain);
+        return grain == Grain.ANY ? Words.number(value, 4) : Words.exact(value);
     }
 
     private static String words(ProgramConstant constant, Grain grain) {
@@ -100,10 +101,14 @@ public final class CardWords {
             faults.add(new Line("It wiggles or leaves the bends", slower));
         }
         faults.add(new Line("It turns away at once", "sensors swapped, or a sign: hold it by hand as above"));
-        faults.add(new Line("It rides to one side", "light and dark have changed: capture both again here, type DARK and LIGHT anew"));
+        faults.add(new Line(
+                "It rides to one side",
+                "light and dark have changed: capture both again here, type DARK and LIGHT anew"));
         faults.add(new Line("It got slower, or soft", "the battery: swap it, then one slow run"));
         if (law.options().lost().action() == LostLine.Action.NONE) {
-            faults.add(new Line("It loses the line in a gap", slower + ", and start it straight: nothing in this program finds it again"));
+            faults.add(new Line(
+                    "It loses the line in a gap",
+                    slower + ", and start it straight: nothing in this program finds it again"));
         }
         if (law.options().turnMarks().isPresent()) {
             faults.add(new Line("It misses a mark", "capture the marks again under these lamps; slower: " + slower));
@@ -119,7 +124,9 @@ public final class CardWords {
     /** More Kp where the lane has room for it; nothing but slower where it has none. */
     private static String leaves(Taken taken, Law law, Optional<LanePicture> lane) {
         double more = MORE * law.kp();
-        double room = lane.flatMap(LanePicture::wiggleKp).map(kp -> MOST_OF_ONSET * kp).orElse(Double.POSITIVE_INFINITY);
+        double room = lane.flatMap(LanePicture::wiggleKp)
+                .map(kp -> MOST_OF_ONSET * kp)
+                .orElse(Double.POSITIVE_INFINITY);
         return more <= room ? gain("KP", more, taken.grain()) + "; still so: " : "no room for more KP: ";
     }
 

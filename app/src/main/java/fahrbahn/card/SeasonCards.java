@@ -79,12 +79,14 @@ public final class SeasonCards {
                 .withSensorHeightMm(setup.robot().chassis().sensorHeightMm());
         Basis here = Basis.of(now, conditions).withSetting(Shared.setting(setup));
         Optional<Draft> course = ledger.get(Kinds.COURSE, hand.table());
-        Basis basis = course.map(draft -> here.withTable(TablePrints.of(hand.table(), draft))).orElse(here);
+        Basis basis = course.map(draft -> here.withTable(TablePrints.of(hand.table(), draft)))
+                .orElse(here);
         List<Capture> captures = ledger.all(Kinds.CAPTURE, robot).values().stream()
                 .sorted(Comparator.comparing(Capture::at))
                 .toList();
         String whose = Stream.of(
-                        listing(Kinds.TEAM, "", listing(Kinds.ROBOT, robot).team()).name(),
+                        listing(Kinds.TEAM, "", listing(Kinds.ROBOT, robot).team())
+                                .name(),
                         course.map(Draft::name).orElse(""),
                         venue(hand.venue()))
                 .filter(word -> !word.isEmpty())

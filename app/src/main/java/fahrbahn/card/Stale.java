@@ -40,7 +40,8 @@ public final class Stale {
                     .min(Comparator.comparing(Capture::at))
                     .orElseThrow();
             Basis then = Basis.of(oldest.at(), oldest.conditions());
-            Since since = Since.of(then, now).aged(then, now, Minded.CAPTURES_STAY).only(Minded.BY_CAPTURES);
+            Since since =
+                    Since.of(then, now).aged(then, now, Minded.CAPTURES_STAY).only(Minded.BY_CAPTURES);
             add(stale, "Dark and light: ", since, venueName);
         }
         if (gains.isEmpty()) {

@@ -52,12 +52,14 @@ final class CardCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws BadFileException {
-        String name = out.getFileName() == null ? "" : out.getFileName().toString().toLowerCase(Locale.ROOT);
+        String name =
+                out.getFileName() == null ? "" : out.getFileName().toString().toLowerCase(Locale.ROOT);
         if (!name.matches(".*\\.(pdf|png|svg)")) {
             throw new BadValueException("--out", "'" + out + "'", "a name that ends in .pdf, .png or .svg");
         }
         Paper size = oneOf("--paper", paper, Paper.values(), p -> p.word().toLowerCase(Locale.ROOT));
-        Optional<Grain> grain = Optional.ofNullable(numbers).map(n -> oneOf("--numbers", n, Grain.values(), Grain::word));
+        Optional<Grain> grain =
+                Optional.ofNullable(numbers).map(n -> oneOf("--numbers", n, Grain.values(), Grain::word));
         List<PitCard> cards = cards(grain);
         CardFile.write(cards, size, out);
         boolean all = name.endsWith(".pdf");
@@ -84,7 +86,8 @@ final class CardCommand implements Callable<Integer> {
                 .toList();
         if (cards.isEmpty()) {
             throw robot == null
-                    ? new BadValueException("SEASON", "'" + from + "'", "a season with a robot whose numbers are typed in")
+                    ? new BadValueException(
+                            "SEASON", "'" + from + "'", "a season with a robot whose numbers are typed in")
                     : new BadValueException("--robot", "'" + robot + "'", "the name of a robot of the season");
         }
         return cards;
@@ -95,6 +98,8 @@ final class CardCommand implements Callable<Integer> {
                 .filter(value -> name.apply(value).equals(word))
                 .findFirst()
                 .orElseThrow(() -> new BadValueException(
-                        option, "'" + word + "'", Arrays.stream(values).map(name).collect(Collectors.joining(", "))));
+                        option,
+                        "'" + word + "'",
+                        Arrays.stream(values).map(name).collect(Collectors.joining(", "))));
     }
 }

@@ -1,19 +1,19 @@
 package fahrbahn.pen;
 
 import fahrbahn.store.BadFileException;
+import fahrbahn.store.Export;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
-import fahrbahn.store.Export;
-import java.nio.file.Path;
-import java.util.List;
-import java.util.Locale;
 
 /** A chart as a file of vectors. */
 public final class ChartFile {

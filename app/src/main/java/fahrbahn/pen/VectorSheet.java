@@ -2,6 +2,7 @@ package fahrbahn.pen;
 
 import fahrbahn.words.Words;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** A chart on paper: frame, ticks and labels round what it draws itself, with any vector pen. */
 public final class VectorSheet {
@@ -11,6 +12,11 @@ public final class VectorSheet {
     private static final double BOTTOM = 52;
     private static final double TOP = 40;
     private static final double BARE_TOP = 24;
+
+    /** Between two ticks. */
+    private static final double LEAST_ACROSS = 26;
+
+    private static final double LEAST_UP = 14;
     private static final double RIGHT = 24;
     private static final String INK = "ink-text";
     private static final Pen.Stroke FRAME = new Pen.Stroke(INK, 1);
@@ -23,6 +29,15 @@ public final class VectorSheet {
         draw(chart, pen, WIDTH, HEIGHT);
     }
 
+    /** Every second, or fewer still, where their words would lie on each other. */
+    private static List<Double> fewer(List<Double> ticks, double most) {
+        int each = Math.max(1, (int) Math.ceil(ticks.size() / Math.max(1, most)));
+        return IntStream.range(0, ticks.size())
+                .filter(i -> i % each == 0)
+                .mapToObj(ticks::get)
+                .toList();
+    }
+
     private static void draw(Chart chart, Pen pen, double width, double height) {
         pen.text(INK, chart.title(), LEFT, 24);
         bare(chart, PlacedPen.at(pen, 0, TOP - BARE_TOP), width, height - TOP + BARE_TOP);
@@ -32,8 +47,8 @@ public final class VectorSheet {
     public static void bare(Chart chart, Pen pen, double width, double height) {
         Scale scale = Scale.of(chart, width - LEFT - RIGHT, height - BARE_TOP - BOTTOM);
         Pen inside = PlacedPen.at(pen, LEFT, BARE_TOP);
-        List<Double> across = Scale.ticks(chart.x());
-        List<Double> up = Scale.ticks(chart.y());
+        List<Double> across = fewer(Scale.ticks(chart.x()), scale.width() / LEAST_ACROSS);
+        List<Double> up = fewer(Scale.ticks(chart.y()), scale.height() / LEAST_UP);
         for (double tick : across) {
             double x = scale.px(tick);
             inside.line(GRID, x, 0, x, scale.height());

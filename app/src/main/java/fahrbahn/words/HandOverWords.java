@@ -21,11 +21,11 @@ public final class HandOverWords {
 
     public static String differs(Change change) {
         if (Double.isNaN(change.before())) {
-            return change.name() + " is new: " + Words.number(change.now(), 4);
+            return change.name() + " is new: " + Words.number(change.now(), 6);
         }
         return Double.isNaN(change.now())
                 ? change.name() + " is not needed any more"
-                : change.name() + " is " + Words.number(change.now(), 4) + " and " + Words.number(change.before(), 4)
+                : change.name() + " is " + Words.number(change.now(), 6) + " and " + Words.number(change.before(), 6)
                         + " was handed over";
     }
 }

@@ -43,14 +43,14 @@ public final class SignWords {
         }
         Turn first = turns.get(0);
         Turn last = turns.get(turns.size() - 1);
-        return "By hand, wheels up: with " + first.held() + " it must turn " + first.turns() + ", with " + last.held() + " "
-                + last.turns() + ".";
+        return "By hand, wheels up: with " + first.held() + " it must turn " + first.turns() + ", with " + last.held()
+                + " " + last.turns() + ".";
     }
 
     /** With all other sensors over ground. */
     private static String turned(Setup setup, Program program, Sensor one, double reading) {
-        double[] readings = program.readings(
-                s -> s.name().equals(one.name()) ? reading : setup.line().polarity().ground(s));
+        double[] readings = program.readings(s ->
+                s.name().equals(one.name()) ? reading : setup.line().polarity().ground(s));
         program.reset();
         program.tick(readings, setup.robot().loop().periodS());
         double steering = program.steering();

@@ -96,4 +96,27 @@ class CheckCommandTest {
         assertThat(run(new StringWriter(), "check", folder.resolve("none"))).isEqualTo(2);
         assertThat(err).contains("no such season file");
     }
+
+    /** A page for each robot of the season, the robot in hand first; the file is left as it is. */
+    @Test
+    void everyRobotOfASeasonHasACard() throws Exception {
+        byte[] before = Files.readAllBytes(season);
+        Path pdf = folder.resolve("cards.pdf");
+        JsonNode told = answer("card", season, "--out", pdf, "--numbers", "hundredths", "--paper", "letter");
+        assertThat(told.get("cards")).hasSize(3);
+        assertThat(Files.readAllBytes(season)).isEqualTo(before);
+        try (var document = org.apache.pdfbox.Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(3);
+        }
+        String second = told.at("/cards/1/robot").textValue();
+        JsonNode one = answer("card", season, "--out", folder.resolve("one.svg"), "--robot", second);
+        assertThat(one.at("/cards/0/robot").textValue()).isEqualTo(second);
+        assertThat(one.at("/cards/0/stale")).isNotNull();
+        assertThat(run(new StringWriter(), "card", season, "--out", folder.resolve("x.doc")))
+                .isEqualTo(2);
+        assertThat(err).contains(".pdf, .png or .svg");
+        assertThat(run(new StringWriter(), "card", season, "--out", pdf, "--robot", "Nobody"))
+                .isEqualTo(2);
+        assertThat(err).contains("Nobody");
+    }
 }

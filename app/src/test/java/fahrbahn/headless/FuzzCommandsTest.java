@@ -249,11 +249,22 @@ class FuzzCommandsTest {
                                     write(file, turning, whole, random),
                                     write(folder.resolve("colours.csv"), colours, true, random));
                 case 14 ->
-                    List.of(
-                            "code",
-                            write(file, i % 2 == 0 ? turning : setup, whole, random),
-                            "--language",
-                            List.of("python", "cpp", "java", "blocks").get(random.nextInt(4)));
+                    i % 60 == 14
+                            ? List.of(
+                                    "card",
+                                    write(file, i % 2 == 0 ? turning : setup, whole, random),
+                                    "--out",
+                                    folder.resolve("card."
+                                                    + List.of("pdf", "svg", "doc")
+                                                            .get(random.nextInt(3)))
+                                            .toString(),
+                                    "--numbers",
+                                    List.of("any", "whole", "2", "many").get(random.nextInt(4)))
+                            : List.of(
+                                    "code",
+                                    write(file, i % 2 == 0 ? turning : setup, whole, random),
+                                    "--language",
+                                    List.of("python", "cpp", "java", "blocks").get(random.nextInt(4)));
                 default ->
                     List.of(
                             "drive",

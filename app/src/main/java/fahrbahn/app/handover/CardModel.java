@@ -39,7 +39,8 @@ public final class CardModel {
     public record Shown(PitCard card, BufferedImage image) {}
 
     /** All that a card is made from. */
-    private record Wanted(Taken taken, String whose, String when, Optional<HandOver> last, List<String> stale, Paper paper) {
+    private record Wanted(
+            Taken taken, String whose, String when, Optional<HandOver> last, List<String> stale, Paper paper) {
         PitCard card() {
             return CardWords.card(taken, whose, when, last, stale);
         }
@@ -98,13 +99,15 @@ public final class CardModel {
                 },
                 ending -> {
                     problem = Ending.words(ending);
-                    shown.set(ending instanceof Ending.Done<Shown> done ? Optional.of(done.result()) : Optional.empty());
+                    shown.set(
+                            ending instanceof Ending.Done<Shown> done ? Optional.of(done.result()) : Optional.empty());
                 });
     }
 
     private Optional<Wanted> wanted() {
         Basis now = season.basisNow();
-        return handover.takenProperty().get()
+        return handover.takenProperty()
+                .get()
                 .map(taken -> new Wanted(
                         taken,
                         season.whose(),

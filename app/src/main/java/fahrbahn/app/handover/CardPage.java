@@ -45,7 +45,12 @@ final class CardPage {
 
     Pages.Page page() {
         ChoiceField<Paper> paper = new ChoiceField<>(
-                "cardPaper", "paper", "The size of the paper it is printed on.", Paper.values(), Paper::word, model::paper);
+                "cardPaper",
+                "paper",
+                "The size of the paper it is printed on.",
+                Paper.values(),
+                Paper::word,
+                model::paper);
         paper.show(model.paperProperty().get());
         Action closer = new Action("cardCloser", "Closer", KeyCode.Z, this::closer);
         Action save = new Action("cardSave", "Save or print", KeyCode.V, this::save);
@@ -61,7 +66,10 @@ final class CardPage {
                                 "reason")),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
         return new Pages.Page(
-                "Pit card", new SideBySide(frame, side, CARD_SHARE, LEAST_EM), List.of(closer, save), nowNs -> model.look());
+                "Pit card",
+                new SideBySide(frame, side, CARD_SHARE, LEAST_EM),
+                List.of(closer, save),
+                nowNs -> model.look());
     }
 
     private void closer() {
@@ -73,18 +81,28 @@ final class CardPage {
     private void fit() {
         card.setFitWidth(frame.getWidth());
         card.setFitHeight(close ? 0 : frame.getHeight());
-        frame.setMinHeight(close && card.getImage() != null ? card.getImage().getHeight() * frame.getWidth() / card.getImage().getWidth() : LEAST_HEIGHT);
+        frame.setMinHeight(
+                close && card.getImage() != null
+                        ? card.getImage().getHeight()
+                                * frame.getWidth()
+                                / card.getImage().getWidth()
+                        : LEAST_HEIGHT);
     }
 
     private void refresh() {
         Optional<CardModel.Shown> shown = model.shownProperty().get();
         card.setImage(shown.map(s -> SwingFXUtils.toFXImage(s.image(), null)).orElse(null));
         card.setAccessibleText(shown.map(s -> HandoverWords.says(s.card())).orElse("The card is drawn."));
-        List<String> lines = shown.map(CardModel.Shown::card).map(PitCard::stale).orElse(List.of());
-        state.setText(shown.isEmpty()
-                ? (model.problem().isEmpty() ? "The card is drawn." : model.problem())
-                : lines.isEmpty() ? "All on it holds." : "Not all on it holds any more; it says so:");
-        stale.getChildren().setAll(lines.stream().map(line -> Nodes.wrapped(line, "reason")).toList());
+        List<String> lines =
+                shown.map(CardModel.Shown::card).map(PitCard::stale).orElse(List.of());
+        state.setText(
+                shown.isEmpty()
+                        ? (model.problem().isEmpty() ? "The card is drawn." : model.problem())
+                        : lines.isEmpty() ? "All on it holds." : "Not all on it holds any more; it says so:");
+        stale.getChildren()
+                .setAll(lines.stream()
+                        .map(line -> Nodes.wrapped(line, "reason"))
+                        .toList());
         fit();
     }
 

@@ -100,9 +100,10 @@ public final class HandoverModel extends StationModel {
     /** What is to be typed anew; all of it when nothing was handed over. */
     public List<HandOver.Change> toType() {
         return taken.get()
-                .map(t -> last().map(h -> h.since(t)).orElseGet(() -> t.constants().stream()
-                        .map(c -> new HandOver.Change(c.name(), Double.NaN, c.typed(t.grain())))
-                        .toList()))
+                .map(t -> last().map(h -> h.since(t))
+                        .orElseGet(() -> t.constants().stream()
+                                .map(c -> new HandOver.Change(c.name(), Double.NaN, c.typed(t.grain())))
+                                .toList()))
                 .orElse(List.of());
     }
 

@@ -51,8 +51,8 @@ final class HandoverWords {
         List<HandOver.Change> toType = model.toType();
         Optional<HandOver> last = model.last();
         if (last.isEmpty()) {
-            return Verdict.open(Words.count(toType.size(), "number goes", "numbers go") + " into the program of " + robot
-                    + ": type them, then press U on Program.");
+            return Verdict.open(Words.count(toType.size(), "number goes", "numbers go") + " into the program of "
+                    + robot + ": type them, then press U on Program.");
         }
         if (toType.isEmpty()) {
             return Verdict.good("The program of " + robot + " has all its "
@@ -65,7 +65,8 @@ final class HandoverWords {
 
     /** The card for those who cannot see it. */
     static String says(PitCard card) {
-        String numbers = card.numbers().stream().map(n -> n.name() + " " + n.value()).collect(Collectors.joining(", "));
+        String numbers =
+                card.numbers().stream().map(n -> n.name() + " " + n.value()).collect(Collectors.joining(", "));
         return "The pit card of " + card.robot() + ": type " + numbers + ". " + String.join(" ", card.stale());
     }
 
@@ -134,10 +135,13 @@ final class HandoverWords {
         return switch (slip.kind()) {
             case MISSING -> name + " was not typed; it is to be " + wanted + ".";
             case SIGN -> name + " has the wrong sign: it is to be " + wanted + ". The robot would turn away.";
-            case SWAPPED -> name + " has the value of " + slip.other().orElse("another") + ": it is to be " + wanted + ".";
-            case DECIMAL -> name + " is " + times(slip.places()) + ": a decimal point slipped; it is to be " + wanted + ".";
-            case PER_SECOND -> name + " is per second where the program counts per loop, or the other way round: it is to be "
-                    + wanted + ".";
+            case SWAPPED ->
+                name + " has the value of " + slip.other().orElse("another") + ": it is to be " + wanted + ".";
+            case DECIMAL ->
+                name + " is " + times(slip.places()) + ": a decimal point slipped; it is to be " + wanted + ".";
+            case PER_SECOND ->
+                name + " is per second where the program counts per loop, or the other way round: it is to be " + wanted
+                        + ".";
             case DIGITS -> name + " has two digits changed round: it is to be " + wanted + ".";
             case OTHER -> name + " is another number: it is to be " + wanted + ".";
         };
@@ -152,7 +156,9 @@ final class HandoverWords {
         if (typedCount == 0) {
             return "Read the " + of + " numbers off the robot and type them here; a slip is found and named.";
         }
-        long missing = slips.stream().filter(s -> s.kind() == fahrbahn.core.program.TypedBack.Kind.MISSING).count();
+        long missing = slips.stream()
+                .filter(s -> s.kind() == fahrbahn.core.program.TypedBack.Kind.MISSING)
+                .count();
         long wrong = slips.size() - missing;
         if (wrong > 0) {
             return Words.count(wrong, "slip", "slips") + ": mend " + (wrong == 1 ? "it" : "them")

@@ -2,8 +2,8 @@ package fahrbahn.app.handover;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
-import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
@@ -46,7 +46,8 @@ final class ProgramPage {
         program.setEditable(false);
         program.getStyleClass().add("program");
         program.setAccessibleText("The law as a program");
-        Fields.describe(program, "program", "The law in the team's language, with its numbers as the robot takes them.");
+        Fields.describe(
+                program, "program", "The law in the team's language, with its numbers as the robot takes them.");
         numbers.setId("programNumbers");
         numbers.getStyleClass().add("schools");
         rounding.setId("programRounding");
@@ -79,10 +80,12 @@ final class ProgramPage {
         model.takenProperty().addListener(o -> refresh.run());
         model.costProperty().addListener(o -> sayRounding());
         refresh.run();
-        VBox main = Nodes.column(
-                Nodes.flow(language.inARow(), copy.button(), save.button()), Nodes.grow(program));
+        VBox main = Nodes.column(Nodes.flow(language.inARow(), copy.button(), save.button()), Nodes.grow(program));
         VBox side = Nodes.column(
-                Nodes.panel("Type these; what is new since the last hand-over is marked", numbers, Nodes.flow(use.button())),
+                Nodes.panel(
+                        "Type these; what is new since the last hand-over is marked",
+                        numbers,
+                        Nodes.flow(use.button())),
                 Nodes.panel("As the robot takes them", grain.inARow(), rounding, progress),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
         return new Pages.Page(
@@ -100,8 +103,8 @@ final class ProgramPage {
         if (!program.getText().equals(text)) {
             program.setText(text);
         }
-        Map<String, HandOver.Change> changes = model.toType().stream()
-                .collect(Collectors.toMap(HandOver.Change::name, Function.identity()));
+        Map<String, HandOver.Change> changes =
+                model.toType().stream().collect(Collectors.toMap(HandOver.Change::name, Function.identity()));
         numbers.getChildren().clear();
         Grain grain = model.style().grain();
         int row = 0;

@@ -21,7 +21,8 @@ public final class TypedModel {
     private final Season season;
     private final HandoverModel handover;
     private final Map<String, String> typed = new HashMap<>();
-    private final ReadOnlyObjectWrapper<Checked> checked = new ReadOnlyObjectWrapper<>(new Checked(List.of(), 0, List.of(), ""));
+    private final ReadOnlyObjectWrapper<Checked> checked =
+            new ReadOnlyObjectWrapper<>(new Checked(List.of(), 0, List.of(), ""));
     private Optional<Taken> of = Optional.empty();
 
     /**
@@ -75,7 +76,8 @@ public final class TypedModel {
     private void check() {
         List<Handed> wanted =
                 of.map(t -> HandOver.of(Instant.EPOCH, t).constants()).orElse(List.of());
-        int count = (int) wanted.stream().filter(h -> !typed(h.name()).isBlank()).count();
+        int count =
+                (int) wanted.stream().filter(h -> !typed(h.name()).isBlank()).count();
         try {
             double periodS = season.setupOrGuess().robot().loop().periodS();
             checked.set(new Checked(wanted, count, TypedBack.check(wanted, typed, periodS), ""));

@@ -39,8 +39,8 @@ final class TypedPage {
         Action clear = new Action("typedClear", "Begin anew", KeyCode.R, this::clear);
         model.checkedProperty().addListener(o -> refresh());
         refresh();
-        VBox page = Nodes.column(
-                Nodes.panel("Read off the robot what stands in its program", Nodes.row(Nodes.grow(state), clear.button()), rows));
+        VBox page = Nodes.column(Nodes.panel(
+                "Read off the robot what stands in its program", Nodes.row(Nodes.grow(state), clear.button()), rows));
         return new Pages.Page("Typed back", page, List.of(clear), nowNs -> model.look());
     }
 
@@ -55,9 +55,13 @@ final class TypedPage {
             shown = checked.wanted();
             build();
         }
-        state.setText(checked.problem().isEmpty()
-                ? HandoverWords.typed(checked.slips(), checked.typed(), checked.wanted().size())
-                : checked.problem());
+        state.setText(
+                checked.problem().isEmpty()
+                        ? HandoverWords.typed(
+                                checked.slips(),
+                                checked.typed(),
+                                checked.wanted().size())
+                        : checked.problem());
         for (Handed one : shown) {
             String slip = checked.slip(one.name()).map(HandoverWords::slip).orElse("");
             boolean right = slip.isEmpty()
@@ -78,7 +82,8 @@ final class TypedPage {
             field.setId("typed-" + name.toLowerCase(Locale.ROOT).replace('_', '-'));
             field.setPrefColumnCount(COLUMNS);
             field.setAccessibleText(name);
-            Fields.describe(field, name, "What stands on the robot as " + name + ", digit by digit as its display shows it.");
+            Fields.describe(
+                    field, name, "What stands on the robot as " + name + ", digit by digit as its display shows it.");
             field.textProperty().addListener(o -> model.type(name, field.getText()));
             field.setOnAction(e -> Fields.next(field));
             Label words = Nodes.wrapped("", "reason");

@@ -1,6 +1,5 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.words.SignWords;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
@@ -14,6 +13,7 @@ import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.words.LawWords;
+import fahrbahn.words.SignWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -141,8 +141,9 @@ public final class FreshnessGraph {
                 Stream.concat(is.dark().stream(), is.light().stream()).toList();
         Capture oldest = Collections.min(all, Comparator.comparing(Capture::at));
         Basis then = Basis.of(oldest.at(), oldest.conditions());
-        Since since =
-                Since.of(then, is.now()).aged(then, is.now(), Minded.CAPTURES_STAY).only(Minds.OF.get(Station.MEASURE));
+        Since since = Since.of(then, is.now())
+                .aged(then, is.now(), Minded.CAPTURES_STAY)
+                .only(Minds.OF.get(Station.MEASURE));
         List<Cause> causes = new ArrayList<>(since.causes());
         List<Sensor> sensors = is.now().setup().map(s -> s.robot().sensors()).orElse(List.of());
         int captured = (int) sensors.stream()
@@ -239,7 +240,8 @@ public final class FreshnessGraph {
         for (Station station : List.of(Station.LEVELS, Station.GAINS)) {
             Freshness.Mark mark = found.get(station).mark();
             if (mark == Freshness.Mark.STALE || mark == Freshness.Mark.GUESS) {
-                return inherited("with " + station.title().toLowerCase(Locale.ROOT) + " that are: ", found.get(station));
+                return inherited(
+                        "with " + station.title().toLowerCase(Locale.ROOT) + " that are: ", found.get(station));
             }
         }
         return Freshness.FRESH;

@@ -40,9 +40,8 @@ public record Taken(Grain grain, Setup set, Setup taken) {
     }
 
     private static Setup rounded(Setup set, Grain grain) {
-        List<Sensor> sensors = set.robot().sensors().stream()
-                .map(s -> rounded(s, set, grain))
-                .toList();
+        List<Sensor> sensors =
+                set.robot().sensors().stream().map(s -> rounded(s, set, grain)).toList();
         Law law = set.law();
         double base = grain.number(law.baseCommand());
         if (base <= 0) {
@@ -85,7 +84,9 @@ public record Taken(Grain grain, Setup set, Setup taken) {
 
     private static BadValueException lost(String what, double value, Grain grain) {
         return new BadValueException(
-                what, value, "more than nothing when rounded to " + grain.words() + "; take a finer one, or another scale");
+                what,
+                value,
+                "more than nothing when rounded to " + grain.words() + "; take a finer one, or another scale");
     }
 
     /** The constants as they are typed. */

@@ -7,14 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Job;
-
 import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -24,8 +22,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Numbers as the robot's program takes them: which change, by how much, and what that costs on the table. */
 class TakenTest {
-    private static final Setup PAIR = Setups.pair()
-            .withLaw(Setups.pair().law().withGains(0.237, 0, 0.854).withBaseCommand(40.4));
+    private static final Setup PAIR =
+            Setups.pair().withLaw(Setups.pair().law().withGains(0.237, 0, 0.854).withBaseCommand(40.4));
 
     private static double of(Taken taken, String name) {
         return taken.constants().stream()
@@ -42,7 +40,9 @@ class TakenTest {
         assertThat(of(Taken.of(PAIR, Grain.TWO), "KP")).isEqualTo(0.24);
         assertThat(of(Taken.of(PAIR, Grain.ONE), "KD")).isEqualTo(0.9);
         assertThat(of(Taken.of(PAIR, Grain.WHOLE), "BASE")).isEqualTo(40);
-        assertThat(of(Taken.of(PAIR, Grain.WHOLE), "KP")).as("nothing is left of it").isZero();
+        assertThat(of(Taken.of(PAIR, Grain.WHOLE), "KP"))
+                .as("nothing is left of it")
+                .isZero();
         Taken parts = Taken.of(PAIR, Grain.HUNDREDTHS);
         assertThat(of(parts, "KP")).isEqualTo(0.24);
         assertThat(of(parts, "BASE")).isEqualTo(40);
@@ -59,21 +59,22 @@ class TakenTest {
     @EnumSource
     void roundingIsToTheNearest(Grain grain) {
         Random random = new Random(4);
-        double step =
-                switch (grain) {
-                    case ANY -> 0;
-                    case THREE -> 0.001;
-                    case TWO -> 0.01;
-                    case ONE -> 0.1;
-                    case HUNDREDTHS, WHOLE -> 1;
-                };
+        double step = switch (grain) {
+            case ANY -> 0;
+            case THREE -> 0.001;
+            case TWO -> 0.01;
+            case ONE -> 0.1;
+            case HUNDREDTHS, WHOLE -> 1;
+        };
         for (int i = 0; i < 60; i++) {
             Setup setup = PAIR.withLaw(PAIR.law()
                     .withGains(random.nextDouble(), random.nextDouble() / 10, 3 * random.nextDouble())
                     .withBaseCommand(20 + 60 * random.nextDouble()));
             Taken taken = Taken.of(setup, grain);
             for (Taken.Change change : taken.changes()) {
-                assertThat(Math.abs(change.taken() - change.set())).as(change.name()).isLessThanOrEqualTo(step / 2 + 1e-12);
+                assertThat(Math.abs(change.taken() - change.set()))
+                        .as(change.name())
+                        .isLessThanOrEqualTo(step / 2 + 1e-12);
             }
             assertThat(Taken.of(taken.taken(), grain).changes()).isEmpty();
         }
@@ -100,7 +101,8 @@ class TakenTest {
         TwoOnOneTable none = RoundingCost.drive(table, Taken.of(PAIR, Grain.ANY), Job.UNWATCHED);
         assertThat(none.chance().size()).isZero();
         assertThat(none.timeS().size()).isCloseTo(0, within(1e-9));
-        TwoOnOneTable lost = RoundingCost.drive(table, Taken.of(PAIR.withLaw(PAIR.law().withGains(0.237, 0, 0.4)), Grain.WHOLE), Job.UNWATCHED);
+        TwoOnOneTable lost = RoundingCost.drive(
+                table, Taken.of(PAIR.withLaw(PAIR.law().withGains(0.237, 0, 0.4)), Grain.WHOLE), Job.UNWATCHED);
         assertThat(lost.chance().a()).isGreaterThan(0.9);
         assertThat(lost.chance().b()).isLessThan(0.05);
         assertThat(lost.chance().shown()).isTrue();
