@@ -121,7 +121,7 @@ public final class GainsModel extends StationModel {
             problem = Ending.words(ending);
             judge();
             if (withoutGains(setup).equals(useFor)) {
-                look();
+                advise();
                 useIfThere();
             } else {
                 useFor = null;
@@ -145,9 +145,15 @@ public final class GainsModel extends StationModel {
         return withoutGains(setup).equals(advisedFor) ? advised : Advised.NOT_YET;
     }
 
-    /** Somebody looks: the twin tries pairs, unless it has. */
+    /** Somebody looks: the table is made ready for the map, which the coach may turn to at any moment; then the twin tries pairs, unless it has. */
     void look() {
         map.makeReady();
+        if (!map.gettingReady()) {
+            advise();
+        }
+    }
+
+    private void advise() {
         Optional<LanePicture> shown = picture.get();
         Setup wanted = shown.map(p -> withoutGains(p.setup())).orElse(null);
         if (shown.isEmpty() || wanted.equals(advisedFor)) {
@@ -206,7 +212,7 @@ public final class GainsModel extends StationModel {
         if (!advised.done() && !adviceErrand.runningProperty().get()) {
             advisedFor = null; // it was stopped
         }
-        look();
+        advise();
         useIfThere();
     }
 

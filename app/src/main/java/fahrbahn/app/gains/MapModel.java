@@ -20,9 +20,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** How runs on the table in hand come out over Kp and Kd, coarse first and then refined; and the point of the map in hand. */
 public final class MapModel {
-    /** Driven beforehand in each direction. */
-    private static final int CORNERS = 3;
-
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Errand<Picture> errand;
@@ -180,6 +177,7 @@ public final class MapModel {
             errand.stop();
             return;
         }
+        painting.stop(); // the map itself drives what is left of that
         errand.runInParts(
                 (job, part) -> drive(setup, now.ground().get(), job, part),
                 shown -> picture.set(Optional.of(shown)),
@@ -193,8 +191,7 @@ public final class MapModel {
 
     /**
      * Somebody looks at the gains, so at the map soon: what it takes before the first run is made ready, the table painted as each of its starts
-     * sees it, and its corners are driven. The first picture need not wait for that then, and the whole one finds code that has seen the wildest
-     * runs: code that has not is thrown away by the machine when they come, in the middle of the map.
+     * sees it, and its corners are driven. Neither the first picture nor the whole one waits for that then.
      */
     void makeReady() {
         Setup setup = season.setupOrGuess();
@@ -204,8 +201,12 @@ public final class MapModel {
         }
         painted = ground;
         painting.runToEnd(
-                job -> frames.of(setup).drive(ground.get(), CORNERS, job, map -> {}),
+                job -> frames.of(setup).driveCorners(ground.get(), job),
                 ending -> {}); // what keeps it from being driven the map itself tells
+    }
+
+    boolean gettingReady() {
+        return painting.runningProperty().get();
     }
 
     private Picture drive(Setup setup, Ground ground, Job job, Consumer<Picture> part) {
