@@ -2,6 +2,8 @@ package fahrbahn.store;
 
 import fahrbahn.core.belief.Wish;
 import fahrbahn.core.detour.Task;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
@@ -82,6 +84,14 @@ public final class Kinds {
     public static final Kind<HandOver> HANDED =
             new Kind<>("handed", Scope.ROBOT, Codec.plain(HandOverJson::write, HandOverJson::parse));
 
+    /** What was answered in drills. */
+    public static final Kind<DrillScore> DRILLS =
+            new Kind<>("drills", Scope.SEASON, Codec.plain(DrillJson::write, DrillJson::parse));
+
+    /** A robot's minutes in a new hall. */
+    public static final Kind<HallDay> HALL =
+            new Kind<>("hall", Scope.ROBOT, Codec.plain(HallJson::write, HallJson::parse));
+
     /** How a robot's team writes its program. */
     public static final Kind<Style> STYLE =
             new Kind<>("style", Scope.ROBOT, Codec.plain(HandOverJson::write, HandOverJson::parseStyle));
@@ -134,6 +144,8 @@ public final class Kinds {
             DETOUR,
             HANDED,
             STYLE,
+            HALL,
+            DRILLS,
             LEVELS,
             TYPED_LEVEL,
             CAPTURE,

@@ -3,6 +3,9 @@ package fahrbahn.app.handover;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.levels.LevelsModel;
+import fahrbahn.app.measure.MeasureModel;
+import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.core.check.BadValueException;
@@ -36,15 +39,28 @@ public final class HandoverModel extends StationModel {
     private final ReadOnlyObjectWrapper<Optional<TwoOnOneTable>> cost = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final CardModel card;
     private final TypedModel typed;
+    private final HallModel hall;
+    private final DrillModel drills;
     private String problem = "";
     private Costed costed;
 
     /** What rounding was judged of. */
     private record Costed(Taken taken, Optional<Ground> ground) {}
 
-    /** @param table in hand, on which it is seen what rounding costs */
-    public HandoverModel(Season season, Supplier<Optional<Ground>> table, Errands errands) {
+    /**
+     * @param table in hand, on which it is seen what rounding costs
+     * @param log for runs in a new hall
+     */
+    public HandoverModel(
+            Season season,
+            Supplier<Optional<Ground>> table,
+            MeasureModel measure,
+            LevelsModel levels,
+            QuickLog log,
+            Errands errands) {
         super(season);
+        this.drills = new DrillModel(season, errands);
+        this.hall = new HallModel(season, this, measure, levels, log, table, errands);
         this.table = table;
         this.tell = errands.tell();
         this.costErrand = errands.errand("What rounding costs");
@@ -59,6 +75,14 @@ public final class HandoverModel extends StationModel {
 
     public CardModel card() {
         return card;
+    }
+
+    public DrillModel drills() {
+        return drills;
+    }
+
+    public HallModel hall() {
+        return hall;
     }
 
     public TypedModel typed() {

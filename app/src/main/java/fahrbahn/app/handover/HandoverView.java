@@ -12,7 +12,9 @@ public final class HandoverView {
         return new Pages(List.of(
                         new CardPage(model.card()).page(),
                         new ProgramPage(model).page(),
-                        new TypedPage(model.typed()).page()))
+                        new TypedPage(model.typed()).page(),
+                        new HallPage(model.hall()).page(),
+                        new DrillPage(model.drills()).page()))
                 .view(model.pageProperty());
     }
 }

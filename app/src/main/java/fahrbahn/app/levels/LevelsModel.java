@@ -294,6 +294,11 @@ public final class LevelsModel extends StationModel {
         }
     }
 
+    /** The robot with the levels of the newest captures, as {@link #useOnRobot} would put them on it. */
+    public Setup measuredOnRobot() {
+        return withMeasured(season.setupOrGuess());
+    }
+
     private Setup withMeasured(Setup setup) {
         Robot robot = setup.robot();
         for (int i = 0; i < robot.sensors().size(); i++) {

@@ -10,13 +10,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 
 /** Where readings are typed that no cable brings: one row of numbers a sensor. Above whatever page is up. */
-final class TypingBar extends VBox {
+public final class TypingBar extends VBox {
     private final MeasureModel model;
     private final Label asks = Nodes.label("", "strong");
     private final TextField field = new TextField();
     private final Label problem = Nodes.label("", "problem");
 
-    TypingBar(MeasureModel model) {
+    public TypingBar(MeasureModel model) {
         this.model = model;
         getStyleClass().addAll("column", "panel");
         asks.setId("typingAsks");

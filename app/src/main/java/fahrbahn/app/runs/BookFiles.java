@@ -14,13 +14,16 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Photo;
 import fahrbahn.core.trials.Run;
+import fahrbahn.core.trials.Stretch;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.RunNames;
 import fahrbahn.store.RunsCsv;
 import fahrbahn.store.RunsJson;
+import fahrbahn.store.SeasonJson;
 import fahrbahn.store.Shared;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -103,6 +106,44 @@ public final class BookFiles {
         }
         told.accept(Words.count(news.size(), "run", "runs") + " added from " + file.getFileName()
                 + (known == 0 ? "" : "; " + known + " were in the log book already") + ".");
+    }
+
+    /** A page or more about the robot in hand: what changed, what it brought, how sure. */
+    public void report(Path file) {
+        String robot = season.setupOrGuess().robot().name();
+        String whose = season.whose();
+        List<Run> runs = List.copyOf(season.runs());
+        save.run(
+                job -> {
+                    SeasonReport.write(robot, whose, Stretch.of(runs), season.club()::venueName, file);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                told);
+    }
+
+    /** Every document of the season as one open file, and the runs of all robots as a table beside it. */
+    public void whole(Path file) {
+        Path copy = file.resolveSibling(file.getFileName() + ".part.fahrbahn");
+        Path runs = file.resolveSibling(file.getFileName().toString().replaceFirst("\\.json$", "") + " runs.csv");
+        List<Run> all = book.all();
+        RunNames names = names(all);
+        season.saveCopy(copy, why -> {
+            if (why.isPresent()) {
+                told.accept(why.get() + ".");
+                return;
+            }
+            save.run(
+                    job -> {
+                        try {
+                            SeasonJson.write(copy, file, Clock.systemUTC());
+                            RunsCsv.write(runs, all, names);
+                        } finally {
+                            copy.toFile().delete();
+                        }
+                        return "Saved as " + file.getFileName() + ", its runs as " + runs.getFileName() + " too.";
+                    },
+                    told);
+        });
     }
 
     /** What runs of a file are fitted to. @param robots identifiers by name @param hand identifier of the robot in hand */

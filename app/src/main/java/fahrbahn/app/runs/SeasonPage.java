@@ -1,13 +1,17 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.trials.Stretch;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The season of the robot in hand: when it changed, and when it got better. */
 final class SeasonPage {
@@ -39,12 +43,22 @@ final class SeasonPage {
                 Nodes.grow(Nodes.panel(
                         "The chance to finish, %, 95 % sure, over the stretches numbered beside", Nodes.grow(chance))),
                 Nodes.grow(Nodes.panel("The time of completed runs, s, mean and scatter", Nodes.grow(laps))));
+        Action report = new Action("seasonReport", "Report", KeyCode.V, this::report);
+        Action whole = new Action("seasonWhole", "Whole season", KeyCode.W, this::whole);
         VBox side = Nodes.column(
-                Nodes.panel("The season of this robot", verdict),
+                Nodes.panel("The season of this robot", verdict, Nodes.flow(report.button(), whole.button())),
                 Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        return new Pages.Page("Season", Nodes.row(Nodes.grow(main), side), List.of(), nowNs -> model.lookAtSeason());
+        return new Pages.Page("Season", Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
+    }
+
+    private void report() {
+        FileAsk.save(changes, "season.pdf", model.files()::report, new ExtensionFilter("To print (PDF)", "*.pdf"));
+    }
+
+    private void whole() {
+        FileAsk.save(changes, "season.json", model.files()::whole, new ExtensionFilter("Every document (JSON)", "*.json"));
     }
 
     private void refresh() {

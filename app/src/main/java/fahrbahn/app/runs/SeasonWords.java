@@ -53,6 +53,12 @@ final class SeasonWords {
                 + " of " + sure.runs() + time + since(stretch.since());
     }
 
+    /** How sure the chance of a stretch is. */
+    static String sure(Stretch stretch) {
+        Completion sure = stretch.completion();
+        return "Its chance is " + Words.percent(sure.low()) + " to " + Words.percent(sure.high()) + ", 95 % sure.";
+    }
+
     private static String since(Stretch.Change since) {
         return switch (since) {
             case FIRST -> ".";

@@ -5,6 +5,8 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.detour.Task;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Style;
 import fahrbahn.core.program.Taken;
@@ -12,6 +14,7 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.tuning.Goal;
+import fahrbahn.store.Kind;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.Put;
@@ -110,6 +113,30 @@ public final class Choices {
         ledger.change(
                 "numbers handed over to " + season.robotName(),
                 List.of(Put.of(Kinds.HANDED, season.hand().robot(), HandOver.of(season.now(), taken))));
+    }
+
+    /** The robot's minutes in a new hall; empty when they have not begun. */
+    public ReadOnlyObjectProperty<Optional<HallDay>> hallProperty() {
+        return in.hall.getReadOnlyProperty();
+    }
+
+    /** @param label of the step of undo */
+    public void hall(String label, Optional<HallDay> day) {
+        String robot = season.hand().robot();
+        ledger.change(
+                label,
+                List.of(day.map(d -> Put.of(Kinds.HALL, robot, d))
+                        .orElseGet(() -> Put.away(Kinds.HALL, robot, Kind.ONLY))));
+    }
+
+    /** What was answered in drills, by all. */
+    public ReadOnlyObjectProperty<DrillScore> drillsProperty() {
+        return in.drills.getReadOnlyProperty();
+    }
+
+    /** Notes an answer; no step of undo, for what was said was said. */
+    public void answerDrill(DrillScore score) {
+        ledger.note(List.of(Put.of(Kinds.DRILLS, "", score)));
     }
 
     /** How the robot's team writes its program. */

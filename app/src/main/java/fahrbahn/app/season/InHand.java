@@ -7,6 +7,8 @@ import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Style;
 import fahrbahn.core.readings.Capture;
@@ -52,6 +54,8 @@ final class InHand {
     final ReadOnlyObjectWrapper<Optional<StopPlan>> stop = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Optional<Task>> detour = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Optional<HandOver>> handed = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<Optional<HallDay>> hall = new ReadOnlyObjectWrapper<>(Optional.empty());
+    final ReadOnlyObjectWrapper<DrillScore> drills = new ReadOnlyObjectWrapper<>(DrillScore.NONE);
     final ReadOnlyObjectWrapper<Style> style = new ReadOnlyObjectWrapper<>(Style.USUAL);
     final ReadOnlyObjectWrapper<Optional<Basis>> levels = new ReadOnlyObjectWrapper<>(Optional.empty());
     final ReadOnlyObjectWrapper<Conditions> conditions = new ReadOnlyObjectWrapper<>(Conditions.UNKNOWN);
@@ -91,6 +95,8 @@ final class InHand {
         set(stop, ledger.get(Kinds.STOP, robot));
         set(detour, ledger.get(Kinds.DETOUR, robot));
         set(handed, ledger.get(Kinds.HANDED, robot));
+        set(hall, ledger.get(Kinds.HALL, robot));
+        set(drills, ledger.get(Kinds.DRILLS, "").orElse(DrillScore.NONE));
         set(style, ledger.get(Kinds.STYLE, robot).orElse(Style.USUAL));
         set(levels, ledger.get(Kinds.LEVELS, robot));
         set(setup, ledger.get(Kinds.SETUP, robot));

@@ -7,6 +7,7 @@ import fahrbahn.store.BadFileException;
 import fahrbahn.store.DamagedSeasonException;
 import fahrbahn.store.Salvage;
 import fahrbahn.store.SeasonFile;
+import fahrbahn.store.SeasonJson;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,6 +27,8 @@ public final class Opener {
     private final Clock clock;
     private final Executor writer;
     private final Executor interfaceThread;
+
+    private static final String JSON = ".json";
 
     /** How a season came to be open. */
     public enum Manner {
@@ -56,7 +59,15 @@ public final class Opener {
         SeasonFile open() throws BadFileException;
     }
 
+    /** A season, or one that was saved as an open file: of that a new season is made beside it. */
     public Result open(Path file) throws BadFileException {
+        String name = file.getFileName().toString();
+        if (name.endsWith(JSON)) {
+            String plain = name.substring(0, name.length() - JSON.length());
+            Path season = file.resolveSibling(plain + ".fahrbahn");
+            SeasonJson.into(file, season, clock);
+            return open(() -> SeasonFile.open(season, clock), Manner.WORK, "Made anew from " + name + ".");
+        }
         return open(() -> SeasonFile.open(file, clock), Manner.WORK, "");
     }
 

@@ -171,7 +171,7 @@ public final class StartPage extends VBox {
     }
 
     private void choose(Consumer<Path> open) {
-        FileAsk.open(this, open::accept, new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn"));
+        FileAsk.open(this, open::accept, new FileChooser.ExtensionFilter("Seasons", "*.fahrbahn", "*.json"));
     }
 
     private boolean key(KeyEvent event) {

@@ -69,7 +69,7 @@ public final class RunLog {
         return readings[sensor][tick];
     }
 
-    double[] readings(int sensor) {
+    public double[] readings(int sensor) {
         return readings[sensor].clone();
     }
 

@@ -125,6 +125,13 @@ public final class Twin {
         return new Twin(track, programmed, Program.steerSign(programmed), start).run(sink);
     }
 
+    /** The same of a robot whose two sensors have each the other's plug: it steers away from the line. */
+    public static RunResult withSensorsSwapped(Track track, Setup program, Start start, TickSink sink) {
+        track.checkSamePlaces(program);
+        Workload.check(track, 1);
+        return new Twin(track, program, -Program.steerSign(program), start).run(sink);
+    }
+
     private RunResult run(TickSink sink) {
         RunFigures figures = new RunFigures(drive.fullCommand());
         RunResult.End end = null;

@@ -1,0 +1,243 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.levels.LevelsModel;
+import fahrbahn.app.measure.MeasureModel;
+import fahrbahn.app.runs.QuickLog;
+import fahrbahn.app.season.Season;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.hall.HallAdvice;
+import fahrbahn.core.hall.HallDay;
+import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
+import fahrbahn.core.plan.Pace;
+import fahrbahn.core.program.Grain;
+import fahrbahn.core.program.ProgramConstant;
+import fahrbahn.core.program.Taken;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Ground;
+import fahrbahn.core.trials.Run;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Track;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Five minutes in a new hall: the clock, the steps, what each is worth, and the numbers to type. */
+public final class HallModel {
+    /** From one run to the next, before the log book tells. */
+    private static final double USUAL_RUN_S = 75;
+
+    private static final int PAIRS = 100;
+
+    /** The same numbers get the same judgement. */
+    private static final long SEED = 1;
+
+    private final Season season;
+    private final HandoverModel handover;
+    private final MeasureModel measure;
+    private final LevelsModel levels;
+    private final QuickLog log;
+    private final Supplier<Optional<Ground>> table;
+    private final Consumer<String> tell;
+    private final Errand<TwoOnOneTable> errand;
+    private final ReadOnlyObjectWrapper<Optional<TwoOnOneTable>> worth = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Judged judged;
+
+    /** What the new levels were judged on. */
+    private record Judged(Setup robot, Setup program, Ground ground) {}
+
+    HallModel(
+            Season season,
+            HandoverModel handover,
+            MeasureModel measure,
+            LevelsModel levels,
+            QuickLog log,
+            Supplier<Optional<Ground>> table,
+            Errands errands) {
+        this.season = season;
+        this.handover = handover;
+        this.measure = measure;
+        this.levels = levels;
+        this.log = log;
+        this.table = table;
+        this.tell = errands.tell();
+        this.errand = errands.errand("What other levels are worth here");
+    }
+
+    public MeasureModel measure() {
+        return measure;
+    }
+
+    /** The minutes of the robot in hand; empty when they have not begun. */
+    public Optional<HallDay> day() {
+        return season.choices().hallProperty().get();
+    }
+
+    ReadOnlyObjectProperty<Optional<HallDay>> dayProperty() {
+        return season.choices().hallProperty();
+    }
+
+    /** With the levels just captured against those that stand in the program; empty until the twin has driven both. */
+    ReadOnlyObjectProperty<Optional<TwoOnOneTable>> worthProperty() {
+        return worth.getReadOnlyProperty();
+    }
+
+    /** @throws BadValueException when so many minutes cannot be */
+    public void begin(double minutes) {
+        season.choices().hall("the minutes in the hall begun", Optional.of(HallDay.begun(season.now(), minutes)));
+    }
+
+    public void end() {
+        season.choices().hall("the minutes in the hall ended", Optional.empty());
+    }
+
+    /** Seconds that are left; NaN when they have not begun. */
+    public double leftS() {
+        return day().map(d -> d.leftS(season.now())).orElse(Double.NaN);
+    }
+
+    /** Takes readings as this surface; its step is done as soon as they are there. */
+    public void capture(HallStep step) {
+        measure.capture(surface(step));
+    }
+
+    private static String surface(HallStep step) {
+        return step == HallStep.LIGHT ? Capture.LIGHT : Capture.DARK;
+    }
+
+    /** A step that nothing else tells of is done, or was not after all. */
+    public void tick(HallStep step) {
+        day().ifPresent(d -> {
+            boolean was = d.steps().contains(step);
+            season.choices()
+                    .hall(
+                            HallWords.name(step) + (was ? " not done yet" : " done"),
+                            Optional.of(was ? d.without(step) : d.with(step, season.now())));
+        });
+    }
+
+    /** The new numbers were typed into the robot: they are on it from now on. */
+    public void typed() {
+        if (!captured(HallStep.LIGHT) || !captured(HallStep.DARK)) {
+            tell.accept("Capture light and dark here first: L and D.");
+            return;
+        }
+        levels.useOnRobot();
+        handover.handOver();
+        day().ifPresent(d -> {
+            if (!d.steps().contains(HallStep.TYPE)) {
+                tick(HallStep.TYPE);
+            }
+        });
+    }
+
+    /** A run is over; it goes into the log book. @param ran false when it was lost, and the step is not done then */
+    public void run(HallStep step, boolean ran) {
+        log.log(ran, QuickLog.Typed.NOTHING.withNote("#hall " + HallWords.name(step)));
+        if (ran) {
+            day().filter(d -> !d.steps().contains(step)).ifPresent(d -> tick(step));
+        }
+    }
+
+    /** The run that is next. */
+    public HallStep nextRun() {
+        Set<HallStep> done = day().map(HallDay::steps).orElse(Set.of());
+        return !done.contains(HallStep.SLOW) ? HallStep.SLOW : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
+    }
+
+    /** Whether a surface was captured since the minutes began. */
+    public boolean captured(HallStep step) {
+        Instant since = day().map(HallDay::begun).orElse(Instant.MAX);
+        return measure.counting(surface(step)).stream().anyMatch(c -> !c.at().isBefore(since));
+    }
+
+    /** Somebody looks: surfaces captured meanwhile are done, and what other levels are worth is driven. */
+    public void look() {
+        day().ifPresent(d -> {
+            for (HallStep step : List.of(HallStep.LIGHT, HallStep.DARK)) {
+                if (!d.steps().contains(step) && captured(step)) {
+                    tick(step);
+                    return; // the next frame sees the next
+                }
+            }
+            judge(d);
+        });
+    }
+
+    private void judge(HallDay day) {
+        boolean both = day.steps().contains(HallStep.LIGHT) && day.steps().contains(HallStep.DARK);
+        Optional<Ground> ground = table.get();
+        if (!both || day.steps().contains(HallStep.TYPE) || ground.isEmpty() || !levels.canUse()) {
+            return;
+        }
+        Judged now = new Judged(levels.measuredOnRobot(), season.setupOrGuess(), ground.get());
+        if (now.equals(judged)) {
+            return;
+        }
+        judged = now;
+        worth.set(Optional.empty());
+        errand.runToEnd(job -> drive(now, job), ending -> {
+            if (ending instanceof Ending.Done<TwoOnOneTable> done) {
+                worth.set(Optional.of(done.result()));
+            } else if (!Ending.words(ending).isEmpty()) {
+                tell.accept(Ending.words(ending));
+            }
+        });
+    }
+
+    private static TwoOnOneTable drive(Judged now, Job job) {
+        return TwoOnOneTable.programmed(
+                Track.of(now.ground(), now.robot()), now.program(), Spread.TYPICAL, PAIRS, SEED, Workers.all(), job);
+    }
+
+    boolean working() {
+        return errand.runningProperty().get();
+    }
+
+    /** Of the numbers that are typed. */
+    Grain grain() {
+        return handover.style().grain();
+    }
+
+    /** The steps that are left, the best first. */
+    public Optional<HallAdvice> advice() {
+        return day().map(d -> HallAdvice.of(new HallAdvice.Standing(
+                d.steps(),
+                d.leftS(season.now()),
+                runS(),
+                season.setupOrGuess().law().options().turnMarks().isPresent(),
+                worth.get().map(w -> w.chance().a() - w.chance().b()).orElse(Double.NaN))));
+    }
+
+    private double runS() {
+        Pace pace = Pace.of(season.runs().stream()
+                .filter(run -> run.source() == Run.Source.TABLE)
+                .toList());
+        return pace.lapS().isPresent()
+                ? pace.lapS().getAsDouble() + pace.resetS().orElse(0)
+                : USUAL_RUN_S;
+    }
+
+    /** What is to be typed here: as captured once it is, as it stands before. */
+    public List<ProgramConstant> numbers() {
+        boolean fresh = captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
+        try {
+            return Taken.of(fresh ? levels.measuredOnRobot() : season.setupOrGuess(), grain()).constants().stream()
+                    .filter(c -> c.name().startsWith("DARK") || c.name().startsWith("LIGHT") || c.name().equals("TARGET"))
+                    .toList();
+        } catch (BadValueException refused) {
+            return List.of();
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.measure.TypingBar;
+import fahrbahn.card.CardWords;
+import fahrbahn.core.hall.HallAdvice;
+import fahrbahn.core.hall.HallDay;
+import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.program.Grain;
+import fahrbahn.core.program.ProgramConstant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** One page, one key a step, a clock, and what to do now in words that are read from two metres. */
+final class HallPage {
+    private static final PseudoClass NOW = PseudoClass.getPseudoClass("chosen");
+    private static final double MAIN_SHARE = 0.6;
+    private static final double LEAST_EM = 62;
+    private static final double USUAL_MINUTES = 5;
+
+    private final HallModel model;
+    private final Label clock = Nodes.label("", "minutes-left");
+    private final Label now = Nodes.wrapped("", "hall-now");
+    private final Label why = Nodes.wrapped("", "reason");
+    private final FlowPane numbers = Nodes.flow();
+    private final GridPane steps = new GridPane();
+    private final Map<HallStep, Label> names = new EnumMap<>(HallStep.class);
+    private final Map<HallStep, Label> states = new EnumMap<>(HallStep.class);
+    private final NumberField minutes;
+    private double minutesWanted = USUAL_MINUTES;
+    private List<ProgramConstant> shown = List.of();
+
+    HallPage(HallModel model) {
+        this.model = model;
+        clock.setId("hallClock");
+        clock.setMinWidth(Region.USE_PREF_SIZE);
+        now.setId("hallNow");
+        why.setId("hallWhy");
+        numbers.setId("hallNumbers");
+        steps.setId("hallSteps");
+        steps.getStyleClass().add("schools");
+        minutes = new NumberField("hall-minutes", "minutes", "How many minutes there are until the robot must start.", v -> minutesWanted = v);
+        minutes.show(minutesWanted);
+    }
+
+    Pages.Page page() {
+        Action begin = new Action("hallBegin", "Begin", KeyCode.B, () -> model.begin(minutesWanted));
+        Action light = new Action("hallLight", "Light", KeyCode.L, () -> model.capture(HallStep.LIGHT));
+        Action dark = new Action("hallDark", "Dark", KeyCode.D, () -> model.capture(HallStep.DARK));
+        Action marks = new Action("hallMarks", "Marks", KeyCode.M, () -> model.tick(HallStep.MARKS));
+        Action typed = new Action("hallTyped", "Typed", KeyCode.T, model::typed);
+        Action sign = new Action("hallSign", "Sign right", KeyCode.G, () -> model.tick(HallStep.SIGN));
+        Action ran = new Action("hallRan", "Ran", KeyCode.R, () -> model.run(model.nextRun(), true));
+        Action lost = new Action("hallLost", "Lost", KeyCode.X, () -> model.run(model.nextRun(), false));
+        Action end = new Action("hallEnd", "End", KeyCode.E, model::end);
+        List<Action> within = List.of(light, dark, marks, typed, sign, ran, lost, end);
+        for (HallStep step : HallStep.values()) {
+            Label name = Nodes.cell(HallWords.name(step), "reason");
+            Label state = Nodes.wrapped("", "caption");
+            names.put(step, name);
+            states.put(step, state);
+            steps.addRow(step.ordinal(), name, state);
+        }
+        VBox main = Nodes.column(
+                Nodes.row(clock, Nodes.grow(new VBox(now, why))),
+                new TypingBar(model.measure()),
+                Nodes.panel("The numbers for this hall", numbers),
+                Nodes.wrapped(HallWords.CAUTION, "caution"));
+        VBox side = Nodes.column(
+                Nodes.panel("How long there is", Nodes.flow(minutes, begin.button(), end.button())),
+                Nodes.panel(
+                        "The steps",
+                        steps,
+                        Nodes.flow(
+                                light.button(),
+                                dark.button(),
+                                marks.button(),
+                                typed.button(),
+                                sign.button(),
+                                ran.button(),
+                                lost.button())));
+        return new Pages.Page(
+                "New hall",
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
+                List.of(begin, light, dark, marks, typed, sign, ran, lost, end),
+                nowNs -> {
+                    model.look();
+                    refresh(within);
+                });
+    }
+
+    private void refresh(List<Action> within) {
+        Optional<HallDay> day = model.day();
+        within.forEach(action -> action.button().setDisable(day.isEmpty()));
+        Optional<HallAdvice> advice = model.advice();
+        double leftS = model.leftS();
+        clock.setText(HallWords.clock(leftS));
+        Nodes.showIf(clock, day.isPresent());
+        now.setText(HallWords.next(advice, leftS));
+        why.setText(HallWords.why(advice, model.worthProperty().get(), model.working()));
+        Set<HallStep> done = day.map(HallDay::steps).orElse(Set.of());
+        Optional<HallStep> next = advice.flatMap(HallAdvice::next).map(HallAdvice.Offer::step);
+        for (HallStep step : HallStep.values()) {
+            states.get(step).setText(HallWords.line(step, done.contains(step), advice));
+            names.get(step).pseudoClassStateChanged(NOW, next.filter(n -> n == step).isPresent());
+        }
+        showNumbers();
+    }
+
+    private void showNumbers() {
+        List<ProgramConstant> now = model.numbers();
+        if (now.equals(shown)) {
+            return;
+        }
+        shown = now;
+        Grain grain = model.grain();
+        numbers.getChildren().setAll(now.stream().map(c -> number(c, grain)).toList());
+    }
+
+    private static VBox number(ProgramConstant constant, Grain grain) {
+        VBox box = Nodes.figure(
+                Nodes.cell(CardWords.typed(constant, grain), "hall-number"), constant.name(), constant.words());
+        Fields.describe(box, constant.name(), constant.words() + ": " + CardWords.typed(constant, grain));
+        return box;
+    }
+}

@@ -1,0 +1,98 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.core.hall.HallAdvice;
+import fahrbahn.core.hall.HallAdvice.Offer;
+import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.words.Words;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What is said in a new hall. */
+final class HallWords {
+    static final String CAUTION =
+            "Fingers and hair off the wheels, a hand at the table's edge; motors off while you measure. The venue's rules come first.";
+
+    private HallWords() {}
+
+    static String name(HallStep step) {
+        return switch (step) {
+            case LIGHT -> "light captured";
+            case DARK -> "dark captured";
+            case MARKS -> "marks captured";
+            case TYPE -> "numbers typed";
+            case SIGN -> "sign checked by hand";
+            case SLOW -> "slow run";
+            case REAL -> "run in earnest";
+            case SPARE -> "spare run";
+        };
+    }
+
+    private static String todo(HallStep step) {
+        return switch (step) {
+            case LIGHT -> "Hold all sensors over light: press L";
+            case DARK -> "Hold all sensors over dark: press D";
+            case MARKS -> "Capture the marks under these lamps (Measure, G), then press M";
+            case TYPE -> "Type the numbers below into the robot, then press T";
+            case SIGN -> "Hold it over the line, wheels up, and look which way it turns; right? press G";
+            case SLOW -> "One slow run: R when it ran, X when it was lost";
+            case REAL -> "One run as in earnest: R when it ran, X when it was lost";
+            case SPARE -> "A spare run: R when it ran, X when it was lost";
+        };
+    }
+
+    /** Minutes and seconds, counted down; past the start with a minus. */
+    static String clock(double leftS) {
+        if (Double.isNaN(leftS)) {
+            return "";
+        }
+        long whole = (long) Math.ceil(Math.abs(leftS));
+        return String.format(Locale.ROOT, "%s%d:%02d", leftS < 0 ? "-" : "", whole / 60, whole % 60);
+    }
+
+    private static String seconds(double s) {
+        return Math.round(s) + " s";
+    }
+
+    /** The step that pays most now, and why. */
+    static String next(Optional<HallAdvice> advice, double leftS) {
+        if (advice.isEmpty()) {
+            return "An unknown hall: say how many minutes there are, then press B.";
+        }
+        if (leftS <= 0) {
+            return "Time is up: start with what is on the robot.";
+        }
+        return advice.get()
+                .next()
+                .map(offer -> todo(offer.step()) + ".")
+                .orElse("Nothing that still fits is worth its seconds: clean the wheels, set the robot down, breathe.");
+    }
+
+    static String why(Optional<HallAdvice> advice, Optional<TwoOnOneTable> worth, boolean working) {
+        if (worth.isPresent()) {
+            TwoOnOneTable both = worth.get();
+            return "With the numbers on the robot it comes round here in " + Words.percent(both.chance().b())
+                    + " of runs, with those just captured in " + Words.percent(both.chance().a()) + ".";
+        }
+        if (working) {
+            return "The twin drives with both sets of numbers.";
+        }
+        return advice.flatMap(HallAdvice::next)
+                .map(offer -> "It takes " + seconds(offer.takesS())
+                        + (offer.takesS() > offer.step().usualS() && !offer.step().isRun() ? " with what must follow" : "")
+                        + " and saves about " + Math.round(100 * offer.worth()) + " of 100 starts from going wrong.")
+                .orElse("");
+    }
+
+    /** A step in the list. */
+    static String line(HallStep step, boolean done, Optional<HallAdvice> advice) {
+        if (done) {
+            return "done";
+        }
+        Optional<Offer> offer = advice.stream()
+                .flatMap(a -> a.offers().stream())
+                .filter(o -> o.step() == step)
+                .findFirst();
+        return offer.map(o -> o.fits() ? seconds(o.takesS()) : "no time left for it").orElse("");
+    }
+}

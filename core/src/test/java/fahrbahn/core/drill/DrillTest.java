@@ -1,0 +1,95 @@
+package fahrbahn.core.drill;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fahrbahn.core.drill.DrillScore.Answer;
+import fahrbahn.core.job.Job;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Drills show what was planted, and only what our own analysis sees; scores say how sure they are. */
+class DrillTest {
+    private static final int EACH = 3;
+
+    /** Every fault can be drawn, is the one our own eye names, and has evidence with a number in it. */
+    @ParameterizedTest
+    @EnumSource
+    void theFaultThatIsPlantedIsTheOneThatIsSeen(DrillFault fault) {
+        Set<String> shown = new HashSet<>();
+        for (long seed = 1; seed <= EACH; seed++) {
+            Drill drill = DrillMaker.draw(seed, fault, Job.UNWATCHED);
+            assertThat(drill.fault()).isEqualTo(fault);
+            assertThat(drill.evidence()).containsPattern("\\d");
+            assertThat(drill.run().isPresent()).isNotEqualTo(fault.held());
+            var seen = fault.held()
+                    ? OwnEye.held(drill.held(), drill.believed())
+                    : OwnEye.run(drill.run().orElseThrow(), drill.believed(), Double.POSITIVE_INFINITY);
+            if (fault != DrillFault.FLAT_BATTERY) {
+                assertThat(seen.orElseThrow().fault()).isEqualTo(fault);
+            }
+            shown.add(drill.believed().toString());
+        }
+        assertThat(shown).as("never the same twice").hasSize(EACH);
+        Drill again = DrillMaker.draw(2, fault, Job.UNWATCHED);
+        assertThat(again.evidence()).as("the same seed, the same drill").isEqualTo(DrillMaker.draw(2, fault, Job.UNWATCHED).evidence());
+    }
+
+    /** A battery that tires shows in the laps: each takes longer than the one before. */
+    @Test
+    void lapsGrowWithATiredBattery() {
+        var laps = DrillMaker.draw(4, DrillFault.FLAT_BATTERY, Job.UNWATCHED).run().orElseThrow().lapsS();
+        for (int i = 1; i < laps.size(); i++) {
+            assertThat(laps.get(i)).isGreaterThan(laps.get(i - 1));
+        }
+    }
+
+    /** Who guesses is right as often as chance has it: one in thirteen, within three standard errors of ten thousand. */
+    @Test
+    void aNaiveGuesserScoresAsChanceSays() {
+        Random random = new Random(6);
+        DrillFault[] all = DrillFault.values();
+        int n = 10_000;
+        int right = 0;
+        DrillScore score = DrillScore.NONE;
+        for (int i = 0; i < n; i++) {
+            DrillFault fault = score.next(random);
+            Answer answer = new Answer("", fault, all[random.nextInt(all.length)]);
+            right += answer.right() ? 1 : 0;
+            // The score's memory is what decides what comes next; a short one is as good and quick.
+            score = new DrillScore(score.with(answer).answers().subList(Math.max(0, score.answers().size() - 60), score.answers().size()))
+                    .with(answer);
+        }
+        double chance = 1.0 / all.length;
+        assertThat((double) right / n).isCloseTo(chance, within(3 * Math.sqrt(chance * (1 - chance) / n)));
+    }
+
+    /** What is never seen comes four times as often as what always is, and nothing comes twice in a row. */
+    @Test
+    void hardOnesComeSooner() {
+        Random random = new Random(8);
+        Set<DrillFault> hard = EnumSet.of(DrillFault.LAG, DrillFault.LEVELS);
+        Map<DrillFault, Integer> shown = new EnumMap<>(DrillFault.class);
+        DrillScore score = DrillScore.NONE;
+        DrillFault last = null;
+        for (int i = 0; i < 1500; i++) {
+            DrillFault fault = score.next(random);
+            assertThat(fault).isNotEqualTo(last);
+            last = fault;
+            shown.merge(fault, 1, Integer::sum);
+            score = score.with(new Answer("", fault, hard.contains(fault) ? DrillFault.TOO_SOFT : fault));
+        }
+        double easy = shown.get(DrillFault.GLARE);
+        assertThat(shown.get(DrillFault.LAG) / easy).isBetween(2.5, 5.0);
+        assertThat(score.of(DrillFault.GLARE).orElseThrow().low()).isGreaterThan(0.95);
+        assertThat(score.of(DrillFault.LAG).orElseThrow().high()).isLessThan(0.05);
+        assertThat(DrillScore.NONE.of(DrillFault.LAG)).isEmpty();
+    }
+}
