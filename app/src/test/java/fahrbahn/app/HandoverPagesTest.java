@@ -5,6 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.drill.DrillFault;
+import fahrbahn.core.hall.HallDay;
+import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.trials.Run;
+import java.util.Set;
+import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.Language;
 import fahrbahn.words.Words;
@@ -127,5 +133,86 @@ class HandoverPagesTest extends InWindow {
                 onWindow(() -> robot.lookup("#card").query().getLayoutBounds().getWidth());
         robot.type(KeyCode.Z);
         until("closer", () -> robot.lookup("#card").query().getLayoutBounds().getWidth() > 1.2 * whole);
+    }
+
+    private Set<HallStep> hallSteps() {
+        return shop().handover().hall().day().map(HallDay::steps).orElse(Set.of());
+    }
+
+    private void typeReadings(String left, String right) throws Exception {
+        until("asked", () -> robot.lookup("#typedReadings").query().isFocused());
+        robot.write(left).type(KeyCode.ENTER);
+        robot.write(right).type(KeyCode.ENTER);
+    }
+
+    /** A new season, no cable: from minutes to the spare run by keys alone, each key a step, and the numbers are on the robot. */
+    @Test
+    void aNewHallIsPassedByKeys() throws Exception {
+        onWindow(() -> {
+            shop().season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
+            return null;
+        });
+        toHandover("new-hall");
+        robot.type(KeyCode.B);
+        until("the clock runs", () -> text("hallClock").matches("[45]:\\d\\d"));
+        until("light first", () -> text("hallNow").contains("press L"));
+        robot.type(KeyCode.L);
+        typeReadings("701 704 699 702", "688 690 687 689");
+        until("dark next", () -> text("hallNow").contains("press D"));
+        robot.type(KeyCode.D);
+        typeReadings("151 149 150 152", "160 158 161 159");
+        until("the twin has driven both", () -> text("hallWhy").contains("of runs"));
+        assertThat(hallSteps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
+        until("the numbers are there", () -> robot.lookup("#hallNumbers .label").queryAllAs(Labeled.class).stream()
+                .anyMatch(l -> l.getText().equals("150.5")));
+        robot.type(KeyCode.T);
+        until("typed", () -> hallSteps().contains(HallStep.TYPE));
+        assertThat(shop().season().setupOrGuess().robot().sensors().get(0).dark()).isEqualTo(150.5);
+        assertThat(shop().season().choices().handedProperty().get()).isPresent();
+        until("the sign", () -> text("hallNow").contains("press G"));
+        robot.type(KeyCode.G);
+        until("a slow run", () -> text("hallNow").startsWith("One slow run"));
+        robot.type(KeyCode.X);
+        until("logged as lost", () -> shop().season().runs().size() == 1);
+        assertThat(hallSteps()).doesNotContain(HallStep.SLOW);
+        robot.type(KeyCode.R);
+        until("it ran", () -> hallSteps().contains(HallStep.SLOW));
+        until("in earnest", () -> text("hallNow").startsWith("One run"));
+        robot.type(KeyCode.R);
+        until("ran again", () -> hallSteps().contains(HallStep.REAL));
+        robot.type(KeyCode.R);
+        until("and a spare one", () -> hallSteps().contains(HallStep.SPARE));
+        assertThat(shop().season().runs()).extracting(Run::note).allMatch(note -> note.startsWith("#hall"));
+        undo();
+        until("taken back", () -> !hallSteps().contains(HallStep.SPARE));
+        robot.type(KeyCode.E);
+        until("over", () -> shop().handover().hall().day().isEmpty());
+    }
+
+    /** A drill by keys: drawn, answered once, the reason told, the score kept for who answered. */
+    @Test
+    void aDrillIsAnsweredByOneKey() throws Exception {
+        toHandover("drills");
+        onWindow(() -> {
+            shop().handover().drills().who("Ada");
+            shop().handover().drills().show(3, DrillFault.SATURATED);
+            return null;
+        });
+        until("shown", () -> shop().handover().drills().drillProperty().get().isPresent());
+        robot.type(KeyCode.C);
+        until("answered", () -> text("drillState").startsWith("It was not crease. It is saturated. Sensor"));
+        robot.type(KeyCode.T);
+        assertThat(shop().season().choices().drillsProperty().get().answers()).hasSize(1);
+        robot.type(KeyCode.SPACE);
+        until("another", () -> shop().handover().drills().drillProperty().get().isPresent()
+                && text("drillState").startsWith("What is wrong"));
+        DrillFault fault = shop().handover().drills().drillProperty().get().orElseThrow().fault();
+        assertThat(fault).as("not the same again").isNotEqualTo(DrillFault.SATURATED);
+        onWindow(() -> {
+            shop().handover().drills().say(fault);
+            return null;
+        });
+        until("right", () -> text("drillState").startsWith("Right"));
+        until("scored", () -> text("drillTotal").startsWith("1 of 2 seen"));
     }
 }

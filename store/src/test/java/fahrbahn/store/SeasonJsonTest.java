@@ -3,6 +3,15 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.drill.DrillFault;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.HallDay;
+import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.program.Grain;
+import fahrbahn.core.program.HandOver;
+import fahrbahn.core.program.Language;
+import fahrbahn.core.program.Style;
+import fahrbahn.core.program.TypedBack;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -56,5 +65,24 @@ class SeasonJsonTest {
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining("fahrbahn-season");
         assertThat(folder.resolve("x.fahrbahn")).doesNotExist();
+    }
+
+    /** Documents of Hand-over come back as they were. */
+    @Test
+    void handOversHallsAndDrillsComeBack() throws Exception {
+        HandOver handOver = new HandOver(
+                Instant.EPOCH, Grain.HUNDREDTHS, List.of(new TypedBack.Handed("KP", 24), new TypedBack.Handed("DARK_0", 132.25)));
+        assertThat(HandOverJson.parse(HandOverJson.write(handOver))).isEqualTo(handOver);
+        Style style = new Style(Language.BLOCKS, Grain.WHOLE);
+        assertThat(HandOverJson.parseStyle(HandOverJson.write(style))).isEqualTo(style);
+        HallDay day = HallDay.begun(Instant.EPOCH, 5).with(HallStep.SIGN, Instant.EPOCH.plusSeconds(70));
+        assertThat(HallJson.parse(HallJson.write(day))).isEqualTo(day);
+        DrillScore score = DrillScore.NONE
+                .with(new DrillScore.Answer("", DrillFault.LAG, DrillFault.TOO_SOFT))
+                .with(new DrillScore.Answer("Ada", DrillFault.CREASE, DrillFault.CREASE));
+        assertThat(DrillJson.parse(DrillJson.write(score))).isEqualTo(score);
+        assertThatThrownBy(() -> HandOverJson.parse("{\"at\": \"1970-01-01T00:00:00Z\", \"numbers\": \"some\", \"constants\": []}"))
+                .isInstanceOf(BadFileException.class)
+                .hasMessageContaining("numbers");
     }
 }

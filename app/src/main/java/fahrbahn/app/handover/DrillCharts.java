@@ -52,7 +52,7 @@ final class DrillCharts {
         double[] steering = log.column(RunLog.Column.STEERING).orElseThrow();
         return new TracesChart(
                 "Error and steering",
-                "error, command",
+                "units",
                 List.of(
                         new Series("error", "ink-middle", new double[0], tick -> error[tick]),
                         new Series("steering", "ink-left", new double[] {5, 4}, tick -> steering[tick])),

@@ -28,7 +28,7 @@ final class DrillPage {
     private static final PseudoClass SAID = PseudoClass.getPseudoClass("said");
     private static final double MAIN_SHARE = 0.56;
     private static final double LEAST_EM = 66;
-    private static final double PLOT_HEIGHT = 150;
+    private static final double PLOT_HEIGHT = 130;
     private static final Map<DrillFault, KeyCode> KEYS = Map.ofEntries(
             Map.entry(DrillFault.TOO_SOFT, KeyCode.S),
             Map.entry(DrillFault.TOO_SHARP, KeyCode.H),
@@ -46,7 +46,7 @@ final class DrillPage {
 
     private final DrillModel model;
     private final Plot readings = new Plot("time, s", "readings", "Press Space for a drill.");
-    private final Plot steering = new Plot("time, s", "error, command", "What it steers stands here.");
+    private final Plot steering = new Plot("time, s", "units", "What it steers stands here.");
     private final Plot way = new Plot("mm", "mm", "Its way from above stands here.");
     private final Label state = Nodes.wrapped("", "bench-result");
     private final Label robot = Nodes.wrapped("", "reason");

@@ -16,6 +16,7 @@ import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.trials.Run;
 import java.awt.image.BufferedImage;
+import fahrbahn.store.SeasonJson;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -315,6 +316,30 @@ class RunsModelsTest {
         Path ics = folder.resolve("plan.ics");
         plan().save(ics);
         assertThat(Files.readString(ics)).contains("BEGIN:VEVENT").contains("Wren");
+    }
+
+    /** What changed and what it brought on paper; every document as an open file, with the runs as a table, and back. */
+    @Test
+    void theSeasonIsReportedAndGoesOutWhole() throws Exception {
+        for (int i = 0; i < 4; i++) {
+            run(i > 0, Typed.NOTHING.withTime("2" + i));
+        }
+        Path pdf = folder.resolve("season.pdf");
+        shop.runs().book().files().report(pdf);
+        try (var document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("The season of Wren", "4 runs in 1 stretch", "ran 3 of 4", "95 % sure");
+        }
+        Path json = folder.resolve("whole.json");
+        shop.runs().book().files().whole(json);
+        assertThat(told()).contains("whole.json");
+        assertThat(Files.readString(folder.resolve("whole runs.csv")).lines()).hasSize(5);
+        Path again = folder.resolve("again.fahrbahn");
+        SeasonJson.into(json, again, clock);
+        Workshop back = Shop.open(again, clock);
+        assertThat(back.season().runs()).isEqualTo(runs());
+        assertThat(back.season().setupOrGuess()).isEqualTo(shop.season().setupOrGuess());
+        back.close();
     }
 
     @Test
