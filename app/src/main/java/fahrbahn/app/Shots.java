@@ -7,14 +7,8 @@ import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
-import fahrbahn.core.twin.Track;
-import fahrbahn.core.twin.Twin;
-import fahrbahn.store.TracesFile;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -31,8 +25,6 @@ import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -50,16 +42,13 @@ public final class Shots extends Application {
 
     /** Leaves shown besides the first of each station. */
     private static final Map<Station, List<String>> PAGES = Map.of(
-            Station.ROBOT, List.of("bench"),
             Station.TABLE, List.of("mat"),
             Station.GAINS, List.of("map", "next-trial"),
-            Station.LEVELS, List.of("law"),
-            Station.RUNS, List.of("log-book", "compare"));
+            Station.RUNS, List.of("log-book"),
+            Station.HANDOVER, List.of("program"));
 
     /** Of the gains as set: too little for some runs of a table evening. */
     private static final double SOFT = 0.68;
-
-    private static final double SLOWER_S = 0.05;
 
     private final FahrbahnApp app = new FahrbahnApp();
     private final Deque<Step> steps = new ArrayDeque<>();
@@ -94,6 +83,7 @@ public final class Shots extends Application {
                         name + "-" + page + ".png", go, turn, () -> ready(app.workshop(), station) && !coarse(stage)));
             }
         }
+        addHandover(stage, robot);
         addPlan(stage, robot);
         addDrive(stage, robot);
         Runnable leave = () -> ((Button) stage.getScene().lookup("#seasons")).fire();
@@ -102,6 +92,30 @@ public final class Shots extends Application {
     }
 
     /** A plan for all three robots of the demo club; taken back afterwards. */
+    /** The minutes of a hall just begun, and a drill of a known seed, answered. */
+    private void addHandover(Stage stage, Robot robot) {
+        Runnable hall = () -> {
+            fire(stage, "new-hall");
+            app.workshop().handover().hall().begin(5);
+        };
+        steps.add(new Step(
+                "handover-new-hall.png",
+                () -> robot.keyType(KeyCode.DIGIT8),
+                hall,
+                () -> stage.getScene().lookup("#hallNow") instanceof Label now
+                        && now.getText().contains("press L")));
+        steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
+        Runnable drill = () -> {
+            fire(stage, "drills");
+            app.workshop().handover().drills().show(5, DrillFault.NO_DAMPING);
+        };
+        steps.add(new Step(
+                "handover-drills.png",
+                () -> robot.keyType(KeyCode.DIGIT8),
+                drill,
+                () -> app.workshop().handover().drills().drillProperty().get().isPresent()));
+    }
+
     private void addPlan(Stage stage, Robot robot) {
         Runnable begin = () -> {
             fire(stage, "plan");
@@ -142,32 +156,10 @@ public final class Shots extends Application {
                 () -> robot.keyType(KeyCode.M),
                 () -> app.workshop().drive().oddsProperty().get().isPresent()));
         steps.add(new Step("", () -> app.workshop().undo(), () -> {}, () -> true));
-        steps.add(new Step(
-                "drive-robot-log.png",
-                () -> fire(stage, "robot-log"),
-                () -> {
-                    copyLog(app.workshop().season().setupOrGuess());
-                    robot.keyType(KeyCode.V);
-                },
-                () -> said("From a reading")));
-    }
-
-    private boolean said(String beginning) {
-        return app.workshop().drive().verdictProperty().get().sentence().startsWith(beginning);
     }
 
     private static void fire(Stage stage, String page) {
         ((Button) stage.getScene().lookup("#page-" + page)).fire();
-    }
-
-    private static void copyLog(Setup setup) {
-        Setup slow = setup.withDrive(
-                setup.robot().drive().withLagS(setup.robot().drive().lagS() + SLOWER_S));
-        Trace trace = new Trace();
-        Twin.asProgrammed(Track.of(DemoCourses.workshopLoop(), slow), setup, Start.noisy(2, 5), trace);
-        ClipboardContent content = new ClipboardContent();
-        content.putString(TracesFile.csv(trace, setup));
-        Clipboard.getSystemClipboard().setContent(content);
     }
 
     /** A map, or a next trial, that is on its way. */
@@ -190,6 +182,8 @@ public final class Shots extends Application {
                     case GAINS ->
                         workshop.gains().pictureProperty().get().stream()
                                 .anyMatch(p -> p.advice().done());
+                    case HANDOVER ->
+                        workshop.handover().card().shownProperty().get().isPresent();
                     case DRIVE -> workshop.drive().freshnessProperty().get().mark() == Freshness.Mark.FRESH;
                     default -> workshop.robot().freshnessProperty().get().mark() != Freshness.Mark.MISSING;
                 };

@@ -2,20 +2,20 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.hall.HallStep;
-import fahrbahn.core.trials.Run;
-import java.util.Set;
-import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.Language;
+import fahrbahn.core.trials.Run;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.image.ImageView;
@@ -163,11 +163,14 @@ class HandoverPagesTest extends InWindow {
         typeReadings("151 149 150 152", "160 158 161 159");
         until("the twin has driven both", () -> text("hallWhy").contains("of runs"));
         assertThat(hallSteps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
-        until("the numbers are there", () -> robot.lookup("#hallNumbers .label").queryAllAs(Labeled.class).stream()
-                .anyMatch(l -> l.getText().equals("150.5")));
+        until(
+                "the numbers are there",
+                () -> robot.lookup("#hallNumbers .label").queryAllAs(Labeled.class).stream()
+                        .anyMatch(l -> l.getText().equals("150.5")));
         robot.type(KeyCode.T);
         until("typed", () -> hallSteps().contains(HallStep.TYPE));
-        assertThat(shop().season().setupOrGuess().robot().sensors().get(0).dark()).isEqualTo(150.5);
+        assertThat(shop().season().setupOrGuess().robot().sensors().get(0).dark())
+                .isEqualTo(150.5);
         assertThat(shop().season().choices().handedProperty().get()).isPresent();
         until("the sign", () -> text("hallNow").contains("press G"));
         robot.type(KeyCode.G);
@@ -189,6 +192,35 @@ class HandoverPagesTest extends InWindow {
         until("over", () -> shop().handover().hall().day().isEmpty());
     }
 
+    /** Ticked by thumb; what was forgotten comes first the next time; one more thing is added, and all of it printed. */
+    @Test
+    void aListIsTickedAndLearns() throws Exception {
+        toHandover("lists");
+        until("shown", () -> text("listTitle").equals("List for packing"));
+        robot.type(KeyCode.SPACE);
+        until("one less", () -> text("listState").equals("5 things are left."));
+        robot.type(KeyCode.DOWN).type(KeyCode.O);
+        until(
+                "it stands first",
+                () -> shop().handover().lists().list().items().get(0).forgotten() == 1);
+        assertThat(shop().handover().lists().list().items().get(0).words()).contains("charger");
+        robot.type(KeyCode.A);
+        until("asked", () -> robot.lookup("#listWords").query().isFocused());
+        robot.write("flag").type(KeyCode.ENTER);
+        until("added", () -> shop().handover().lists().list().items().size() == 7);
+        robot.type(KeyCode.R);
+        until("anew", () -> text("listState").equals("7 things are left."));
+        robot.type(KeyCode.G);
+        until("the next list", () -> text("listTitle").equals("List for arriving"));
+        Path pdf = home.resolve("list.pdf");
+        onWindow(() -> {
+            FileAsk.standIn(robot.lookup("#listRows").query().getScene().getWindow(), chooser -> pdf.toFile());
+            return null;
+        });
+        robot.type(KeyCode.V);
+        until("printed", () -> Files.exists(pdf) && text("notice").contains("list.pdf"));
+    }
+
     /** A drill by keys: drawn, answered once, the reason told, the score kept for who answered. */
     @Test
     void aDrillIsAnsweredByOneKey() throws Exception {
@@ -204,9 +236,12 @@ class HandoverPagesTest extends InWindow {
         robot.type(KeyCode.T);
         assertThat(shop().season().choices().drillsProperty().get().answers()).hasSize(1);
         robot.type(KeyCode.SPACE);
-        until("another", () -> shop().handover().drills().drillProperty().get().isPresent()
-                && text("drillState").startsWith("What is wrong"));
-        DrillFault fault = shop().handover().drills().drillProperty().get().orElseThrow().fault();
+        until(
+                "another",
+                () -> shop().handover().drills().drillProperty().get().isPresent()
+                        && text("drillState").startsWith("What is wrong"));
+        DrillFault fault =
+                shop().handover().drills().drillProperty().get().orElseThrow().fault();
         assertThat(fault).as("not the same again").isNotEqualTo(DrillFault.SATURATED);
         onWindow(() -> {
             shop().handover().drills().say(fault);

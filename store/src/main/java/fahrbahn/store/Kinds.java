@@ -3,6 +3,7 @@ package fahrbahn.store;
 import fahrbahn.core.belief.Wish;
 import fahrbahn.core.detour.Task;
 import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.Checklist;
 import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Fact;
@@ -88,6 +89,10 @@ public final class Kinds {
     public static final Kind<DrillScore> DRILLS =
             new Kind<>("drills", Scope.SEASON, Codec.plain(DrillJson::write, DrillJson::parse));
 
+    /** Lists to tick off, by occasion. */
+    public static final Kind<Checklist> CHECKLIST =
+            new Kind<>("checklist", Scope.SEASON, Codec.plain(ChecklistJson::write, ChecklistJson::parse));
+
     /** A robot's minutes in a new hall. */
     public static final Kind<HallDay> HALL =
             new Kind<>("hall", Scope.ROBOT, Codec.plain(HallJson::write, HallJson::parse));
@@ -146,6 +151,7 @@ public final class Kinds {
             STYLE,
             HALL,
             DRILLS,
+            CHECKLIST,
             LEVELS,
             TYPED_LEVEL,
             CAPTURE,

@@ -50,13 +50,16 @@ public final class SeasonJson {
             Documents.checkFormat(root, FORMAT, VERSION);
             List<Change> all = new ArrayList<>();
             for (Fields document : root.objects("documents")) {
-                String body = document.has("raw") ? document.text("raw") : document.raw("body").toString();
+                String body = document.has("raw")
+                        ? document.text("raw")
+                        : document.raw("body").toString();
                 all.add(Change.put(document.text("kind"), document.text("owner"), document.text("id"), body));
             }
             return all;
         });
         try (SeasonFile file = SeasonFile.create(season, clock)) {
-            file.write(new FileStep(clock.instant(), FileStep.Cause.NOTE, "a season from " + json.getFileName(), changes));
+            file.write(
+                    new FileStep(clock.instant(), FileStep.Cause.NOTE, "a season from " + json.getFileName(), changes));
         }
     }
 }

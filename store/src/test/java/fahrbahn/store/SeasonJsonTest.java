@@ -51,10 +51,14 @@ class SeasonJsonTest {
         }
         Path json = folder.resolve("a.json");
         SeasonJson.write(season, json, CLOCK);
-        assertThat(Files.readString(json)).contains("fahrbahn-season", "something-newer", "Łoś").doesNotContain("gone");
+        assertThat(Files.readString(json))
+                .contains("fahrbahn-season", "something-newer", "Łoś")
+                .doesNotContain("gone");
         Path back = folder.resolve("b.fahrbahn");
         SeasonJson.into(json, back, CLOCK);
-        assertThat(new HashSet<>(documents(back))).isEqualTo(new HashSet<>(documents(season))).hasSize(2);
+        assertThat(new HashSet<>(documents(back)))
+                .isEqualTo(new HashSet<>(documents(season)))
+                .hasSize(2);
         assertThatThrownBy(() -> SeasonJson.into(json, back, CLOCK)).hasMessageContaining("such a file already");
     }
 
@@ -71,7 +75,9 @@ class SeasonJsonTest {
     @Test
     void handOversHallsAndDrillsComeBack() throws Exception {
         HandOver handOver = new HandOver(
-                Instant.EPOCH, Grain.HUNDREDTHS, List.of(new TypedBack.Handed("KP", 24), new TypedBack.Handed("DARK_0", 132.25)));
+                Instant.EPOCH,
+                Grain.HUNDREDTHS,
+                List.of(new TypedBack.Handed("KP", 24), new TypedBack.Handed("DARK_0", 132.25)));
         assertThat(HandOverJson.parse(HandOverJson.write(handOver))).isEqualTo(handOver);
         Style style = new Style(Language.BLOCKS, Grain.WHOLE);
         assertThat(HandOverJson.parseStyle(HandOverJson.write(style))).isEqualTo(style);
@@ -81,7 +87,8 @@ class SeasonJsonTest {
                 .with(new DrillScore.Answer("", DrillFault.LAG, DrillFault.TOO_SOFT))
                 .with(new DrillScore.Answer("Ada", DrillFault.CREASE, DrillFault.CREASE));
         assertThat(DrillJson.parse(DrillJson.write(score))).isEqualTo(score);
-        assertThatThrownBy(() -> HandOverJson.parse("{\"at\": \"1970-01-01T00:00:00Z\", \"numbers\": \"some\", \"constants\": []}"))
+        assertThatThrownBy(() -> HandOverJson.parse(
+                        "{\"at\": \"1970-01-01T00:00:00Z\", \"numbers\": \"some\", \"constants\": []}"))
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining("numbers");
     }

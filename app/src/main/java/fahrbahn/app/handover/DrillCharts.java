@@ -34,7 +34,10 @@ final class DrillCharts {
         for (int i = 0; i < log.sensors().size(); i++) {
             int sensor = i;
             series.add(new Series(
-                    log.sensors().get(i), INKS[i % INKS.length], DASHES[i % DASHES.length], tick -> log.reading(tick, sensor)));
+                    log.sensors().get(i),
+                    INKS[i % INKS.length],
+                    DASHES[i % DASHES.length],
+                    tick -> log.reading(tick, sensor)));
         }
         return new TracesChart("Readings", "readings", series, false, tS, new double[0]);
     }
@@ -74,7 +77,10 @@ final class DrillCharts {
         for (int i = 0; i < sensors.size(); i++) {
             int sensor = i;
             series.add(new Series(
-                    sensors.get(i).name(), INKS[i % INKS.length], DASHES[i % DASHES.length], tick -> tick < n
+                    sensors.get(i).name(),
+                    INKS[i % INKS.length],
+                    DASHES[i % DASHES.length],
+                    tick -> tick < n
                             ? dark.readings().get(tick).values()[sensor]
                             : light.readings().get(tick - n).values()[sensor]));
         }
@@ -119,7 +125,8 @@ final class DrillCharts {
 
         private static Range range(double[] values) {
             return new Range(
-                    Arrays.stream(values).min().orElse(0) - 60, Arrays.stream(values).max().orElse(0) + 60);
+                    Arrays.stream(values).min().orElse(0) - 60,
+                    Arrays.stream(values).max().orElse(0) + 60);
         }
 
         @Override

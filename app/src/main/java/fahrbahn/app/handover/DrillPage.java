@@ -70,7 +70,10 @@ final class DrillPage {
         who.setPromptText("who answers");
         who.setPrefColumnCount(10);
         who.setAccessibleText("who answers");
-        Fields.describe(who, "who answers", "The name of who answers now, so that each of a crew has a score; empty for all together.");
+        Fields.describe(
+                who,
+                "who answers",
+                "The name of who answers now, so that each of a crew has a score; empty for all together.");
         who.textProperty().addListener(o -> {
             model.who(who.getText());
             refreshScores();
@@ -107,7 +110,8 @@ final class DrillPage {
     }
 
     private void sayState() {
-        state.setText(DrillWords.state(model.drillProperty().get(), model.answerProperty().get(), model.working()));
+        state.setText(DrillWords.state(
+                model.drillProperty().get(), model.answerProperty().get(), model.working()));
     }
 
     private void refresh() {
@@ -117,7 +121,8 @@ final class DrillPage {
         answers.forEach((fault, action) -> {
             action.button().setDisable(!open);
             action.button()
-                    .pseudoClassStateChanged(SAID, answer.filter(a -> a.fault() == fault).isPresent());
+                    .pseudoClassStateChanged(
+                            SAID, answer.filter(a -> a.fault() == fault).isPresent());
         });
         drill.ifPresent(d -> {
             readings.show(DrillCharts.readings(d));

@@ -65,17 +65,21 @@ final class DrillWords {
     static String robot(Drill drill) {
         var law = drill.believed().law();
         String gains = "Kp " + Words.number(law.kp()) + ", Kd " + Words.number(law.kd()) + " at "
-                + Words.number(law.baseCommand()) + ", loop " + Words.number(1000 * drill.believed().robot().loop().periodS())
+                + Words.number(law.baseCommand()) + ", loop "
+                + Words.number(1000 * drill.believed().robot().loop().periodS())
                 + " ms";
         return drill.run()
                 .map(run -> gains + ". " + (run.completed() ? "Laps: " : "It left the line. Times: ")
-                        + String.join(", ", run.lapsS().stream().map(Words::hundredths).toList()) + " s")
+                        + String.join(
+                                ", ",
+                                run.lapsS().stream().map(Words::hundredths).toList()) + " s")
                 .orElse("Held still over dark, then over light");
     }
 
     static String score(DrillScore score, DrillFault fault) {
         return score.of(fault)
-                .map(c -> c.completed() + " of " + c.runs() + " (" + Words.percent(c.low()) + " to " + Words.percent(c.high()) + ")")
+                .map(c -> c.completed() + " of " + c.runs() + " (" + Words.percent(c.low()) + " to "
+                        + Words.percent(c.high()) + ")")
                 .orElse("");
     }
 
@@ -84,7 +88,8 @@ final class DrillWords {
         if (n == 0) {
             return "Nothing answered yet; who guesses is right once in " + DrillFault.values().length + ".";
         }
-        Completion all = Completion.of((int) score.answers().stream().filter(Answer::right).count(), n);
+        Completion all = Completion.of(
+                (int) score.answers().stream().filter(Answer::right).count(), n);
         return all.completed() + " of " + n + " seen, " + Words.percent(all.low()) + " to " + Words.percent(all.high())
                 + " with 95 % certainty; hard ones come sooner.";
     }

@@ -153,7 +153,9 @@ public final class HallModel {
     /** The run that is next. */
     public HallStep nextRun() {
         Set<HallStep> done = day().map(HallDay::steps).orElse(Set.of());
-        return !done.contains(HallStep.SLOW) ? HallStep.SLOW : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
+        return !done.contains(HallStep.SLOW)
+                ? HallStep.SLOW
+                : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
     }
 
     /** Whether a surface was captured since the minutes began. */
@@ -234,7 +236,9 @@ public final class HallModel {
         boolean fresh = captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
         try {
             return Taken.of(fresh ? levels.measuredOnRobot() : season.setupOrGuess(), grain()).constants().stream()
-                    .filter(c -> c.name().startsWith("DARK") || c.name().startsWith("LIGHT") || c.name().equals("TARGET"))
+                    .filter(c -> c.name().startsWith("DARK")
+                            || c.name().startsWith("LIGHT")
+                            || c.name().equals("TARGET"))
                     .toList();
         } catch (BadValueException refused) {
             return List.of();

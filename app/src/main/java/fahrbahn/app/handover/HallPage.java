@@ -54,7 +54,11 @@ final class HallPage {
         numbers.setId("hallNumbers");
         steps.setId("hallSteps");
         steps.getStyleClass().add("schools");
-        minutes = new NumberField("hall-minutes", "minutes", "How many minutes there are until the robot must start.", v -> minutesWanted = v);
+        minutes = new NumberField(
+                "hall-minutes",
+                "minutes",
+                "How many minutes there are until the robot must start.",
+                v -> minutesWanted = v);
         minutes.show(minutesWanted);
     }
 
@@ -117,7 +121,8 @@ final class HallPage {
         Optional<HallStep> next = advice.flatMap(HallAdvice::next).map(HallAdvice.Offer::step);
         for (HallStep step : HallStep.values()) {
             states.get(step).setText(HallWords.line(step, done.contains(step), advice));
-            names.get(step).pseudoClassStateChanged(NOW, next.filter(n -> n == step).isPresent());
+            names.get(step)
+                    .pseudoClassStateChanged(NOW, next.filter(n -> n == step).isPresent());
         }
         showNumbers();
     }

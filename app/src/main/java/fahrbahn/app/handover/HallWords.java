@@ -71,15 +71,19 @@ final class HallWords {
     static String why(Optional<HallAdvice> advice, Optional<TwoOnOneTable> worth, boolean working) {
         if (worth.isPresent()) {
             TwoOnOneTable both = worth.get();
-            return "With the numbers on the robot it comes round here in " + Words.percent(both.chance().b())
-                    + " of runs, with those just captured in " + Words.percent(both.chance().a()) + ".";
+            return "With the numbers on the robot it comes round here in "
+                    + Words.percent(both.chance().b()) + " of runs, with those just captured in "
+                    + Words.percent(both.chance().a()) + ".";
         }
         if (working) {
             return "The twin drives with both sets of numbers.";
         }
         return advice.flatMap(HallAdvice::next)
                 .map(offer -> "It takes " + seconds(offer.takesS())
-                        + (offer.takesS() > offer.step().usualS() && !offer.step().isRun() ? " with what must follow" : "")
+                        + (offer.takesS() > offer.step().usualS()
+                                        && !offer.step().isRun()
+                                ? " with what must follow"
+                                : "")
                         + " and saves about " + Math.round(100 * offer.worth()) + " of 100 starts from going wrong.")
                 .orElse("");
     }
@@ -93,6 +97,7 @@ final class HallWords {
                 .flatMap(a -> a.offers().stream())
                 .filter(o -> o.step() == step)
                 .findFirst();
-        return offer.map(o -> o.fits() ? seconds(o.takesS()) : "no time left for it").orElse("");
+        return offer.map(o -> o.fits() ? seconds(o.takesS()) : "no time left for it")
+                .orElse("");
     }
 }

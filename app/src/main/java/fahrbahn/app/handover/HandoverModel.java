@@ -6,7 +6,9 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.runs.QuickLog;
+import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;
@@ -25,6 +27,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -41,6 +44,7 @@ public final class HandoverModel extends StationModel {
     private final TypedModel typed;
     private final HallModel hall;
     private final DrillModel drills;
+    private final ListModel lists;
     private String problem = "";
     private Costed costed;
 
@@ -50,6 +54,7 @@ public final class HandoverModel extends StationModel {
     /**
      * @param table in hand, on which it is seen what rounding costs
      * @param log for runs in a new hall
+     * @param freshness of every station, for lists that say what went stale
      */
     public HandoverModel(
             Season season,
@@ -57,9 +62,11 @@ public final class HandoverModel extends StationModel {
             MeasureModel measure,
             LevelsModel levels,
             QuickLog log,
+            Function<Station, Freshness> freshness,
             Errands errands) {
         super(season);
         this.drills = new DrillModel(season, errands);
+        this.lists = new ListModel(season, freshness, errands);
         this.hall = new HallModel(season, this, measure, levels, log, table, errands);
         this.table = table;
         this.tell = errands.tell();
@@ -75,6 +82,10 @@ public final class HandoverModel extends StationModel {
 
     public CardModel card() {
         return card;
+    }
+
+    public ListModel lists() {
+        return lists;
     }
 
     public DrillModel drills() {

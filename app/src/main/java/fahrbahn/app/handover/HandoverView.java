@@ -14,6 +14,7 @@ public final class HandoverView {
                         new ProgramPage(model).page(),
                         new TypedPage(model.typed()).page(),
                         new HallPage(model.hall()).page(),
+                        new ListPage(model.lists()).page(),
                         new DrillPage(model.drills()).page()))
                 .view(model.pageProperty());
     }

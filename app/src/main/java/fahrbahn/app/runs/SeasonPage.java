@@ -50,7 +50,8 @@ final class SeasonPage {
                 Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        return new Pages.Page("Season", Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
+        return new Pages.Page(
+                "Season", Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
     }
 
     private void report() {
@@ -58,7 +59,8 @@ final class SeasonPage {
     }
 
     private void whole() {
-        FileAsk.save(changes, "season.json", model.files()::whole, new ExtensionFilter("Every document (JSON)", "*.json"));
+        FileAsk.save(
+                changes, "season.json", model.files()::whole, new ExtensionFilter("Every document (JSON)", "*.json"));
     }
 
     private void refresh() {

@@ -42,7 +42,9 @@ final class SeasonReport {
         rule();
         words(SeasonWords.verdict(all), HEAD);
         if (!all.isEmpty()) {
-            chart("The chance to finish, %, 95 % sure, stretch by stretch", new StretchChart(all, StretchChart.What.CHANCE));
+            chart(
+                    "The chance to finish, %, 95 % sure, stretch by stretch",
+                    new StretchChart(all, StretchChart.What.CHANCE));
             chart("The time of completed runs, s, mean and scatter", new StretchChart(all, StretchChart.What.TIME));
             y += LEADING / 2;
             words("What changed, and what it brought", HEAD);

@@ -3,10 +3,12 @@ package fahrbahn.app.season;
 import fahrbahn.core.belief.Wish;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.detour.Task;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.Checklist;
+import fahrbahn.core.hall.Checklist.Occasion;
+import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.drill.DrillScore;
-import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Style;
 import fahrbahn.core.program.Taken;
@@ -22,6 +24,7 @@ import fahrbahn.store.Shared;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -137,6 +140,25 @@ public final class Choices {
     /** Notes an answer; no step of undo, for what was said was said. */
     public void answerDrill(DrillScore score) {
         ledger.note(List.of(Put.of(Kinds.DRILLS, "", score)));
+    }
+
+    /** The club's list of an occasion; empty as long as nobody changed it. */
+    public Optional<Checklist> checklist(Occasion occasion) {
+        return ledger.get(Kinds.CHECKLIST, "", id(occasion));
+    }
+
+    /** @param label of the step of undo; empty where none is wanted: what is ticked is unticked by the same key */
+    public void checklist(String label, Occasion occasion, Checklist list) {
+        List<Put<?>> puts = List.of(Put.of(Kinds.CHECKLIST, "", id(occasion), list));
+        if (label.isEmpty()) {
+            ledger.note(puts);
+        } else {
+            ledger.change(label, puts);
+        }
+    }
+
+    private static String id(Occasion occasion) {
+        return occasion.name().toLowerCase(Locale.ROOT);
     }
 
     /** How the robot's team writes its program. */

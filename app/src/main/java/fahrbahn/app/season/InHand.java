@@ -2,13 +2,13 @@ package fahrbahn.app.season;
 
 import fahrbahn.core.belief.Wish;
 import fahrbahn.core.detour.Task;
+import fahrbahn.core.drill.DrillScore;
+import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
-import fahrbahn.core.drill.DrillScore;
-import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Style;
 import fahrbahn.core.readings.Capture;

@@ -80,7 +80,14 @@ public final class Workshop {
         drive = new DriveModel(season, errands, table::ground, robot::known, live);
         runs = new RunsModel(
                 season, robot::known, table::ground, gains::nextTrial, new Stopwatch(System::nanoTime), live, errands);
-        handover = new HandoverModel(season, table::ground, measure, levels, runs.log(), errands);
+        handover = new HandoverModel(
+                season,
+                table::ground,
+                measure,
+                levels,
+                runs.log(),
+                station -> stations.get(station).freshnessProperty().get(),
+                errands);
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);

@@ -25,7 +25,8 @@ import java.util.Random;
  * @param batteryShare of the speed at the first lap @param batteryPerLap of it that is left a lap later
  * @param mismatchShare how much faster the right wheel is
  */
-record DrillRobot(Setup real, Setup believed, boolean swapped, double batteryShare, double batteryPerLap, double mismatchShare) {
+record DrillRobot(
+        Setup real, Setup believed, boolean swapped, double batteryShare, double batteryPerLap, double mismatchShare) {
     /** Beyond wiggle onset, and below the bend floor: so far that it shows, and the robot still drives. */
     private static final double SHARP = 1.3;
 
@@ -52,10 +53,15 @@ record DrillRobot(Setup real, Setup believed, boolean swapped, double batterySha
                 yield sound(gains(sound, kp, 2 * kp));
             }
             case TOO_SHARP -> {
-                double kp = (SHARP + 0.5 * more) * report.wiggleWithKdTwiceKp().orElseThrow().kp();
+                double kp = (SHARP + 0.5 * more)
+                        * report.wiggleWithKdTwiceKp().orElseThrow().kp();
                 yield sound(gains(sound, kp, 2 * kp));
             }
-            case NO_DAMPING -> sound(gains(sound, (SHARP + 0.5 * more) * report.wiggle().orElseThrow().kp(), 0));
+            case NO_DAMPING ->
+                sound(gains(
+                        sound,
+                        (SHARP + 0.5 * more) * report.wiggle().orElseThrow().kp(),
+                        0));
             case LAG -> sound(sound).withReal(sound.withDrive(drive.withLagS(drive.lagS() + 0.03 + 0.02 * more)));
             case SWAPPED -> new DrillRobot(sound, sound, true, 1, 1, 0);
             case WRONG_EDGE -> sound(sound).withReal(sound.withLaw(sound.law().withSide(Side.LEFT)));
@@ -84,7 +90,8 @@ record DrillRobot(Setup real, Setup believed, boolean swapped, double batterySha
                 ? List.of(sensor("left", lead, 12, dark, light), sensor("right", lead, -12, dark + 2, light - 3))
                 : List.of(sensor("eye", lead, 0, dark, light));
         Law law = new Law(pair ? Law.Kind.PAIR : Law.Kind.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.3, 0, 0.6, 40);
-        Setup setup = new Setup(new Robot("stranger", drive, loop, sensors), new Line(24, Polarity.DARK_ON_LIGHT, 160), law);
+        Setup setup =
+                new Setup(new Robot("stranger", drive, loop, sensors), new Line(24, Polarity.DARK_ON_LIGHT, 160), law);
         double onset = LaneReport.of(setup).wiggleWithKdTwiceKp().orElseThrow().kp();
         double kp = Math.sqrt(onset * BendFloor.kp(setup));
         return gains(setup, kp, 2 * kp);
@@ -99,8 +106,9 @@ record DrillRobot(Setup real, Setup believed, boolean swapped, double batterySha
     }
 
     private static Setup lit(Setup setup, double times) {
-        return setup.withRobot(setup.robot().withSensors(setup.robot().sensors().stream()
-                .map(s -> s.withSurfaces(s.dark() * times, s.light() * times, s.noise()))
-                .toList()));
+        return setup.withRobot(setup.robot()
+                .withSensors(setup.robot().sensors().stream()
+                        .map(s -> s.withSurfaces(s.dark() * times, s.light() * times, s.noise()))
+                        .toList()));
     }
 }

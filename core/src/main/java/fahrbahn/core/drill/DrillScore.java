@@ -47,7 +47,8 @@ public record DrillScore(List<Answer> answers) {
         List<Answer> its = its(fault);
         return its.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Completion.of((int) its.stream().filter(Answer::right).count(), its.size()));
+                : Optional.of(
+                        Completion.of((int) its.stream().filter(Answer::right).count(), its.size()));
     }
 
     private List<Answer> its(DrillFault fault) {
@@ -58,13 +59,16 @@ public record DrillScore(List<Answer> answers) {
     double due(DrillFault fault) {
         List<Answer> its = its(fault);
         List<Answer> recent = its.subList(Math.max(0, its.size() - RECENT), its.size());
-        double wrong = recent.isEmpty() ? 1 : (double) recent.stream().filter(a -> !a.right()).count() / recent.size();
+        double wrong = recent.isEmpty()
+                ? 1
+                : (double) recent.stream().filter(a -> !a.right()).count() / recent.size();
         return EASY + (1 - EASY) * wrong;
     }
 
     /** The fault of the next drill: hard ones sooner, never the last one again. */
     public DrillFault next(Random random) {
-        DrillFault last = answers.isEmpty() ? null : answers.get(answers.size() - 1).fault();
+        DrillFault last =
+                answers.isEmpty() ? null : answers.get(answers.size() - 1).fault();
         double all = 0;
         for (DrillFault fault : DrillFault.values()) {
             all += fault == last ? 0 : due(fault);

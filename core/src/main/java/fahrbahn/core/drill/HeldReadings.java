@@ -20,7 +20,9 @@ final class HeldReadings {
     /** Dark first, then light. */
     static List<Capture> draw(Setup setup, DrillFault fault, Random random) {
         int which = random.nextInt(setup.robot().sensors().size());
-        return List.of(capture(setup, Capture.DARK, fault, which, random), capture(setup, Capture.LIGHT, fault, which, random));
+        return List.of(
+                capture(setup, Capture.DARK, fault, which, random),
+                capture(setup, Capture.LIGHT, fault, which, random));
     }
 
     private static Capture capture(Setup setup, String surface, DrillFault fault, int which, Random random) {
@@ -43,6 +45,11 @@ final class HeldReadings {
             readings.add(new Reading(i * PERIOD_S, surface, Double.NaN, values));
         }
         return new Capture(
-                surface, surface, Instant.EPOCH, "drill", sensors.stream().map(Sensor::name).toList(), readings);
+                surface,
+                surface,
+                Instant.EPOCH,
+                "drill",
+                sensors.stream().map(Sensor::name).toList(),
+                readings);
     }
 }

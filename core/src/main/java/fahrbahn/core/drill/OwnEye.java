@@ -33,19 +33,23 @@ final class OwnEye {
         if (!run.completed() && longest < AWAY_S) {
             return Optional.of(new Seen(
                     wrongWay(believed),
-                    Text.of("Set down straight on the line it is off it within %.1f s, every time: it steers away.", longest)));
+                    Text.of(
+                            "Set down straight on the line it is off it within %.1f s, every time: it steers away.",
+                            longest)));
         }
         LogFigures figures = LogFigures.of(run.log());
-        List<LogFaults.Found> found =
-                LogFaults.of(run.log(), believed, figures, LogFit.of(run.log(), believed));
+        List<LogFaults.Found> found = LogFaults.of(run.log(), believed, figures, LogFit.of(run.log(), believed));
         if (!found.isEmpty()) {
-            return fault(found.get(0), believed).map(f -> new Seen(f, found.get(0).evidence()));
+            return fault(found.get(0), believed)
+                    .map(f -> new Seen(f, found.get(0).evidence()));
         }
         double last = run.lapsS().get(run.lapsS().size() - 1);
         return run.completed() && last > SLOW_SHARE * nominalS
                 ? Optional.of(new Seen(
                         DrillFault.FLAT_BATTERY,
-                        Text.of("The last lap took %.1f s where its speed says %.1f s, and each took longer.", last, nominalS)))
+                        Text.of(
+                                "The last lap took %.1f s where its speed says %.1f s, and each took longer.",
+                                last, nominalS)))
                 : Optional.empty();
     }
 
@@ -79,12 +83,16 @@ final class OwnEye {
         if (finding instanceof Finding.Saturated end) {
             return Optional.of(new Seen(
                     DrillFault.SATURATED,
-                    Text.of("Sensor %s reads %s, the end of its range, in %.0f of 100 readings.", end.sensor(), Text.digits(end.end(), 4), 100 * end.share())));
+                    Text.of(
+                            "Sensor %s reads %s, the end of its range, in %.0f of 100 readings.",
+                            end.sensor(), Text.digits(end.end(), 4), 100 * end.share())));
         }
         if (finding instanceof Finding.Burst burst) {
             return Optional.of(new Seen(
                     DrillFault.CREASE,
-                    Text.of("Sensor %s is off by %s in %d readings in a row, from %.2f to %.2f s, and right before and after.", burst.sensor(), Text.digits(burst.size(), 2), burst.count(), burst.fromS(), burst.toS())));
+                    Text.of(
+                            "Sensor %s is off by %s in %d readings in a row, from %.2f to %.2f s, and right before and after.",
+                            burst.sensor(), Text.digits(burst.size(), 2), burst.count(), burst.fromS(), burst.toS())));
         }
         return Optional.empty();
     }

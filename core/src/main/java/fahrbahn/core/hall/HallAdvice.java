@@ -81,10 +81,15 @@ public record HallAdvice(List<Offer> offers) {
                     .mapToDouble(now::takesS)
                     .sum();
         }
-        double worth = LEVELS.contains(step) && !Double.isNaN(now.typing()) ? Math.max(0, now.typing()) : step.usualWorth();
+        double worth =
+                LEVELS.contains(step) && !Double.isNaN(now.typing()) ? Math.max(0, now.typing()) : step.usualWorth();
         boolean numbersToCome = !now.done().contains(HallStep.TYPE)
                 && (Double.isNaN(now.typing()) || now.typing() > NOTHING)
-                && LEVELS.stream().filter(s -> !now.done().contains(s)).mapToDouble(now::takesS).sum() <= now.leftS();
+                && LEVELS.stream()
+                                .filter(s -> !now.done().contains(s))
+                                .mapToDouble(now::takesS)
+                                .sum()
+                        <= now.leftS();
         if ((step == HallStep.SIGN || step.isRun()) && numbersToCome) {
             worth = 0; // with numbers that will be others it tells nothing
         }

@@ -39,13 +39,18 @@ class DrillTest {
         }
         assertThat(shown).as("never the same twice").hasSize(EACH);
         Drill again = DrillMaker.draw(2, fault, Job.UNWATCHED);
-        assertThat(again.evidence()).as("the same seed, the same drill").isEqualTo(DrillMaker.draw(2, fault, Job.UNWATCHED).evidence());
+        assertThat(again.evidence())
+                .as("the same seed, the same drill")
+                .isEqualTo(DrillMaker.draw(2, fault, Job.UNWATCHED).evidence());
     }
 
     /** A battery that tires shows in the laps: each takes longer than the one before. */
     @Test
     void lapsGrowWithATiredBattery() {
-        var laps = DrillMaker.draw(4, DrillFault.FLAT_BATTERY, Job.UNWATCHED).run().orElseThrow().lapsS();
+        var laps = DrillMaker.draw(4, DrillFault.FLAT_BATTERY, Job.UNWATCHED)
+                .run()
+                .orElseThrow()
+                .lapsS();
         for (int i = 1; i < laps.size(); i++) {
             assertThat(laps.get(i)).isGreaterThan(laps.get(i - 1));
         }
@@ -64,7 +69,11 @@ class DrillTest {
             Answer answer = new Answer("", fault, all[random.nextInt(all.length)]);
             right += answer.right() ? 1 : 0;
             // The score's memory is what decides what comes next; a short one is as good and quick.
-            score = new DrillScore(score.with(answer).answers().subList(Math.max(0, score.answers().size() - 60), score.answers().size()))
+            score = new DrillScore(score.with(answer)
+                            .answers()
+                            .subList(
+                                    Math.max(0, score.answers().size() - 60),
+                                    score.answers().size()))
                     .with(answer);
         }
         double chance = 1.0 / all.length;

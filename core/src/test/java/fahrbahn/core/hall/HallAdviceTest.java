@@ -38,7 +38,13 @@ class HallAdviceTest {
     void fiveMinutesAreEnoughForAllOfIt() {
         assertThat(followed(300, 60, false, 0.4))
                 .containsExactly(
-                        HallStep.LIGHT, HallStep.DARK, HallStep.TYPE, HallStep.SIGN, HallStep.SLOW, HallStep.REAL, HallStep.SPARE);
+                        HallStep.LIGHT,
+                        HallStep.DARK,
+                        HallStep.TYPE,
+                        HallStep.SIGN,
+                        HallStep.SLOW,
+                        HallStep.REAL,
+                        HallStep.SPARE);
     }
 
     @Test
@@ -76,7 +82,8 @@ class HallAdviceTest {
             }
             double left = random.nextInt(400) - 50;
             double typing = random.nextBoolean() ? Double.NaN : random.nextDouble();
-            HallAdvice advice = HallAdvice.of(new HallAdvice.Standing(done, left, 20 + random.nextInt(60), random.nextBoolean(), typing));
+            HallAdvice advice = HallAdvice.of(
+                    new HallAdvice.Standing(done, left, 20 + random.nextInt(60), random.nextBoolean(), typing));
             advice.offers().forEach(o -> assertThat(done).doesNotContain(o.step()));
             advice.next().ifPresent(o -> {
                 assertThat(o.takesS()).isLessThanOrEqualTo(left);

@@ -1,0 +1,123 @@
+package fahrbahn.app.handover;
+
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.Errands;
+import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Season;
+import fahrbahn.app.season.Station;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.hall.Checklist;
+import fahrbahn.core.hall.Checklist.Occasion;
+import fahrbahn.words.Refusals;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Lists to tick off: one for each occasion, edited by the club, which learn what was forgotten. */
+public final class ListModel {
+    private final Season season;
+    private final Function<Station, Freshness> freshness;
+    private final Consumer<String> tell;
+    private final Errand<String> save;
+    private final ReadOnlyObjectWrapper<Occasion> occasion = new ReadOnlyObjectWrapper<>(Occasion.PACK);
+    private final ReadOnlyObjectWrapper<Integer> row = new ReadOnlyObjectWrapper<>(0);
+
+    /** @param freshness of a station, for what went stale */
+    ListModel(Season season, Function<Station, Freshness> freshness, Errands errands) {
+        this.season = season;
+        this.freshness = freshness;
+        this.tell = errands.tell();
+        this.save = errands.errand("Saving the list");
+    }
+
+    public ReadOnlyObjectProperty<Occasion> occasionProperty() {
+        return occasion.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Integer> rowProperty() {
+        return row.getReadOnlyProperty();
+    }
+
+    /** The list of the occasion; as proposed as long as nobody changed it. */
+    public Checklist list() {
+        return season.choices()
+                .checklist(occasion.get())
+                .orElseGet(() -> Checklist.of(ListWords.proposed(occasion.get())));
+    }
+
+    /** What does not hold any more and is to be made fresh before a run, in words. */
+    public List<String> stale() {
+        List<String> stale = new ArrayList<>();
+        for (Station station : Station.values()) {
+            Freshness now = freshness.apply(station);
+            if (now.mark() == Freshness.Mark.STALE) {
+                stale.add(station.title() + ": " + now.reason());
+            }
+        }
+        return stale;
+    }
+
+    public void turn(int by) {
+        Occasion[] all = Occasion.values();
+        occasion.set(all[Math.floorMod(occasion.get().ordinal() + by, all.length)]);
+        row.set(0);
+    }
+
+    public void move(int by) {
+        row.set(Math.max(0, Math.min(list().items().size() - 1, row.get() + by)));
+    }
+
+    /** Done, or not done after all; the next one that is not is in hand then. */
+    public void tick() {
+        change("", list -> list.tick(row.get()));
+        move(1);
+    }
+
+    public void forgot() {
+        change("forgotten", list -> list.forgot(row.get()));
+    }
+
+    public void add(String words) {
+        change("added to", list -> list.add(words));
+    }
+
+    public void remove() {
+        change("taken off", list -> list.remove(row.get()));
+        move(0);
+    }
+
+    public void anew() {
+        change("begun anew:", Checklist::anew);
+        row.set(0);
+    }
+
+    private void change(String what, UnaryOperator<Checklist> change) {
+        Checklist before = list();
+        boolean none = before.items().isEmpty();
+        try {
+            if (!none || what.equals("added to")) {
+                String label = what.isEmpty() ? "" : what + " the list " + ListWords.title(occasion.get());
+                season.choices().checklist(label, occasion.get(), change.apply(before));
+            }
+        } catch (BadValueException refused) {
+            tell.accept(Refusals.sentence(refused));
+        }
+    }
+
+    /** For the wall or the box. */
+    public void print(Path file) {
+        Occasion when = occasion.get();
+        Checklist list = list();
+        save.run(
+                job -> {
+                    ListSheet.write(ListWords.title(when), list, ListWords.caution(when), file);
+                    return "Saved as " + file.getFileName() + ".";
+                },
+                tell);
+    }
+}
