@@ -21,6 +21,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.BorderPane;
 import org.junit.jupiter.api.Test;
 
 /** From the station's numbers to the robot's program and back, by keys. */
@@ -219,6 +220,36 @@ class HandoverPagesTest extends InWindow {
         });
         robot.type(KeyCode.V);
         until("printed", () -> Files.exists(pdf) && text("notice").contains("list.pdf"));
+    }
+
+    /** Round by round into the log book; in the quiet between two nothing moves, and turning the page ends it. */
+    @Test
+    void roundsAreKeptAndItCanBeQuiet() throws Exception {
+        toHandover("rounds");
+        until("the first", () -> text("roundNext").startsWith("Round 1"));
+        robot.type(KeyCode.A);
+        until("asked", () -> robot.lookup("#roundWords").query().isFocused());
+        robot.write("slow start").type(KeyCode.ENTER);
+        robot.type(KeyCode.R);
+        until("the second", () -> text("roundNext").startsWith("Round 2"));
+        robot.type(KeyCode.X);
+        until("the third", () -> text("roundNext").startsWith("Round 3"));
+        assertThat(shop().season().runs()).extracting(Run::note).containsExactly("#round1 slow start", "#round2");
+        assertThat(text("roundSoFar")).startsWith("1 of 2 rounds ran");
+        robot.type(KeyCode.Q);
+        until(
+                "quiet",
+                () -> robot.lookup("#roundSoFar").queryAll().stream()
+                                .noneMatch(n -> n.getParent().getParent().isVisible())
+                        && text("roundNext").contains("Nothing to do"));
+        assertThat(onWindow(() -> ((BorderPane)
+                                robot.lookup("#verdict").query().getScene().getRoot())
+                        .getBottom()))
+                .isNull();
+        page("lists");
+        until(
+                "awake",
+                () -> ((BorderPane) robot.lookup("#verdict").query().getScene().getRoot()).getBottom() != null);
     }
 
     /** A drill by keys: drawn, answered once, the reason told, the score kept for who answered. */

@@ -45,6 +45,7 @@ public final class HandoverModel extends StationModel {
     private final HallModel hall;
     private final DrillModel drills;
     private final ListModel lists;
+    private final RoundsModel rounds;
     private String problem = "";
     private Costed costed;
 
@@ -67,6 +68,7 @@ public final class HandoverModel extends StationModel {
         super(season);
         this.drills = new DrillModel(season, errands);
         this.lists = new ListModel(season, freshness, errands);
+        this.rounds = new RoundsModel(season, log, lists);
         this.hall = new HallModel(season, this, measure, levels, log, table, errands);
         this.table = table;
         this.tell = errands.tell();
@@ -86,6 +88,10 @@ public final class HandoverModel extends StationModel {
 
     public ListModel lists() {
         return lists;
+    }
+
+    public RoundsModel rounds() {
+        return rounds;
     }
 
     public DrillModel drills() {

@@ -15,6 +15,7 @@ public final class HandoverView {
                         new TypedPage(model.typed()).page(),
                         new HallPage(model.hall()).page(),
                         new ListPage(model.lists()).page(),
+                        new RoundsPage(model.rounds()).page(),
                         new DrillPage(model.drills()).page()))
                 .view(model.pageProperty());
     }

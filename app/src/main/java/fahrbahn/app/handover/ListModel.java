@@ -45,9 +45,19 @@ public final class ListModel {
 
     /** The list of the occasion; as proposed as long as nobody changed it. */
     public Checklist list() {
-        return season.choices()
-                .checklist(occasion.get())
-                .orElseGet(() -> Checklist.of(ListWords.proposed(occasion.get())));
+        return list(occasion.get());
+    }
+
+    /** What is left on the list of an occasion. */
+    List<String> left(Occasion when) {
+        return list(when).items().stream()
+                .filter(item -> !item.done())
+                .map(Checklist.Item::words)
+                .toList();
+    }
+
+    private Checklist list(Occasion when) {
+        return season.choices().checklist(when).orElseGet(() -> Checklist.of(ListWords.proposed(when)));
     }
 
     /** What does not hold any more and is to be made fresh before a run, in words. */

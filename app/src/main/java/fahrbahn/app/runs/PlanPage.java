@@ -55,10 +55,10 @@ final class PlanPage {
         table.setPlaceholder(Nodes.wrapped("No plan yet: choose what each robot is to run, then press B.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("", 30, block -> model.done(block) ? "x" : "");
-        column("at", 80, model::clock);
-        column("where", 110, Block::table);
-        column("who", 120, PlanWords::who);
-        column("what", 170, PlanWords::what);
+        column("at", 76, model::clock);
+        column("where", 95, Block::table);
+        column("who", 112, PlanWords::who);
+        column("what", 215, PlanWords::what);
     }
 
     private void column(String title, double width, Function<Block, String> text) {

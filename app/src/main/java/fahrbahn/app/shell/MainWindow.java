@@ -117,6 +117,12 @@ public final class MainWindow extends BorderPane {
         setCenter(middle);
         strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty(), remembered);
         setBottom(strip);
+        // Between two rounds nothing moves: the robot's numbers come back when somebody asks for them.
+        workshop.handover()
+                .rounds()
+                .quietProperty()
+                .addListener(o ->
+                        setBottom(workshop.handover().rounds().quietProperty().get() ? null : strip));
         typed = WindowKeys.install(this, workshop);
         minutes.setCycleCount(Animation.INDEFINITE);
         moments.setCycleCount(Animation.INDEFINITE);
