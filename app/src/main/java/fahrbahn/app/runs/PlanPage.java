@@ -54,16 +54,17 @@ final class PlanPage {
         table.setAccessibleText("The blocks of the plan, in the order of time");
         table.setPlaceholder(Nodes.wrapped("No plan yet: choose what each robot is to run, then press B.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        column("", 30, block -> model.done(block) ? "x" : "");
-        column("at", 76, model::clock);
-        column("where", 95, Block::table);
+        column("", 28, block -> model.done(block) ? "x" : "");
+        column("at", 72, model::clock);
+        column("where", 108, Block::table);
         column("who", 112, PlanWords::who);
-        column("what", 215, PlanWords::what);
+        column("what", 210, PlanWords::what);
     }
 
     private void column(String title, double width, Function<Block, String> text) {
         TableColumn<Block, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
+        column.setCellFactory(c -> new WrappedCell<>());
         column.setPrefWidth(width);
         column.setMinWidth(LEAST_SHARE * width);
         column.setSortable(false);

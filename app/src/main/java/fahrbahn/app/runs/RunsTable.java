@@ -10,15 +10,12 @@ import java.util.function.Function;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.ObservableList;
-import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.text.Text;
 
 /** Runs as lines, of which only those on the screen are made. Words that are too long for their column go on below themselves. */
 final class RunsTable extends TableView<Run> {
     private static final double LEAST_NOTE = 60;
-    private static final double PADDING = 18;
 
     /** @param places whether the table is told, too, below the time */
     RunsTable(String id, String what, boolean places) {
@@ -55,26 +52,10 @@ final class RunsTable extends TableView<Run> {
     private void column(String title, double width, Function<Run, String> text) {
         TableColumn<Run, String> column = new TableColumn<>(title);
         column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(cell.getValue())));
-        column.setCellFactory(c -> new Wrapped());
+        column.setCellFactory(c -> new WrappedCell<>());
         column.setPrefWidth(width);
         column.setMinWidth(width);
         column.setSortable(false);
         getColumns().add(column);
-    }
-
-    private static final class Wrapped extends TableCell<Run, String> {
-        private final Text words = new Text();
-
-        Wrapped() {
-            words.getStyleClass().add("cell-words");
-            words.wrappingWidthProperty().bind(widthProperty().subtract(PADDING));
-            setGraphic(words);
-        }
-
-        @Override
-        protected void updateItem(String item, boolean empty) {
-            super.updateItem(item, empty);
-            words.setText(empty || item == null ? "" : item);
-        }
     }
 }
