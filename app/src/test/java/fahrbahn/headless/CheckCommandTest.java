@@ -111,7 +111,7 @@ class CheckCommandTest {
         String second = told.at("/cards/1/robot").textValue();
         JsonNode one = answer("card", season, "--out", folder.resolve("one.svg"), "--robot", second);
         assertThat(one.at("/cards/0/robot").textValue()).isEqualTo(second);
-        assertThat(one.at("/cards/0/stale")).isNotNull();
+        assertThat(one.at("/cards/0/stale").isArray()).isTrue();
         assertThat(run(new StringWriter(), "card", season, "--out", folder.resolve("x.doc")))
                 .isEqualTo(2);
         assertThat(err).contains(".pdf, .png or .svg");

@@ -32,6 +32,7 @@ final class HallPage {
     private static final double MAIN_SHARE = 0.6;
     private static final double LEAST_EM = 62;
     private static final double USUAL_MINUTES = 5;
+    private static final long SHOWN_EVERY_NS = 200_000_000L;
 
     private final HallModel model;
     private final Label clock = Nodes.label("", "minutes-left");
@@ -42,6 +43,7 @@ final class HallPage {
     private final Map<HallStep, Label> names = new EnumMap<>(HallStep.class);
     private final Map<HallStep, Label> states = new EnumMap<>(HallStep.class);
     private final NumberField minutes;
+    private long shownNs;
     private double minutesWanted = USUAL_MINUTES;
     private List<ProgramConstant> shown = List.of();
 
@@ -103,8 +105,12 @@ final class HallPage {
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(begin, light, dark, marks, typed, sign, ran, lost, end),
                 nowNs -> {
-                    model.look();
-                    refresh(within);
+                    // The log book is gone through for it: often enough for a clock, seldom enough for a large season.
+                    if (nowNs - shownNs > SHOWN_EVERY_NS) {
+                        shownNs = nowNs;
+                        model.look();
+                        refresh(within);
+                    }
                 });
     }
 
