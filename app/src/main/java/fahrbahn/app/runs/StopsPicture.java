@@ -4,6 +4,7 @@ import fahrbahn.app.chart.CanvasRegion;
 import fahrbahn.core.trials.Outcome.Stop;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.StopEllipse;
+import fahrbahn.pen.Labels;
 import fahrbahn.pen.Pen;
 import fahrbahn.pen.Pen.Anchor;
 import fahrbahn.pen.Pen.Stroke;
@@ -84,17 +85,25 @@ final class StopsPicture extends CanvasRegion {
         pen.line(cross, 0, y0, getWidth(), y0);
         pen.line(cross, x0, EDGE_PX, x0, getHeight() - EDGE_PX);
         stops.ellipse().ifPresent(e -> ellipse(pen, e, x0, y0, perMm));
+        Labels labels = new Labels(pen, getWidth(), getHeight())
+                .free(x0 - window, EDGE_PX, x0 - window, getHeight() - EDGE_PX)
+                .free(x0 + window, EDGE_PX, x0 + window, getHeight() - EDGE_PX);
         for (int i = 0; i < stops.runs().size(); i++) {
             Stop stop = stops.runs().get(i).outcome().stop();
             double x = x0 + stop.alongMm() * perMm;
             double y = y0 - acrossMm(stop) * perMm;
+            labels.free(x, y, 2 * DOT_PX);
             if (i == 0) {
                 pen.ring(new Stroke("ink-curve", 2.5), x, y, DOT_PX + 2);
-                pen.text("ink-curve", "first", x + DOT_PX + 6, y + 4);
             } else {
                 pen.dot("ink-left", x, y, DOT_PX);
             }
         }
+        stops.runs().stream()
+                .findFirst()
+                .map(run -> run.outcome().stop())
+                .ifPresent(first ->
+                        labels.put("ink-curve", "first", x0 + first.alongMm() * perMm, y0 - acrossMm(first) * perMm));
         if (!Double.isNaN(pointedAlongMm)) {
             double across = Double.isNaN(pointedAcrossMm) ? 0 : pointedAcrossMm;
             pen.ring(new Stroke("ink-stop", 3), x0 + pointedAlongMm * perMm, y0 - across * perMm, DOT_PX + 3);
