@@ -9,6 +9,7 @@ import fahrbahn.pen.PlacedPen;
 import fahrbahn.pen.VectorSheet;
 import fahrbahn.pen.Wrap;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Puts a card on a page from top to bottom: name, numbers, signs beside the lane, faults, what is stale, cautions. */
 final class CardLayout {
@@ -28,6 +29,8 @@ final class CardLayout {
     /** Of the usual size, from line to line. */
     private static final double LEADING = 15;
 
+    private static final int MARK_COLUMNS = 4;
+    private static final double MARK = 0.9;
     private static final int FEW = 6;
     private static final int MANY = 18;
     private static final double LANE_HEIGHT = 250;
@@ -58,6 +61,7 @@ final class CardLayout {
         head();
         numbers();
         signsAndLane();
+        marks();
         if (!card.faults().isEmpty()) {
             title("When you see");
             card.faults().forEach(this::fault);
@@ -84,7 +88,9 @@ final class CardLayout {
 
     private void numbers() {
         title("Type into the program" + (card.taken().isEmpty() ? "" : ", " + card.taken())
-                + (card.numbers().stream().anyMatch(PitCard.Number::changed) ? "; thick frames are new" : ""));
+                + (Stream.concat(card.numbers().stream(), card.marks().stream()).anyMatch(PitCard.Number::changed)
+                        ? "; thick frames are new"
+                        : ""));
         List<PitCard.Number> all = card.numbers();
         int columns = all.size() <= FEW ? 2 : all.size() <= MANY ? 3 : 4;
         double gap = 6;
@@ -119,6 +125,32 @@ final class CardLayout {
         pen.text(
                 INK, number.value(), x + cell - 5, top + (bottom - top) / 2 + 0.3 * LEADING * size, Anchor.RIGHT, size);
         y = bottom;
+    }
+
+    /** A line each, in columns from top to bottom: there are many, and they are typed seldom. */
+    private void marks() {
+        List<PitCard.Number> all = card.marks();
+        if (all.isEmpty()) {
+            return;
+        }
+        title("Coloured marks: type these too; " + card.colours());
+        double gap = 14;
+        double cell = (width - (MARK_COLUMNS - 1) * gap) / MARK_COLUMNS;
+        int rows = (all.size() + MARK_COLUMNS - 1) / MARK_COLUMNS;
+        double line = LEADING * MARK * times;
+        for (int i = 0; i < all.size(); i++) {
+            PitCard.Number number = all.get(i);
+            double x = EDGE + i / rows * (cell + gap);
+            double at = y + (i % rows + 1) * line;
+            double valueSize = fitting(number.value(), cell * 0.45, MARK * times);
+            double room = cell - pen.width(number.value(), valueSize) - 6;
+            pen.text(INK, number.name(), x, at, Anchor.LEFT, fitting(number.name(), room, MARK * times));
+            pen.text(INK, number.value(), x + cell, at, Anchor.RIGHT, valueSize);
+            if (number.changed()) {
+                pen.frame(CHANGED, x - 4, at - 0.8 * line, cell + 8, line);
+            }
+        }
+        y += rows * line + 4 * times;
     }
 
     private void signsAndLane() {

@@ -3,6 +3,7 @@ package fahrbahn.card;
 import fahrbahn.card.PitCard.Line;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
+import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.ProgramConstant;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Writes a {@link PitCard}. */
 public final class CardWords {
@@ -55,10 +57,13 @@ public final class CardWords {
                 setup.robot().name(),
                 whose,
                 when,
-                taken.constants().stream()
-                        .map(c -> new PitCard.Number(
-                                c.name(), typed(c, taken.grain()), words(c, taken.grain()), changed.contains(c.name())))
-                        .toList(),
+                numbers(taken, changed, true),
+                numbers(taken, changed, false),
+                setup.law()
+                        .options()
+                        .turnMarks()
+                        .map(marks -> colours(marks.colours()))
+                        .orElse(""),
                 taken.grain() == Grain.ANY ? "" : "rounded to " + taken.grain().words(),
                 "BASE is " + Words.number(setup.speedMmPerS()) + " mm/s on the table",
                 SignWords.turns(setup).stream()
@@ -68,6 +73,20 @@ public final class CardWords {
                 stale,
                 CAUTIONS,
                 lane);
+    }
+
+    private static List<PitCard.Number> numbers(Taken taken, Set<String> changed, boolean ofLaw) {
+        return taken.constants().stream()
+                .filter(c -> (c.part() == ProgramConstant.Part.LAW) == ofLaw)
+                .map(c -> new PitCard.Number(
+                        c.name(), typed(c, taken.grain()), words(c, taken.grain()), changed.contains(c.name())))
+                .toList();
+    }
+
+    private static String colours(ColourRule rule) {
+        return IntStream.range(0, rule.known().size())
+                .mapToObj(i -> i + " is " + rule.surface(i))
+                .collect(Collectors.joining(", "));
     }
 
     private static Optional<LanePicture> lane(Setup setup) {
@@ -131,7 +150,8 @@ public final class CardWords {
     }
 
     private static String gain(String name, double value, Grain grain) {
-        ProgramConstant constant = new ProgramConstant(name, grain.gain(Rounding.significant(value, 3)), "");
+        ProgramConstant constant =
+                new ProgramConstant(name, grain.gain(Rounding.significant(value, 3)), "", ProgramConstant.Part.LAW);
         return name + " " + typed(constant, grain);
     }
 

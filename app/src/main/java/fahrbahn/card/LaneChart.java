@@ -9,6 +9,7 @@ import fahrbahn.pen.Pen.Stroke;
 import fahrbahn.pen.Scale;
 import fahrbahn.words.Words;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -16,6 +17,7 @@ import java.util.function.ToDoubleFunction;
 public record LaneChart(LanePicture picture) implements Chart {
     private static final Stroke FRAYED = new Stroke("ink-edge", 1, 1.5, 4);
     private static final Stroke EDGE = new Stroke("ink-edge", 3);
+    private static final double LETTERS_PX = 22;
     private static final double DOT_PX = 6;
     private static final double DIAMOND_PX = 11;
     private static final Stroke MIDDLE = new Stroke("ink-middle", 2.5, 14, 12);
@@ -102,7 +104,22 @@ public record LaneChart(LanePicture picture) implements Chart {
             labels.put("ink-text", "lane closes", x, scale.height() / 2);
         });
         labels.put("ink-text", "wiggles", scale.width() * 0.75, 20);
-        labels.put("ink-text", "leaves the bends", scale.width() * 0.8, scale.height() - 6);
+        nameFloor(scale, labels, open);
+    }
+
+    /** Below the floor where there is room for words; else above it, and they say so. */
+    private static void nameFloor(Scale scale, Labels labels, List<Lane.Slice> open) {
+        double x = scale.width() * 0.8;
+        double floor = open.stream()
+                .min(Comparator.comparingDouble(s -> Math.abs(scale.px(s.speedMmPerS()) - x)))
+                .map(s -> scale.py(s.lowKp()))
+                .orElse(0.0);
+        boolean room = scale.height() - floor > LETTERS_PX;
+        labels.put(
+                "ink-text",
+                room ? "leaves the bends" : "leaves bends below",
+                x,
+                room ? scale.height() - 6 : floor - LETTERS_PX / 2);
     }
 
     private static void drawRoad(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {

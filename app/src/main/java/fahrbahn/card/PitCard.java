@@ -10,6 +10,8 @@ import java.util.Optional;
  * @param whose team, table and venue, as far as they are known
  * @param when the card was made
  * @param numbers to be typed into the program
+ * @param marks what it does about coloured marks, to be typed once they are captured anew; empty where it looks for none
+ * @param colours which is which among them; empty without marks
  * @param taken how the program takes numbers
  * @param speed what the base command means on the table
  * @param signs which way each sensor must turn it
@@ -23,6 +25,8 @@ public record PitCard(
         String whose,
         String when,
         List<Number> numbers,
+        List<Number> marks,
+        String colours,
         String taken,
         String speed,
         List<Line> signs,
@@ -38,6 +42,7 @@ public record PitCard(
 
     public PitCard {
         numbers = List.copyOf(numbers);
+        marks = List.copyOf(marks);
         signs = List.copyOf(signs);
         faults = List.copyOf(faults);
         stale = List.copyOf(stale);

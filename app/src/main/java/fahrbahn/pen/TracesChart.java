@@ -94,7 +94,8 @@ public final class TracesChart implements Chart {
 
     @Override
     public Range x() {
-        return new Range(0, endS());
+        // From a whole second, so that a close look fills the width and its axis begins at a round number.
+        return new Range(tS.length == 0 ? 0 : Math.floor(tS[0]), endS());
     }
 
     @Override

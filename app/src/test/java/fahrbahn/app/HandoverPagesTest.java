@@ -3,10 +3,13 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.handover.DrillModel;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.drill.Drill;
 import fahrbahn.core.drill.DrillFault;
+import fahrbahn.core.drill.Offer;
 import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.hall.HallStep;
 import fahrbahn.core.program.Grain;
@@ -15,6 +18,7 @@ import fahrbahn.core.trials.Run;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -263,8 +267,24 @@ class HandoverPagesTest extends InWindow {
         });
         until("shown", () -> shop().handover().drills().drillProperty().get().isPresent());
         robot.type(KeyCode.C);
-        until("answered", () -> text("drillState").startsWith("It was not crease. It is saturated. Sensor"));
+        until("asked what next", () -> text("drillState").startsWith("You say crease. And what would you do next?"));
         robot.type(KeyCode.T);
+        List<Offer> offers =
+                shop().handover().drills().drillProperty().get().orElseThrow().offers();
+        int wrong = offers.get(0).mends() ? 1 : 0;
+        robot.type(List.of(KeyCode.F, KeyCode.J).get(wrong));
+        until("answered", () -> text("drillState").startsWith("It was not crease. It is saturated. Sensor"));
+        assertThat(text("drillState")).contains("it shows as before. Rather 'hold the sensor higher");
+        robot.type(KeyCode.K);
+        assertThat(shop().season()
+                        .choices()
+                        .drillsProperty()
+                        .get()
+                        .answers()
+                        .get(0)
+                        .mended())
+                .as("the first counts")
+                .contains(false);
         assertThat(shop().season().choices().drillsProperty().get().answers()).hasSize(1);
         robot.type(KeyCode.SPACE);
         until(
@@ -275,10 +295,15 @@ class HandoverPagesTest extends InWindow {
                 shop().handover().drills().drillProperty().get().orElseThrow().fault();
         assertThat(fault).as("not the same again").isNotEqualTo(DrillFault.SATURATED);
         onWindow(() -> {
-            shop().handover().drills().say(fault);
+            DrillModel drills = shop().handover().drills();
+            drills.say(fault);
+            Drill drill = drills.drillProperty().get().orElseThrow();
+            drills.act(drill.offers().indexOf(drill.cure()));
             return null;
         });
         until("right", () -> text("drillState").startsWith("Right"));
+        assertThat(text("drillState")).contains("Next, right: ").contains("nothing shows any more");
         until("scored", () -> text("drillTotal").startsWith("1 of 2 seen"));
+        assertThat(text("drillTotal")).contains("What to do next: 1 of 2");
     }
 }

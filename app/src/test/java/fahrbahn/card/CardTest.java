@@ -2,10 +2,14 @@ package fahrbahn.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Taken;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -16,6 +20,7 @@ import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.pen.MeasuringPen;
 import fahrbahn.pen.Paper;
 import fahrbahn.pen.Pen;
@@ -105,15 +110,69 @@ class CardTest {
         return CardWords.card(Taken.of(setup, Grain.TWO), LONG + ", Mission table 2, Hall", "3 Feb 2031", last, stale);
     }
 
+    /** It looks for coloured marks with its outer sensors. @param colours it tells apart */
+    private static Setup marked(Setup setup, int colours) {
+        List<Sensor> row = setup.robot().sensors();
+        List<ColourRule.Known> known = IntStream.range(0, colours)
+                .mapToObj(i -> new ColourRule.Known(
+                        i == 0 ? "green" : "Farbe " + i,
+                        List.of(0.1 + i / 12.0, 0.51234, 0.3),
+                        List.of(0.21, 0.22, 0.23)))
+                .toList();
+        ColourScale scale = new ColourScale(List.of(12.25, 14.0, 9.0), List.of(212.0, 230.5, 180.0));
+        TurnMarks marks = new TurnMarks(
+                new TurnMarks.Looker(row.get(0).name(), scale),
+                new TurnMarks.Looker(row.get(row.size() - 1).name(), scale),
+                new ColourRule(ColourSpace.CONE, List.of(), known),
+                "green",
+                2,
+                new Extent(40, Extent.Unit.MM),
+                new Extent(60, Extent.Unit.MM),
+                TurnMarks.Place.BEFORE,
+                new TurnMarks.Manoeuvre(new Extent(55, Extent.Unit.MM), 30, new Extent(400, Extent.Unit.MS)));
+        return setup.withLaw(setup.law().withOptions(setup.law().options().withTurnMarks(Optional.of(marks))));
+    }
+
+    /** What a program does about marks stands on it, the colours it tells apart too; and what is new among it is marked. */
+    @Test
+    void whatItDoesAboutMarksIsOnIt() {
+        Setup setup = marked(setup("Wren", 2, Law.Kind.PAIR), 4);
+        HandOver last = HandOver.of(Instant.EPOCH, Taken.of(setup, Grain.TWO));
+        TurnMarks marks = setup.law().options().turnMarks().orElseThrow();
+        Setup later = setup.withLaw(
+                setup.law().withOptions(setup.law().options().withTurnMarks(Optional.of(marks.withReads(3)))));
+        PitCard card = card(later, Optional.of(last), List.of());
+        assertThat(card.numbers()).noneMatch(n -> n.name().equals("READS"));
+        assertThat(card.marks())
+                .contains(new PitCard.Number("READS", "3", "reads in a row that a mark needs", true))
+                .contains(new PitCard.Number("L_RED_DARK", "12.25", "left: red on dark", false))
+                .contains(new PitCard.Number("COLOUR_0_1", "0.512", "green: towards green", false))
+                .contains(new PitCard.Number("QUARTER", "400", "ms that a quarter turn takes", false));
+        assertThat(words(card, Paper.A4))
+                .anyMatch(w -> w.words().equals("COLOUR_3_2"))
+                .anyMatch(
+                        w -> w.words()
+                                .equals(
+                                        "Coloured marks: type these too; 0 is green, 1 is Farbe 1, 2 is Farbe 2, 3 is Farbe 3"));
+    }
+
     @ParameterizedTest
-    @CsvSource({"1, EDGE", "2, PAIR", "5, ARRAY_MEAN", "10, ARRAY_DIFFERENCE"})
-    void everythingIsOnThePageAndNothingOnTopOfAnything(int sensors, Law.Kind kind) {
+    @CsvSource({
+        "1, EDGE, 0",
+        "2, PAIR, 0",
+        "5, ARRAY_MEAN, 0",
+        "10, ARRAY_DIFFERENCE, 0",
+        "2, PAIR, 4",
+        "10, ARRAY_DIFFERENCE, 7"
+    })
+    void everythingIsOnThePageAndNothingOnTopOfAnything(int sensors, Law.Kind kind, int colours) {
         List<String> stale = List.of(
                 "Dark and light: the venue is " + LONG + " and was the workshop; it is 3 days old.",
                 "Gains: the battery has 7.1 V and had 8.2; the wheels are hard and were soft.");
         for (Paper paper : Paper.values()) {
             for (String name : List.of("Wren", LONG, LONG.replace(" ", ""))) {
-                PitCard card = card(setup(name, sensors, kind), Optional.empty(), stale);
+                Setup plain = setup(name, sensors, kind);
+                PitCard card = card(colours > 0 ? marked(plain, colours) : plain, Optional.empty(), stale);
                 List<Word> words = words(card, paper);
                 for (int i = 0; i < words.size(); i++) {
                     Word word = words.get(i);

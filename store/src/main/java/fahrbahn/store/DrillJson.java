@@ -6,6 +6,7 @@ import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.drill.DrillScore;
 import fahrbahn.core.drill.DrillScore.Answer;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What was answered in drills, as a document. */
 final class DrillJson {
@@ -14,11 +15,13 @@ final class DrillJson {
     static String write(DrillScore score) {
         ObjectNode root = Fields.JSON.createObjectNode();
         ArrayNode answers = root.putArray("answers");
-        score.answers()
-                .forEach(a -> answers.addObject()
-                        .put("who", a.who())
-                        .put("fault", word(a.fault()))
-                        .put("said", word(a.said())));
+        for (Answer a : score.answers()) {
+            ObjectNode one = answers.addObject()
+                    .put("who", a.who())
+                    .put("fault", word(a.fault()))
+                    .put("said", word(a.said()));
+            a.mended().ifPresent(mended -> one.put("mended", mended));
+        }
         return root.toString();
     }
 
@@ -30,7 +33,8 @@ final class DrillJson {
                         .map(a -> new Answer(
                                 a.text("who"),
                                 a.oneOf("fault", DrillFault.values(), DrillJson::word),
-                                a.oneOf("said", DrillFault.values(), DrillJson::word)))
+                                a.oneOf("said", DrillFault.values(), DrillJson::word),
+                                a.has("mended") ? Optional.of(a.truth("mended")) : Optional.empty()))
                         .toList()));
     }
 

@@ -85,7 +85,7 @@ class SeasonJsonTest {
         assertThat(HallJson.parse(HallJson.write(day))).isEqualTo(day);
         DrillScore score = DrillScore.NONE
                 .with(new DrillScore.Answer("", DrillFault.LAG, DrillFault.TOO_SOFT))
-                .with(new DrillScore.Answer("Ada", DrillFault.CREASE, DrillFault.CREASE));
+                .with(new DrillScore.Answer("Ada", DrillFault.CREASE, DrillFault.CREASE).thenMended(false));
         assertThat(DrillJson.parse(DrillJson.write(score))).isEqualTo(score);
         assertThatThrownBy(() -> HandOverJson.parse(
                         "{\"at\": \"1970-01-01T00:00:00Z\", \"numbers\": \"some\", \"constants\": []}"))

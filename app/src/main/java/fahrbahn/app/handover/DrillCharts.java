@@ -22,14 +22,49 @@ final class DrillCharts {
 
     private DrillCharts() {}
 
-    /** What the sensors read. */
-    static Chart readings(Drill drill) {
-        return drill.run().map(DrillCharts::readings).orElseGet(() -> held(drill));
+    /** What the sensors read. @param look which part of a run */
+    static Chart readings(Drill drill, Look look) {
+        return drill.run().map(run -> readings(run, look)).orElseGet(() -> held(drill));
     }
 
-    private static Chart readings(DrillRun run) {
+    /**
+     * Which part of a run is looked at.
+     *
+     * @param close a few seconds of it, where each swing is seen; else all of it
+     * @param part of the run at which they begin, 0 to 1
+     */
+    record Look(boolean close, double part) {
+        static final Look WHOLE = new Look(false, 0.4);
+        private static final double CLOSE_S = 3;
+        private static final double STEP = 0.1;
+
+        Look turned() {
+            return new Look(!close, part);
+        }
+
+        /** Earlier or later. */
+        Look moved(int by) {
+            return new Look(close, Math.max(0, Math.min(0.9, part + by * STEP)));
+        }
+
+        private int from(RunLog log) {
+            return close ? (int) (part * log.size()) : 0;
+        }
+
+        private int until(RunLog log) {
+            int until = from(log);
+            double end = close ? log.tS(until) + CLOSE_S : Double.POSITIVE_INFINITY;
+            while (until < log.size() && log.tS(until) <= end) {
+                until++;
+            }
+            return until;
+        }
+    }
+
+    private static Chart readings(DrillRun run, Look look) {
         RunLog log = run.log();
-        double[] tS = times(log);
+        int from = look.from(log);
+        double[] tS = times(log, look);
         List<Series> series = new ArrayList<>();
         for (int i = 0; i < log.sensors().size(); i++) {
             int sensor = i;
@@ -37,30 +72,32 @@ final class DrillCharts {
                     log.sensors().get(i),
                     INKS[i % INKS.length],
                     DASHES[i % DASHES.length],
-                    tick -> log.reading(tick, sensor)));
+                    tick -> log.reading(from + tick, sensor)));
         }
         return new TracesChart("Readings", "readings", series, false, tS, new double[0]);
     }
 
-    private static double[] times(RunLog log) {
-        double[] tS = new double[log.size()];
-        Arrays.setAll(tS, log::tS);
+    private static double[] times(RunLog log, Look look) {
+        int from = look.from(log);
+        double[] tS = new double[look.until(log) - from];
+        Arrays.setAll(tS, i -> log.tS(from + i));
         return tS;
     }
 
     /** Error and steering. */
-    static Chart steering(DrillRun run) {
+    static Chart steering(DrillRun run, Look look) {
         RunLog log = run.log();
+        int from = look.from(log);
         double[] error = log.column(RunLog.Column.ERROR).orElseThrow();
         double[] steering = log.column(RunLog.Column.STEERING).orElseThrow();
         return new TracesChart(
                 "Error and steering",
                 "units",
                 List.of(
-                        new Series("error", "ink-middle", new double[0], tick -> error[tick]),
-                        new Series("steering", "ink-left", new double[] {5, 4}, tick -> steering[tick])),
+                        new Series("error", "ink-middle", new double[0], tick -> error[from + tick]),
+                        new Series("steering", "ink-left", new double[] {5, 4}, tick -> steering[from + tick])),
                 true,
-                times(log),
+                times(log, look),
                 new double[0]);
     }
 

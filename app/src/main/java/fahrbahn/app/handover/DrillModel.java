@@ -8,6 +8,7 @@ import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.drill.DrillMaker;
 import fahrbahn.core.drill.DrillScore;
 import fahrbahn.core.drill.DrillScore.Answer;
+import fahrbahn.core.drill.Offer;
 import java.util.Optional;
 import java.util.Random;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -19,6 +20,9 @@ public final class DrillModel {
     private final Errand<Drill> errand;
     private final ReadOnlyObjectWrapper<Optional<Drill>> drill = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Offer>> done = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Optional<Drill> ahead = Optional.empty();
+    private boolean wanted;
     private String who = "";
 
     DrillModel(Season season, Errands errands) {
@@ -36,6 +40,11 @@ public final class DrillModel {
         return answer.getReadOnlyProperty();
     }
 
+    /** What was then said to be done next; empty as long as nobody did. */
+    public ReadOnlyObjectProperty<Optional<Offer>> doneProperty() {
+        return done.getReadOnlyProperty();
+    }
+
     public ReadOnlyObjectProperty<DrillScore> scoreProperty() {
         return season.choices().drillsProperty();
     }
@@ -43,6 +52,7 @@ public final class DrillModel {
     /** @param name who answers from now on; empty where nobody is named */
     public void who(String name) {
         who = name.strip();
+        ahead = Optional.empty(); // it was chosen for somebody else
     }
 
     String who() {
@@ -50,7 +60,7 @@ public final class DrillModel {
     }
 
     boolean working() {
-        return errand.runningProperty().get();
+        return wanted && errand.runningProperty().get();
     }
 
     /** Of who answers now. */
@@ -60,15 +70,46 @@ public final class DrillModel {
 
     /** Another drill: never the same twice, for its seed is of this moment. */
     public void next() {
-        long seed = season.now().toEpochMilli();
-        show(seed, score().next(new Random(seed)));
+        if (ahead.isPresent()) {
+            lay(ahead);
+            ahead = Optional.empty();
+            return;
+        }
+        boolean under = errand.runningProperty().get();
+        want();
+        if (!under) {
+            long seed = season.now().toEpochMilli();
+            draw(seed, score().next(new Random(seed)));
+        }
     }
 
     /** A drill by its seed, which was noted, or for who tests. */
     public void show(long seed, DrillFault fault) {
-        drill.set(Optional.empty());
+        ahead = Optional.empty();
+        want();
+        draw(seed, fault);
+    }
+
+    private void want() {
+        lay(Optional.empty());
+        wanted = true;
+    }
+
+    private void lay(Optional<Drill> shown) {
+        wanted = false;
+        done.set(Optional.empty());
         answer.set(Optional.empty());
-        errand.run(job -> DrillMaker.draw(seed, fault, job), made -> drill.set(Optional.of(made)));
+        drill.set(shown);
+    }
+
+    private void draw(long seed, DrillFault fault) {
+        errand.run(job -> DrillMaker.draw(seed, fault, job), made -> {
+            if (wanted) {
+                lay(Optional.of(made));
+            } else {
+                ahead = Optional.of(made);
+            }
+        });
     }
 
     /** Says what is wrong; the first answer counts. */
@@ -77,6 +118,20 @@ public final class DrillModel {
             Answer given = new Answer(who, drill.get().get().fault(), said);
             answer.set(Optional.of(given));
             season.choices().answerDrill(scoreProperty().get().with(given));
+        }
+    }
+
+    /** Says what is to be done next; the first answer counts. The next drill is drawn while the reason is read. */
+    public void act(int offer) {
+        if (answer.get().isPresent() && done.get().isEmpty()) {
+            Offer chosen = drill.get().orElseThrow().offers().get(offer);
+            Answer whole = answer.get().get().thenMended(chosen.mends());
+            DrillScore score = scoreProperty().get();
+            season.choices().answerDrill(score.instead(answer.get().get(), whole));
+            answer.set(Optional.of(whole));
+            done.set(Optional.of(chosen));
+            long seed = season.now().toEpochMilli();
+            draw(seed, score().next(new Random(seed)));
         }
     }
 }

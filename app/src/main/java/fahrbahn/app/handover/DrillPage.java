@@ -9,6 +9,7 @@ import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.drill.Drill;
 import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.drill.DrillScore.Answer;
+import fahrbahn.core.drill.Offer;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -16,6 +17,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -44,14 +47,21 @@ final class DrillPage {
             Map.entry(DrillFault.CREASE, KeyCode.C),
             Map.entry(DrillFault.SATURATED, KeyCode.T));
 
+    /** Beside the keys of the faults: one for each thing to do next, where they stand. */
+    private static final List<KeyCode> NEXT_KEYS = List.of(KeyCode.F, KeyCode.J, KeyCode.K, KeyCode.M);
+
     private final DrillModel model;
     private final Plot readings = new Plot("time, s", "readings", "Press Space for a drill.");
     private final Plot steering = new Plot("time, s", "units", "What it steers stands here.");
     private final Plot way = new Plot("mm", "mm", "Its way from above stands here.");
+    private final VBox faultPanel = Nodes.panel("Say it by one key; beside it how often it was seen");
+    private final VBox nextPanel = Nodes.panel("And what next?");
+    private DrillCharts.Look look = DrillCharts.Look.WHOLE;
     private final Label state = Nodes.wrapped("", "bench-result");
     private final Label robot = Nodes.wrapped("", "reason");
     private final Label total = Nodes.wrapped("", "reason");
     private final Map<DrillFault, Action> answers = new EnumMap<>(DrillFault.class);
+    private final List<Action> nexts = new ArrayList<>();
     private final Map<DrillFault, Label> scores = new EnumMap<>(DrillFault.class);
 
     DrillPage(DrillModel model) {
@@ -93,41 +103,74 @@ final class DrillPage {
             grid.add(answer.button(), column, fault.ordinal() / 2);
             grid.add(score, column + 1, fault.ordinal() / 2);
         }
+        for (int i = 0; i < NEXT_KEYS.size(); i++) {
+            int offer = i;
+            Action way = new Action("drillNext" + (i + 1), "", NEXT_KEYS.get(i), () -> model.act(offer));
+            way.button().setMaxWidth(Double.MAX_VALUE);
+            way.button().setAlignment(Pos.CENTER_LEFT);
+            nexts.add(way);
+            nextPanel.getChildren().add(way.button());
+        }
+        Action closer = new Action("drillCloser", "Closer", KeyCode.Z, () -> look(look.turned()));
+        Action earlier = new Action("drillEarlier", "Earlier", KeyCode.LEFT, () -> look(look.moved(-1)));
+        Action later = new Action("drillLater", "Later", KeyCode.RIGHT, () -> look(look.moved(1)));
         model.drillProperty().addListener(o -> refresh());
         model.answerProperty().addListener(o -> refresh());
+        model.doneProperty().addListener(o -> refresh());
         model.scoreProperty().addListener(o -> refreshScores());
         refresh();
         refreshScores();
-        VBox main = Nodes.column(
-                Nodes.panel("What it shows", robot, Nodes.grow(readings), Nodes.grow(steering), Nodes.grow(way)));
+        VBox main = Nodes.column(Nodes.panel(
+                "What it shows",
+                Nodes.row(Nodes.grow(robot), closer.button(), earlier.button(), later.button()),
+                Nodes.grow(readings),
+                Nodes.grow(steering),
+                Nodes.grow(way)));
+        faultPanel.getChildren().addAll(grid, total);
         VBox side = Nodes.column(
-                Nodes.panel("What is wrong with it?", state, Nodes.flow(next.button(), who)),
-                Nodes.panel("Say it by one key; beside it how often it was seen", grid, total));
+                Nodes.panel("What is wrong with it?", state, Nodes.flow(next.button(), who)), faultPanel, nextPanel);
         VBox.setVgrow(main.getChildren().get(0), Priority.ALWAYS);
         List<Action> all = new ArrayList<>(List.of(next));
         all.addAll(answers.values());
+        all.addAll(nexts);
+        all.addAll(List.of(closer, earlier, later));
         return new Pages.Page("Drills", new SideBySide(main, side, MAIN_SHARE, LEAST_EM), all, nowNs -> sayState());
     }
 
     private void sayState() {
         state.setText(DrillWords.state(
-                model.drillProperty().get(), model.answerProperty().get(), model.working()));
+                model.drillProperty().get(),
+                model.answerProperty().get(),
+                model.doneProperty().get(),
+                model.working()));
+    }
+
+    private void look(DrillCharts.Look newLook) {
+        look = newLook;
+        refresh();
     }
 
     private void refresh() {
         Optional<Drill> drill = model.drillProperty().get();
         Optional<Answer> answer = model.answerProperty().get();
         boolean open = drill.isPresent() && answer.isEmpty();
-        answers.forEach((fault, action) -> {
-            action.button().setDisable(!open);
-            action.button()
-                    .pseudoClassStateChanged(
-                            SAID, answer.filter(a -> a.fault() == fault).isPresent());
-        });
+        Optional<Offer> done = model.doneProperty().get();
+        answers.values().forEach(action -> action.button().setDisable(!open));
+        Nodes.showIf(faultPanel, answer.isEmpty());
+        Nodes.showIf(nextPanel, answer.isPresent());
+        for (int i = 0; i < nexts.size(); i++) {
+            Button button = nexts.get(i).button();
+            Optional<Offer> offer = i < drill.map(d -> d.offers().size()).orElse(0)
+                    ? Optional.of(drill.get().offers().get(i))
+                    : Optional.empty();
+            button.setText(offer.map(o -> DrillWords.name(o.remedy())).orElse(""));
+            button.setDisable(answer.isEmpty() || done.isPresent());
+            button.pseudoClassStateChanged(SAID, done.isPresent() && offer.get().mends());
+        }
         drill.ifPresent(d -> {
-            readings.show(DrillCharts.readings(d));
+            readings.show(DrillCharts.readings(d, look));
             d.run().ifPresent(run -> {
-                steering.show(DrillCharts.steering(run));
+                steering.show(DrillCharts.steering(run, look));
                 way.show(new DrillCharts.Way(run));
             });
             Nodes.showIf(steering, d.run().isPresent());

@@ -4,6 +4,8 @@ import fahrbahn.core.drill.Drill;
 import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.drill.DrillScore;
 import fahrbahn.core.drill.DrillScore.Answer;
+import fahrbahn.core.drill.Offer;
+import fahrbahn.core.drill.Remedy;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.words.Words;
 import java.util.Optional;
@@ -30,35 +32,56 @@ final class DrillWords {
         };
     }
 
-    /** What to do next about it. */
-    static String next(DrillFault fault) {
-        return switch (fault) {
-            case TOO_SOFT -> "Next: more Kp, by a fifth, or slower.";
-            case TOO_SHARP -> "Next: less of both gains, by a fifth.";
-            case NO_DAMPING -> "Next: give it Kd, as much as Kp to begin with.";
-            case LAG -> "Next: find what is late: a slower loop, a filter, loose gears; until then slower, or less Kp.";
-            case SWAPPED -> "Next: change the plugs or the names, and check the sign by hand.";
-            case WRONG_EDGE -> "Next: put it on the other edge, or change the sign.";
-            case LEVELS -> "Next: capture dark and light again here, and type them anew.";
-            case GLARE -> "Next: find the lamp that is mirrored; shade the sensors, or hold them lower.";
-            case SLOW_LOOP -> "Next: take out of the loop what waits: displays, prints, sounds.";
-            case WORN_WHEELS -> "Next: clean or change the wheel that pulls less; then measure left against right.";
-            case FLAT_BATTERY -> "Next: swap the battery, then one slow run.";
-            case CREASE -> "Next: smooth the mat, or capture beside the crease.";
-            case SATURATED -> "Next: hold the sensor higher, or turn its lamp or its gain down.";
+    /** What may be done next, as one says it. */
+    static String name(Remedy remedy) {
+        return switch (remedy) {
+            case STIFFER -> "twice both gains";
+            case SOFTER -> "half of both gains";
+            case DAMPING -> "Kd as twice Kp";
+            case FIND_THE_LAG -> "find what is late: a filter, loose gears, slow motors";
+            case CHANGE_PLUGS -> "change the plugs of the two sensors";
+            case OTHER_EDGE -> "set it down on the other edge";
+            case NEW_LEVELS -> "capture dark and light here again, type them anew";
+            case SHADE -> "find the lamp that is mirrored, shade the sensors";
+            case QUICKER_LOOP -> "take out of the loop what waits: prints, displays, sounds";
+            case CHANGE_WHEEL -> "clean or change the wheel that pulls less";
+            case CHANGE_BATTERY -> "a full battery";
+            case SMOOTH_MAT -> "smooth the mat, or capture beside the crease";
+            case HIGHER -> "hold the sensor higher, or turn its lamp down";
+            case SLOWER -> "three quarters of the speed";
         };
     }
 
-    static String state(Optional<Drill> drill, Optional<Answer> answer, boolean working) {
+    static String state(Optional<Drill> drill, Optional<Answer> answer, Optional<Offer> done, boolean working) {
         if (working) {
             return "A stranger's robot is driven.";
         }
         if (drill.isEmpty()) {
-            return "Press Space for a drill: look at what a robot shows, and say what is wrong with it.";
+            return "Press Space for a drill: look at what a robot shows, say what is wrong with it, and what to do next.";
         }
-        return answer.map(a -> (a.right() ? "Right: " : "It was not " + name(a.said()) + ". It is ") + name(a.fault())
-                        + ". " + drill.get().evidence() + " " + next(a.fault()))
-                .orElse("What is wrong with it? One key; the first counts.");
+        if (answer.isEmpty()) {
+            return "What is wrong with it? One key; the first counts.";
+        }
+        if (done.isEmpty()) {
+            return "You say " + name(answer.get().said()) + ". And what would you do next? One key more.";
+        }
+        return verdict(drill.get(), answer.get()) + " " + became(drill.get(), done.get());
+    }
+
+    private static String verdict(Drill drill, Answer answer) {
+        return (answer.right() ? "Right: " : "It was not " + name(answer.said()) + ". It is ") + name(answer.fault())
+                + ". " + drill.evidence();
+    }
+
+    /** What it would have become with what was done, and what mends it where that does not. */
+    private static String became(Drill drill, Offer done) {
+        if (done.mends()) {
+            return "Next, right: '" + name(done.remedy()) + "'. " + done.became();
+        }
+        Offer cure = drill.cure();
+        String still = done.became().equals(drill.evidence()) ? "it shows as before." : done.became();
+        return "Next, not '" + name(done.remedy()) + "': " + still + " Rather '" + name(cure.remedy()) + "'. "
+                + cure.became();
     }
 
     /** What the team has programmed, which an eye needs to judge what it sees. */
@@ -90,7 +113,11 @@ final class DrillWords {
         }
         Completion all = Completion.of(
                 (int) score.answers().stream().filter(Answer::right).count(), n);
+        String mended = score.mended()
+                .map(c -> " What to do next: " + c.completed() + " of " + c.runs() + ", " + Words.percent(c.low())
+                        + " to " + Words.percent(c.high()) + ".")
+                .orElse("");
         return all.completed() + " of " + n + " seen, " + Words.percent(all.low()) + " to " + Words.percent(all.high())
-                + " with 95 % certainty; hard ones come sooner.";
+                + " with 95 % certainty; hard ones come sooner." + mended;
     }
 }

@@ -74,13 +74,13 @@ public final class Nodes {
         }
     }
 
-    /** A titled panel. */
     /** There to be seen, or as if it were not there at all. */
     public static void showIf(Node node, boolean shown) {
         node.setVisible(shown);
         node.setManaged(shown);
     }
 
+    /** A titled panel. */
     public static VBox panel(String title, Node... children) {
         VBox panel = new VBox(wrapped(title, "panel-title"));
         panel.getChildren().addAll(children);

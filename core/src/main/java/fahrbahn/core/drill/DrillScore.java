@@ -20,10 +20,24 @@ public record DrillScore(List<Answer> answers) {
     /** A fault that is always seen comes again as well, but four times more seldom than one that never is. */
     private static final double EASY = 0.25;
 
-    /** @param who said it; empty where nobody is named @param said instead */
-    public record Answer(String who, DrillFault fault, DrillFault said) {
+    /** @param who said it; empty where nobody is named @param said instead @param mended whether what was to be done next mends it; empty when that was not said */
+    public record Answer(String who, DrillFault fault, DrillFault said, Optional<Boolean> mended) {
+        public Answer(String who, DrillFault fault, DrillFault said) {
+            this(who, fault, said, Optional.empty());
+        }
+
+        /** The fault was seen. */
         public boolean right() {
             return fault == said;
+        }
+
+        /** Seen, and nothing wrong done about it. */
+        boolean mastered() {
+            return right() && mended.orElse(true);
+        }
+
+        public Answer thenMended(boolean mends) {
+            return new Answer(who, fault, said, Optional.of(mends));
         }
     }
 
@@ -35,6 +49,22 @@ public record DrillScore(List<Answer> answers) {
         List<Answer> all = new ArrayList<>(answers);
         all.add(answer);
         return new DrillScore(all);
+    }
+
+    /** The newest answer is another now; where it is not the newest any more, the other comes after it. */
+    public DrillScore instead(Answer newest, Answer now) {
+        int last = answers.size() - 1;
+        boolean there = last >= 0 && answers.get(last).equals(newest);
+        return (there ? new DrillScore(answers.subList(0, last)) : this).with(now);
+    }
+
+    /** How often what was done next mended it, with its interval; empty when it was never said. */
+    public Optional<Completion> mended() {
+        List<Boolean> said =
+                answers.stream().map(Answer::mended).flatMap(Optional::stream).toList();
+        return said.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Completion.of((int) said.stream().filter(m -> m).count(), said.size()));
     }
 
     /** Only what one of a crew said. */
@@ -55,13 +85,13 @@ public record DrillScore(List<Answer> answers) {
         return answers.stream().filter(a -> a.fault() == fault).toList();
     }
 
-    /** How much it is due: 1 for what was never seen, {@link #EASY} for what was right each of the last times. */
+    /** How much it is due: 1 for what was never seen, {@link #EASY} for what was right, and mended, each of the last times. */
     double due(DrillFault fault) {
         List<Answer> its = its(fault);
         List<Answer> recent = its.subList(Math.max(0, its.size() - RECENT), its.size());
         double wrong = recent.isEmpty()
                 ? 1
-                : (double) recent.stream().filter(a -> !a.right()).count() / recent.size();
+                : (double) recent.stream().filter(a -> !a.mastered()).count() / recent.size();
         return EASY + (1 - EASY) * wrong;
     }
 

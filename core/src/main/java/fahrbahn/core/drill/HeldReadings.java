@@ -7,6 +7,7 @@ import fahrbahn.core.setup.Setup;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 
 /** Readings of a robot held over dark and over light, with a fault in them. */
@@ -17,12 +18,12 @@ final class HeldReadings {
 
     private HeldReadings() {}
 
-    /** Dark first, then light. */
-    static List<Capture> draw(Setup setup, DrillFault fault, Random random) {
+    /** Dark first, then light. @param fault empty where nothing spoils them */
+    static List<Capture> draw(Setup setup, Optional<DrillFault> fault, Random random) {
         int which = random.nextInt(setup.robot().sensors().size());
         return List.of(
-                capture(setup, Capture.DARK, fault, which, random),
-                capture(setup, Capture.LIGHT, fault, which, random));
+                capture(setup, Capture.DARK, fault.orElse(null), which, random),
+                capture(setup, Capture.LIGHT, fault.orElse(null), which, random));
     }
 
     private static Capture capture(Setup setup, String surface, DrillFault fault, int which, Random random) {

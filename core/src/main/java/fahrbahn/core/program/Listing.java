@@ -16,7 +16,7 @@ import java.util.Set;
  */
 record Listing(String title, List<String> inputs, List<Constant> constants, List<State> states, List<Step> steps) {
     /** @param words what it is, for a comment */
-    record Constant(String name, double value, String words) {}
+    record Constant(String name, double value, String words, ProgramConstant.Part part) {}
 
     /** Remembered from tick to tick. */
     record State(String name, double first) {}

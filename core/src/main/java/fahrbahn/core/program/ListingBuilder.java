@@ -6,6 +6,7 @@ import fahrbahn.core.program.Listing.If;
 import fahrbahn.core.program.Listing.Note;
 import fahrbahn.core.program.Listing.State;
 import fahrbahn.core.program.Listing.Step;
+import fahrbahn.core.program.ProgramConstant.Part;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -20,7 +21,21 @@ final class ListingBuilder {
 
     /** @return its name, to be used in expressions */
     String constant(String name, double value, String words) {
-        constants.add(new Constant(name, value, words));
+        return constant(name, value, words, Part.LAW);
+    }
+
+    /** One of what is done about marks, in the numbers of sensors, wheels and the clock. */
+    String markConstant(String name, double value, String words) {
+        return constant(name, value, words, Part.MARKS);
+    }
+
+    /** One of the place of a colour, between 0 on dark and 1 on light. */
+    String colourConstant(String name, double value, String words) {
+        return constant(name, value, words, Part.COLOURS);
+    }
+
+    private String constant(String name, double value, String words, Part part) {
+        constants.add(new Constant(name, value, words, part));
         return name;
     }
 

@@ -3,8 +3,7 @@ package fahrbahn.core.program;
 import static fahrbahn.core.program.ListingBuilder.NEVER;
 import static fahrbahn.core.program.ListingBuilder.number;
 
-import fahrbahn.core.colour.ColourRule;
-import fahrbahn.core.colour.ColourSpace;
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Polarity;
@@ -15,22 +14,23 @@ import java.util.List;
 
 /** What a program does about marks at crossings, as {@link fahrbahn.core.law.MarkTurns} does it: phases with a count that runs down. */
 final class MarkListing {
-    private static final int P = ColourSpace.CHANNELS;
-
-    /** Darker than a twentieth of the way from dark to light, shares are noise. */
-    private static final double LEAST_SUM = 0.15;
+    private static final int DIGITS = 12;
+    private static final String LOOK_BACK = "LOOK_BACK";
+    private static final String AHEAD = "AHEAD";
+    private static final String QUARTER = "QUARTER";
+    private static final String MARK_BLANK = "MARK_BLANK";
 
     private final Setup setup;
     private final TurnMarks marks;
     private final ListingBuilder to;
-    private final List<String> inputs;
+    private final ColourListing colours;
 
     /** @param inputs gets the channels of both sensors */
     MarkListing(Setup setup, TurnMarks marks, ListingBuilder to, List<String> inputs) {
         this.setup = setup;
         this.marks = marks;
         this.to = to;
-        this.inputs = inputs;
+        this.colours = new ColourListing(marks.colours(), to, inputs);
     }
 
     void write() {
@@ -41,8 +41,7 @@ final class MarkListing {
         to.state("gone_ahead", 0);
         to.state("turn_side", 0);
         to.state("quarters", 0);
-        to.constant("SPEED", setup.speedMmPerS(), "mm/s at the base command");
-        to.constant("READS", marks.reads(), "reads in a row that a mark needs");
+        constants();
         for (TurnMarks.Looker looker : List.of(marks.left(), marks.right())) {
             look(looker, looker == marks.left() ? "l" : "r");
         }
@@ -56,15 +55,13 @@ final class MarkListing {
                 "before == 2",
                 () -> over(marks.turn().ahead(), () -> {
                     to.set("phase", "3");
-                    to.set(
-                            "count",
-                            "quarters * " + number(marks.turn().quarter().amount()));
+                    to.set("count", "quarters * " + QUARTER);
                 }));
         to.when(
                 "before == 3",
                 () -> over(marks.turn().quarter(), () -> {
                     to.set("phase", "5");
-                    to.set("count", number(marks.blank().amount()));
+                    to.set("count", MARK_BLANK);
                     forget();
                 }));
         to.when(
@@ -76,15 +73,31 @@ final class MarkListing {
         turn();
     }
 
+    private void constants() {
+        // As many digits as anybody can type; what is cut is a millionth of a millimetre over any look back.
+        to.markConstant("SPEED", Rounding.significant(setup.speedMmPerS(), DIGITS), "mm/s at the base command");
+        to.markConstant("READS", marks.reads(), "reads in a row that a mark needs");
+        extent(LOOK_BACK, marks.lookBack(), "that a mark is looked for");
+        extent(AHEAD, marks.turn().ahead(), "straight on before a turn");
+        extent(QUARTER, marks.turn().quarter(), "that a quarter turn takes");
+        extent(MARK_BLANK, marks.blank(), "blind after a crossing");
+        to.markConstant("TURN", marks.turn().command(), "command of the outer wheel in a turn");
+        colours.constants();
+    }
+
+    private void extent(String name, Extent extent, String words) {
+        to.markConstant(name, extent.amount(), extent.unit().word() + " " + words);
+    }
+
     private void turn() {
         boolean inner = setup.robot().drive().mixing() == Mixing.INNER_WHEEL;
-        double command = marks.turn().command();
-        double steering = inner ? Mixing.INNER_WHEEL.steeringLimit(setup.robot().drive()) : command;
+        String steering =
+                inner ? number(Mixing.INNER_WHEEL.steeringLimit(setup.robot().drive())) : "TURN";
         to.set("turn_steering", "0");
         to.set("turn_base", "BASE");
         to.when("phase == 3", () -> {
-            to.set("turn_steering", "turn_side * " + number(steering));
-            to.set("turn_base", number(inner ? command : 0));
+            to.set("turn_steering", "turn_side * " + steering);
+            to.set("turn_base", inner ? "TURN" : "0");
         });
     }
 
@@ -112,11 +125,11 @@ final class MarkListing {
     private void meetCrossing() {
         to.set("gone_ahead", "0");
         if (marks.place() == TurnMarks.Place.BEFORE) {
-            decide(number(marks.lookBack().amount()));
+            decide(LOOK_BACK);
         } else {
             forget();
             to.set("phase", "1");
-            to.set("count", number(marks.lookBack().amount()));
+            to.set("count", LOOK_BACK);
         }
     }
 
@@ -136,11 +149,11 @@ final class MarkListing {
                 "l_counts == 0 and r_counts == 0",
                 () -> {
                     to.set("phase", "4");
-                    to.set("count", number(marks.blank().amount()));
+                    to.set("count", MARK_BLANK);
                 },
                 () -> {
                     to.set("phase", "2");
-                    to.set("count", number(marks.turn().ahead().amount()) + " - gone_ahead");
+                    to.set("count", AHEAD + " - gone_ahead");
                 });
         forget();
     }
@@ -148,20 +161,8 @@ final class MarkListing {
     private void look(TurnMarks.Looker looker, String side) {
         to.state(side + "_run", 0);
         to.state(side + "_since", Double.parseDouble(NEVER));
-        String[] channels = new String[P];
-        for (int i = 0; i < P; i++) {
-            String name = ColourSpace.CHANNEL_NAMES.get(i);
-            double dark = looker.scale().dark().get(i);
-            double light = looker.scale().light().get(i);
-            channels[i] = side + "_" + name;
-            to.set(
-                    channels[i],
-                    "(readings[" + inputs.size() + "] - " + number(dark) + ") / (" + number(light) + " - "
-                            + number(dark) + ")");
-            inputs.add(looker.sensor() + "." + name);
-        }
-        features(channels);
-        taken();
+        List<String> channels = colours.channels(looker, side);
+        colours.taken(channels);
         to.set(side + "_line", "0");
         boolean dark = setup.line().polarity() == Polarity.DARK_ON_LIGHT;
         List<String> onLine = new ArrayList<>();
@@ -177,94 +178,5 @@ final class MarkListing {
                 });
         to.set(side + "_since", side + "_since + " + passed(marks.lookBack()));
         to.when(side + "_run >= READS", () -> to.set(side + "_since", "0"));
-    }
-
-    /** Into f0, f1, f2: see {@link ColourSpace}. */
-    private void features(String[] channels) {
-        ColourSpace space = marks.colours().space();
-        if (space == ColourSpace.SCALED) {
-            for (int i = 0; i < P; i++) {
-                to.set("f" + i, channels[i]);
-            }
-            return;
-        }
-        for (int i = 0; i < P; i++) {
-            to.set("c" + i, "max(0.0, " + channels[i] + ")");
-        }
-        if (space == ColourSpace.SHARES) {
-            to.set("sum", "c0 + c1 + c2");
-            for (int i = 0; i < P; i++) {
-                int channel = i;
-                to.set("f" + i, "1.0 / 3.0");
-                to.when("sum > " + LEAST_SUM, () -> to.set("f" + channel, "c" + channel + " / sum"));
-            }
-            return;
-        }
-        to.set("most", "max(c0, max(c1, c2))");
-        to.set("range", "most - min(c0, min(c1, c2))");
-        to.set("hue", "0");
-        String sextant = number(Math.PI / 3);
-        to.when(
-                "range > 0",
-                () -> to.when(
-                        "most == c0",
-                        () -> to.set("hue", sextant + " * ((c1 - c2) / range)"),
-                        () -> to.when(
-                                "most == c1",
-                                () -> to.set("hue", sextant + " * ((c2 - c0) / range + 2)"),
-                                () -> to.set("hue", sextant + " * ((c0 - c1) / range + 4)"))));
-        to.set("radius", "range");
-        if (space == ColourSpace.CYLINDER) {
-            to.when("most > 0", () -> to.set("radius", "range / most"), () -> to.set("radius", "0"));
-        }
-        to.set("f0", "radius * cos(hue)");
-        to.set("f1", "radius * sin(hue)");
-        to.set("f2", "most");
-    }
-
-    /** Which of the known surfaces it is: the nearest, or where they have borders the one it is deepest in. */
-    private void taken() {
-        List<ColourRule.Known> known = marks.colours().known();
-        boolean bordered = !known.get(0).reach().isEmpty();
-        to.set("taken", "-1");
-        to.set("least", bordered ? "1" : NEVER);
-        for (int k = 0; k < known.size(); k++) {
-            String surface = String.valueOf(k);
-            to.set("away", bordered ? furthest(known.get(k)) : distance(known.get(k)));
-            to.when(bordered ? "away <= least" : "away < least", () -> {
-                to.set("least", "away");
-                to.set("taken", surface);
-            });
-        }
-    }
-
-    private static String off(ColourRule.Known known, int i) {
-        return "(f" + i + " - " + number(known.centre().get(i)) + ")";
-    }
-
-    private static String furthest(ColourRule.Known known) {
-        String furthest = "";
-        for (int i = 0; i < P; i++) {
-            String one = "abs(" + off(known, i) + ") / " + number(known.reach().get(i));
-            furthest = i == 0 ? one : "max(" + furthest + ", " + one + ")";
-        }
-        return furthest;
-    }
-
-    private String distance(ColourRule.Known known) {
-        List<Double> metric = marks.colours().metric();
-        List<String> parts = new ArrayList<>();
-        for (int i = 0; i < P; i++) {
-            for (int j = 0; j < P; j++) {
-                if (metric.isEmpty() && i == j) {
-                    parts.add(off(known, i) + " * " + off(known, i));
-                } else if (!metric.isEmpty()) {
-                    int row = Math.max(i, j);
-                    double weight = metric.get(row * (row + 1) / 2 + Math.min(i, j));
-                    parts.add(off(known, i) + " * " + number(weight) + " * " + off(known, j));
-                }
-            }
-        }
-        return String.join(" + ", parts);
     }
 }

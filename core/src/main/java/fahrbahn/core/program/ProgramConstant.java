@@ -10,7 +10,17 @@ import java.util.List;
  * @param value in the numbers of the program
  * @param words what it is
  */
-public record ProgramConstant(String name, double value, String words) {
+public record ProgramConstant(String name, double value, String words, Part part) {
+    /** What a number is for. */
+    public enum Part {
+        /** Levels, gains, commands: what a team types after each evening. */
+        LAW,
+        /** What is done about coloured marks. */
+        MARKS,
+        /** The places of colours, between 0 on dark and 1 on light: fractions whatever numbers the rest of the program takes. */
+        COLOURS
+    }
+
     private static final List<String> GAINS = List.of("KP", "KI", "KD");
 
     /**
@@ -20,7 +30,7 @@ public record ProgramConstant(String name, double value, String words) {
      */
     public static List<ProgramConstant> of(Setup setup) {
         return LawListing.of(setup).constants().stream()
-                .map(c -> new ProgramConstant(c.name(), c.value(), c.words()))
+                .map(c -> new ProgramConstant(c.name(), c.value(), c.words(), c.part()))
                 .toList();
     }
 

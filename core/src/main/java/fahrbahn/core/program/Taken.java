@@ -79,10 +79,10 @@ public record Taken(Grain grain, Setup set, Setup taken) {
                 options.lost(),
                 options.outer(),
                 options.limits(),
-                options.turnMarks());
+                options.turnMarks().map(marks -> TakenMarks.of(marks, grain)));
     }
 
-    private static BadValueException lost(String what, double value, Grain grain) {
+    static BadValueException lost(String what, double value, Grain grain) {
         return new BadValueException(
                 what,
                 value,

@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Drills show what was planted, and only what our own analysis sees; scores say how sure they are. */
 class DrillTest {
     private static final int EACH = 3;
+    private static final int GUESSED_EACH = 4;
 
     /** Every fault can be drawn, is the one our own eye names, and has evidence with a number in it. */
     @ParameterizedTest
@@ -36,6 +37,11 @@ class DrillTest {
                 assertThat(seen.orElseThrow().fault()).isEqualTo(fault);
             }
             shown.add(drill.believed().toString());
+            assertThat(drill.offers().stream().map(Offer::remedy))
+                    .hasSize(DrillMaker.OFFERS)
+                    .doesNotHaveDuplicates();
+            assertThat(drill.offers()).anyMatch(o -> o.remedy() == Remedy.of(fault) && o.mends());
+            assertThat(drill.offers()).as("one must be able to be wrong").anyMatch(o -> !o.mends());
         }
         assertThat(shown).as("never the same twice").hasSize(EACH);
         Drill again = DrillMaker.draw(2, fault, Job.UNWATCHED);
@@ -78,6 +84,48 @@ class DrillTest {
         }
         double chance = 1.0 / all.length;
         assertThat((double) right / n).isCloseTo(chance, within(3 * Math.sqrt(chance * (1 - chance) / n)));
+    }
+
+    /** Who guesses what to do next mends as many as chance has it: of four offers those that do, most often one. */
+    @Test
+    void aNaiveGuesserMendsAsChanceSays() {
+        Random random = new Random(7);
+        double expected = 0;
+        double variance = 0;
+        int n = 0;
+        DrillScore score = DrillScore.NONE;
+        for (DrillFault fault : DrillFault.values()) {
+            for (int seed = 0; seed < GUESSED_EACH; seed++) {
+                Drill drill = DrillMaker.draw(seed, fault, Job.UNWATCHED);
+                double chance =
+                        (double) drill.offers().stream().filter(Offer::mends).count() / DrillMaker.OFFERS;
+                expected += chance;
+                variance += chance * (1 - chance);
+                n++;
+                Offer guess = drill.offers().get(random.nextInt(DrillMaker.OFFERS));
+                score = score.with(new Answer("", fault, fault).thenMended(guess.mends()));
+            }
+        }
+        assertThat((double) score.mended().orElseThrow().completed())
+                .isCloseTo(expected, within(3 * Math.sqrt(variance)));
+        assertThat(expected / n).as("mostly one of four mends").isBetween(0.25, 0.4);
+    }
+
+    /** A fault that is seen and then treated for another is not known yet. */
+    @Test
+    void whatIsSeenButNotMendedComesSoonerToo() {
+        DrillScore seen = DrillScore.NONE.with(new Answer("", DrillFault.LAG, DrillFault.LAG).thenMended(true));
+        DrillScore half = DrillScore.NONE.with(new Answer("", DrillFault.LAG, DrillFault.LAG).thenMended(false));
+        assertThat(half.due(DrillFault.LAG)).isGreaterThan(seen.due(DrillFault.LAG));
+        assertThat(half.of(DrillFault.LAG).orElseThrow().completed()).isEqualTo(1);
+        assertThat(half.mended().orElseThrow().completed()).isZero();
+        assertThat(DrillScore.NONE.mended()).isEmpty();
+        Answer open = new Answer("", DrillFault.LAG, DrillFault.LAG);
+        assertThat(DrillScore.NONE.with(open).instead(open, open.thenMended(false)))
+                .isEqualTo(half);
+        assertThat(DrillScore.NONE.instead(open, open.thenMended(false)))
+                .as("an answer that could not be kept is not lost with the next")
+                .isEqualTo(half);
     }
 
     /** What is never seen comes four times as often as what always is, and nothing comes twice in a row. */

@@ -92,10 +92,20 @@ public final class DrawnLaws {
             known.add(new ColourRule.Known(surface, centre, bordered ? List.of(0.5, 0.4, 0.6) : List.of()));
         }
         ColourSpace space = ColourSpace.values()[random.nextInt(4)];
+        // Any lower triangle with a heavy diagonal measures distances.
+        List<Double> metric = bordered || random.nextBoolean()
+                ? List.of()
+                : List.of(
+                        3 + random.nextDouble(),
+                        random.nextDouble() - 0.5,
+                        3 + random.nextDouble(),
+                        random.nextDouble() - 0.5,
+                        random.nextDouble() - 0.5,
+                        3 + random.nextDouble());
         return new TurnMarks(
                 new TurnMarks.Looker("colour left", scale(random)),
                 new TurnMarks.Looker("colour right", scale(random)),
-                new ColourRule(space, List.of(), known),
+                new ColourRule(space, metric, known),
                 "mark",
                 1 + random.nextInt(2),
                 extent(random),

@@ -6,16 +6,23 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.job.Job;
+import fahrbahn.core.law.DrawnLaws;
 import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -79,6 +86,73 @@ class TakenTest {
             assertThat(Taken.of(taken.taken(), grain).changes()).isEmpty();
         }
         assertThat(Taken.of(PAIR, Grain.ANY).matters()).isFalse();
+    }
+
+    /** Of what is done about marks too; places of colours are taken in thousandths by every program that takes fractions of a kind. */
+    @ParameterizedTest
+    @EnumSource(mode = EnumSource.Mode.EXCLUDE, names = "ANY")
+    void whatIsDoneAboutMarksIsRoundedAsWell(Grain grain) {
+        Random random = new Random(9);
+        int drawn = 0;
+        Set<String> surfaces = new HashSet<>();
+        while (drawn < 20) {
+            Setup setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
+            if (setup.law().options().turnMarks().isEmpty()
+                    || setup.robot().drive().fullCommand() < 100) {
+                continue;
+            }
+            drawn++;
+            Taken taken = Taken.of(setup, grain);
+            for (ProgramConstant constant : taken.constants()) {
+                if (constant.part() == ProgramConstant.Part.COLOURS) {
+                    double thousandths = constant.value() * 1000;
+                    assertThat(thousandths).as(constant.name()).isCloseTo(Math.rint(thousandths), within(1e-6));
+                    surfaces.add(constant.words());
+                }
+            }
+            taken.changes().stream()
+                    .filter(c -> c.name().startsWith("COLOUR") || c.name().startsWith("WEIGHT"))
+                    .forEach(c -> assertThat(Math.abs(c.set() - c.taken()))
+                            .as(c.name())
+                            .isLessThanOrEqualTo(0.0005 + 1e-12));
+            assertThat(taken.constants().stream().map(ProgramConstant::name))
+                    .contains("L_RED_DARK", "R_BLUE_LIGHT", "COLOUR_0_0", "QUARTER");
+            assertThat(of(taken, "L_GREEN_DARK"))
+                    .isEqualTo(grain.number(setup.law()
+                            .options()
+                            .turnMarks()
+                            .orElseThrow()
+                            .left()
+                            .scale()
+                            .dark()
+                            .get(1)));
+            assertThat(Taken.of(taken.taken(), grain).changes()).isEmpty();
+        }
+        assertThat(surfaces).contains("mark: share of red", "mark: towards green", "weight of a distance");
+    }
+
+    @Test
+    void aChannelThatNothingIsLeftOfIsRefused() {
+        Random random = new Random(10);
+        Setup setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
+        while (setup.law().options().turnMarks().isEmpty()
+                || setup.robot().drive().fullCommand() < 100) {
+            setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
+        }
+        TurnMarks marks = setup.law().options().turnMarks().orElseThrow();
+        TurnMarks.Looker dim = new TurnMarks.Looker(
+                marks.left().sensor(), new ColourScale(List.of(5.0, 5.1, 5.0), List.of(90.0, 5.3, 90.0)));
+        Setup faint = setup.withLaw(setup.law()
+                .withOptions(setup.law()
+                        .options()
+                        .withTurnMarks(Optional.of(marks.withColours(marks.colours(), dim, marks.right())))));
+        assertThatThrownBy(() -> Taken.of(faint, Grain.WHOLE)).hasMessageContaining("colour left, green");
+        Setup slow = setup.withLaw(setup.law()
+                .withOptions(setup.law()
+                        .options()
+                        .withTurnMarks(Optional.of(marks.withTurn(new TurnMarks.Manoeuvre(
+                                marks.turn().ahead(), 0.2, marks.turn().quarter()))))));
+        assertThatThrownBy(() -> Taken.of(slow, Grain.WHOLE)).hasMessageContaining("command of a turn");
     }
 
     @Test
