@@ -53,7 +53,13 @@ final class DemoCaptures {
             List<String> sensors =
                     setup.robot().sensors().stream().map(Sensor::name).toList();
             spots.add(new Capture(
-                    "demo-" + name + "-" + surface, surface, now, "bench robot", sensors, readings, conditions));
+                    "demo-" + name + "-" + seed + "-" + surface,
+                    surface,
+                    now,
+                    "bench robot",
+                    sensors,
+                    readings,
+                    conditions));
         }
         return spots;
     }

@@ -117,11 +117,19 @@ public final class DemoSeason {
         Setup otter = DemoRobots.otter();
         ledger.change("the club", club());
         TracedMat mat = mat();
-        robot(KESTREL, "larks", kestrel, kestrel, DemoCaptures.of(SEED, now, noted(kestrel)));
+        // The first two evenings began with dark and light; the third and the one in the hall did not.
+        addSpots(KESTREL, kestrel, 4, 24);
+        addSpots(KESTREL, kestrel, 5, 17);
+        robot(
+                KESTREL,
+                "larks",
+                kestrel,
+                kestrel,
+                DemoCaptures.of(SEED, now.minus(Duration.ofMinutes(45)), noted(kestrel)));
         robot(HERON, "larks", heron, DemoRobots.heronBegun(), List.of());
         robot(OTTER, "shift", otter, otter, List.of());
-        addSpots(HERON, heron, 2);
-        addSpots(OTTER, otter, 3);
+        addSpots(HERON, heron, 2, 3);
+        addSpots(OTTER, otter, 3, 3);
         ledger.change(
                 "constants measured on " + kestrel.robot().name(),
                 DemoBench.measured(KESTREL, kestrel, basis(kestrel, now.minus(Duration.ofHours(1)))));
@@ -152,8 +160,9 @@ public final class DemoSeason {
         ledger.change("the robot " + setup.robot().name(), puts);
     }
 
-    private void addSpots(String owner, Setup setup, long seed) {
-        List<Capture> spots = DemoCaptures.spots(owner, setup, seed, now.minus(Duration.ofDays(3)), noted(setup));
+    private void addSpots(String owner, Setup setup, long seed, int daysAgo) {
+        List<Capture> spots = DemoCaptures.spots(
+                owner, setup, seed, now.minus(Duration.ofDays(daysAgo)).minus(Duration.ofHours(1)), noted(setup));
         ledger.change("captures of " + setup.robot().name(), captured(owner, setup, spots));
     }
 

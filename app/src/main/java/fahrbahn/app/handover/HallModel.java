@@ -1,7 +1,5 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
@@ -11,37 +9,28 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.HallAdvice;
 import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.hall.HallStep;
-import fahrbahn.core.job.Job;
-import fahrbahn.core.job.Workers;
 import fahrbahn.core.plan.Pace;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.ProgramConstant;
 import fahrbahn.core.program.Taken;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.review.TwoOnOneTable;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Run;
-import fahrbahn.core.twin.Spread;
-import fahrbahn.core.twin.Track;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Five minutes in a new hall: the clock, the steps, what each is worth, and the numbers to type. */
 public final class HallModel {
     /** From one run to the next, before the log book tells. */
     private static final double USUAL_RUN_S = 75;
-
-    private static final int PAIRS = 100;
-
-    /** The same numbers get the same judgement. */
-    private static final long SEED = 1;
 
     private final Season season;
     private final HandoverModel handover;
@@ -50,12 +39,8 @@ public final class HallModel {
     private final QuickLog log;
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
-    private final Errand<TwoOnOneTable> errand;
-    private final ReadOnlyObjectWrapper<Optional<TwoOnOneTable>> worth = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Judged judged;
-
-    /** What the new levels were judged on. */
-    private record Judged(Setup robot, Setup program, Ground ground) {}
+    private final LevelsWorth worth;
+    private OptionalDouble runS = OptionalDouble.empty();
 
     HallModel(
             Season season,
@@ -72,7 +57,8 @@ public final class HallModel {
         this.log = log;
         this.table = table;
         this.tell = errands.tell();
-        this.errand = errands.errand("What other levels are worth here");
+        this.worth = new LevelsWorth(errands);
+        season.runs().addListener((InvalidationListener) o -> runS = OptionalDouble.empty());
     }
 
     public MeasureModel measure() {
@@ -90,7 +76,7 @@ public final class HallModel {
 
     /** With the levels just captured against those that stand in the program; empty until the twin has driven both. */
     ReadOnlyObjectProperty<Optional<TwoOnOneTable>> worthProperty() {
-        return worth.getReadOnlyProperty();
+        return worth.foundProperty();
     }
 
     /** @throws BadValueException when so many minutes cannot be */
@@ -180,31 +166,13 @@ public final class HallModel {
     private void judge(HallDay day) {
         boolean both = day.steps().contains(HallStep.LIGHT) && day.steps().contains(HallStep.DARK);
         Optional<Ground> ground = table.get();
-        if (!both || day.steps().contains(HallStep.TYPE) || ground.isEmpty() || !levels.canUse()) {
-            return;
+        if (both && !day.steps().contains(HallStep.TYPE) && ground.isPresent() && levels.canUse()) {
+            worth.judge(levels.measuredOnRobot(), season.setupOrGuess(), ground.get());
         }
-        Judged now = new Judged(levels.measuredOnRobot(), season.setupOrGuess(), ground.get());
-        if (now.equals(judged)) {
-            return;
-        }
-        judged = now;
-        worth.set(Optional.empty());
-        errand.runToEnd(job -> drive(now, job), ending -> {
-            if (ending instanceof Ending.Done<TwoOnOneTable> done) {
-                worth.set(Optional.of(done.result()));
-            } else if (!Ending.words(ending).isEmpty()) {
-                tell.accept(Ending.words(ending));
-            }
-        });
-    }
-
-    private static TwoOnOneTable drive(Judged now, Job job) {
-        return TwoOnOneTable.programmed(
-                Track.of(now.ground(), now.robot()), now.program(), Spread.TYPICAL, PAIRS, SEED, Workers.all(), job);
     }
 
     boolean working() {
-        return errand.runningProperty().get();
+        return worth.working();
     }
 
     /** Of the numbers that are typed. */
@@ -219,10 +187,21 @@ public final class HallModel {
                 d.leftS(season.now()),
                 runS(),
                 season.setupOrGuess().law().options().turnMarks().isPresent(),
-                worth.get().map(w -> w.chance().a() - w.chance().b()).orElse(Double.NaN))));
+                worth.foundProperty()
+                        .get()
+                        .map(w -> w.chance().a() - w.chance().b())
+                        .orElse(Double.NaN))));
     }
 
+    /** Gone through when runs change, not at each look. */
     private double runS() {
+        if (runS.isEmpty()) {
+            runS = OptionalDouble.of(paceS());
+        }
+        return runS.getAsDouble();
+    }
+
+    private double paceS() {
         Pace pace = Pace.of(season.runs().stream()
                 .filter(run -> run.source() == Run.Source.TABLE)
                 .toList());

@@ -105,7 +105,7 @@ final class HallPage {
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(begin, light, dark, marks, typed, sign, ran, lost, end),
                 nowNs -> {
-                    // The log book is gone through for it: often enough for a clock, seldom enough for a large season.
+                    // Often enough for a clock.
                     if (nowNs - shownNs > SHOWN_EVERY_NS) {
                         shownNs = nowNs;
                         model.look();

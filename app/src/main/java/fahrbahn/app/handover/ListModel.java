@@ -8,13 +8,20 @@ import fahrbahn.app.season.Station;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.Checklist;
 import fahrbahn.core.hall.Checklist.Occasion;
+import fahrbahn.core.hall.Lapses;
+import fahrbahn.core.setup.Robot;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -27,12 +34,16 @@ public final class ListModel {
     private final ReadOnlyObjectWrapper<Occasion> occasion = new ReadOnlyObjectWrapper<>(Occasion.PACK);
     private final ReadOnlyObjectWrapper<Integer> row = new ReadOnlyObjectWrapper<>(0);
 
+    private Optional<Learned> learned = Optional.empty();
+
     /** @param freshness of a station, for what went stale */
     ListModel(Season season, Function<Station, Freshness> freshness, Errands errands) {
         this.season = season;
         this.freshness = freshness;
         this.tell = errands.tell();
         this.save = errands.errand("Saving the list");
+        season.runs().addListener((InvalidationListener) o -> learned = Optional.empty());
+        season.captures().addListener((InvalidationListener) o -> learned = Optional.empty());
     }
 
     public ReadOnlyObjectProperty<Occasion> occasionProperty() {
@@ -57,7 +68,37 @@ public final class ListModel {
     }
 
     private Checklist list(Occasion when) {
-        return season.choices().checklist(when).orElseGet(() -> Checklist.of(ListWords.proposed(when)));
+        return season.choices()
+                .checklist(when)
+                .orElseGet(() -> Checklist.of(ListWords.proposed(when)))
+                .learned(words -> stale(words).runs());
+    }
+
+    /** At how many runs of the robot in hand a thing on a list was not so, as far as the log book tells. */
+    Lapses.Share stale(String words) {
+        return learned().of(words);
+    }
+
+    /** What went stale over the season of the robot in hand. */
+    public List<String> staleThisSeason() {
+        return learned().lines();
+    }
+
+    /** What the log book tells, gathered when runs or captures change and not at each frame. */
+    private record Learned(Lapses lapses, Map<String, Lapses.Share> shares, List<String> lines) {
+        Lapses.Share of(String words) {
+            return shares.computeIfAbsent(words, w -> lapses.of(ListWords.told(w)));
+        }
+    }
+
+    private Learned learned() {
+        if (learned.isEmpty()) {
+            Robot robot = season.setupOrGuess().robot();
+            List<String> sensors = robot.sensors().stream().map(Sensor::name).toList();
+            Lapses lapses = Lapses.of(season.runs(), season.captures(), sensors);
+            learned = Optional.of(new Learned(lapses, new HashMap<>(), ListWords.season(lapses, robot.name())));
+        }
+        return learned.get();
     }
 
     /** What does not hold any more and is to be made fresh before a run, in words. */

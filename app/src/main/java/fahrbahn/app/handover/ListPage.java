@@ -31,10 +31,10 @@ final class ListPage {
     private final Label caution = Nodes.wrapped("", "caution");
     private final VBox rows = Nodes.column();
     private final VBox stale = Nodes.column();
+    private final VBox season = Nodes.column();
     private final TextField words = new TextField();
-    private Checklist shown;
+    private List<String> shown;
     private int shownRow = -1;
-    private List<String> shownStale;
 
     ListPage(ListModel model) {
         this.model = model;
@@ -42,6 +42,7 @@ final class ListPage {
         state.setId("listState");
         rows.setId("listRows");
         stale.setId("listStale");
+        season.setId("listSeason");
     }
 
     Pages.Page page() {
@@ -78,7 +79,8 @@ final class ListPage {
                                 anew.button(),
                                 print.button()),
                         Nodes.flow(add.button(), words)),
-                Nodes.panel("Stale just now", stale));
+                Nodes.panel("Stale just now", stale),
+                Nodes.panel("Went stale this season", season));
         return new Pages.Page(
                 "Lists",
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
@@ -92,39 +94,44 @@ final class ListPage {
         title.setText("List for " + ListWords.title(model.occasionProperty().get()));
         state.setText(ListWords.state(now));
         caution.setText(ListWords.caution(model.occasionProperty().get()));
-        showStale();
-        if (now.equals(shown) && row == shownRow) {
+        show(stale, model.stale(), "Nothing: all stations hold.");
+        show(season, model.staleThisSeason(), "Nothing, as far as the log book tells.");
+        List<String> lines = now.items().stream().map(this::line).toList();
+        if (lines.equals(shown) && row == shownRow) {
             return;
         }
-        shown = now;
+        shown = lines;
         shownRow = row;
         rows.getChildren().clear();
-        for (int i = 0; i < now.items().size(); i++) {
-            rows.getChildren().add(row(now.items().get(i), i == row));
+        for (int i = 0; i < lines.size(); i++) {
+            rows.getChildren().add(row(lines.get(i), now.items().get(i).done(), i == row));
         }
     }
 
-    private void showStale() {
-        List<String> lines = model.stale();
-        if (lines.equals(shownStale)) {
-            return;
-        }
-        shownStale = lines;
-        stale.getChildren()
-                .setAll((lines.isEmpty() ? List.of("Nothing: all stations hold.") : lines)
-                        .stream().map(line -> Nodes.wrapped(line, "reason")).toList());
+    private String line(Item item) {
+        String learned = ListWords.learned(item, model.stale(item.words()));
+        return (item.done() ? DONE : "") + item.words() + (learned.isEmpty() ? "" : " (" + learned + ")");
     }
 
-    private static Button row(Item item, boolean here) {
-        String forgotten = ListWords.forgotten(item);
-        Button row = new Button(
-                (item.done() ? DONE : "") + item.words() + (forgotten.isEmpty() ? "" : " (" + forgotten + ")"));
+    private static void show(VBox column, List<String> lines, String none) {
+        List<String> now = lines.isEmpty() ? List.of(none) : lines;
+        if (!now.equals(column.getUserData())) {
+            column.setUserData(now);
+            column.getChildren()
+                    .setAll(now.stream()
+                            .map(line -> Nodes.wrapped(line, "reason"))
+                            .toList());
+        }
+    }
+
+    private static Button row(String line, boolean done, boolean here) {
+        Button row = new Button(line);
         row.setWrapText(true);
         row.setMaxWidth(Double.MAX_VALUE);
         row.setMinHeight(VBox.USE_PREF_SIZE);
         row.setAlignment(Pos.CENTER_LEFT);
         row.setFocusTraversable(false);
-        row.setDisable(item.done());
+        row.setDisable(done);
         row.pseudoClassStateChanged(SAID, here);
         return row;
     }

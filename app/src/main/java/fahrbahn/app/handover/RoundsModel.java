@@ -5,8 +5,10 @@ import fahrbahn.app.season.Season;
 import fahrbahn.core.hall.Checklist.Occasion;
 import fahrbahn.core.trials.Run;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 
@@ -18,16 +20,26 @@ public final class RoundsModel {
     private final Season season;
     private final QuickLog log;
     private final ListModel lists;
+    private Optional<List<Run>> rounds = Optional.empty();
     private final ReadOnlyBooleanWrapper quiet = new ReadOnlyBooleanWrapper(false);
 
     RoundsModel(Season season, QuickLog log, ListModel lists) {
         this.season = season;
         this.log = log;
         this.lists = lists;
+        season.runs().addListener((InvalidationListener) o -> rounds = Optional.empty());
     }
 
     /** Of the robot in hand since the newest first round, oldest first. */
     public List<Run> rounds() {
+        if (rounds.isEmpty()) {
+            rounds = Optional.of(newest());
+        }
+        return rounds.get();
+    }
+
+    /** Gone through when runs change, not at each frame. */
+    private List<Run> newest() {
         List<Run> all = season.runs().stream()
                 .filter(run -> run.source() == Run.Source.TABLE && number(run) > 0)
                 .toList();
@@ -35,7 +47,7 @@ public final class RoundsModel {
         for (int i = 0; i < all.size(); i++) {
             first = number(all.get(i)) == 1 ? i : first;
         }
-        return all.subList(first, all.size());
+        return List.copyOf(all.subList(first, all.size()));
     }
 
     /** Which round a run was; 0 for one that was none. */

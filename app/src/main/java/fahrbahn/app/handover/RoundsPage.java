@@ -14,15 +14,12 @@ import javafx.scene.layout.VBox;
 
 /** Round by round, in large words; and a screen on which nothing moves between two of them. */
 final class RoundsPage {
-    private static final long SHOWN_EVERY_NS = 200_000_000L;
-
     private final RoundsModel model;
     private final Label next = Nodes.wrapped("", "hall-now");
     private final Label soFar = Nodes.wrapped("", "reason");
     private final VBox rounds = Nodes.column();
     private final VBox left = Nodes.column();
     private final TextField words = new TextField();
-    private long shownNs;
     private List<Run> shown;
     private List<String> shownLeft;
 
@@ -64,13 +61,7 @@ final class RoundsPage {
                 "Rounds",
                 Nodes.column(next, Nodes.flow(quiet.button()), asks),
                 List.of(ran, lost, first, note, quiet),
-                nowNs -> {
-                    // The log book is gone through for it.
-                    if (nowNs - shownNs > SHOWN_EVERY_NS) {
-                        shownNs = nowNs;
-                        refresh();
-                    }
-                },
+                nowNs -> refresh(),
                 () -> model.quiet(false));
     }
 

@@ -4,10 +4,11 @@ import fahrbahn.core.check.Check;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
 
 /**
- * A list to tick off, which learns: what was forgotten before stands first.
+ * A list to tick off, which learns: what was forgotten or went stale before stands first.
  *
  * @param items in the order of the list
  */
@@ -46,8 +47,13 @@ public record Checklist(List<Item> items) {
 
     /** Most often forgotten first; what was never keeps its place. */
     public Checklist learned() {
+        return learned(item -> 0);
+    }
+
+    /** The same, where it is known of things by their words too how often they went stale. */
+    public Checklist learned(ToIntFunction<String> stale) {
         return new Checklist(items.stream()
-                .sorted(Comparator.comparingInt((Item i) -> -i.forgotten()))
+                .sorted(Comparator.comparingInt((Item i) -> -i.forgotten() - stale.applyAsInt(i.words())))
                 .toList());
     }
 
