@@ -9,7 +9,6 @@ import fahrbahn.pen.PlacedPen;
 import fahrbahn.pen.VectorSheet;
 import fahrbahn.pen.Wrap;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** Puts a card on a page from top to bottom: name, numbers, signs beside the lane, faults, what is stale, cautions. */
 final class CardLayout {
@@ -88,9 +87,7 @@ final class CardLayout {
 
     private void numbers() {
         title("Type into the program" + (card.taken().isEmpty() ? "" : ", " + card.taken())
-                + (Stream.concat(card.numbers().stream(), card.marks().stream()).anyMatch(PitCard.Number::changed)
-                        ? "; thick frames are new"
-                        : ""));
+                + (card.all().stream().anyMatch(PitCard.Number::changed) ? "; thick frames are new" : ""));
         List<PitCard.Number> all = card.numbers();
         int columns = all.size() <= FEW ? 2 : all.size() <= MANY ? 3 : 4;
         double gap = 6;

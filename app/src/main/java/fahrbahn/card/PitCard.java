@@ -2,6 +2,7 @@ package fahrbahn.card;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * All that stands on the page that a crew takes to the table.
@@ -39,6 +40,11 @@ public record PitCard(
 
     /** @param what is seen or done @param then what follows */
     public record Line(String what, String then) {}
+
+    /** All that is typed into the program. */
+    public List<Number> all() {
+        return Stream.concat(numbers.stream(), marks.stream()).toList();
+    }
 
     public PitCard {
         numbers = List.copyOf(numbers);

@@ -68,7 +68,7 @@ final class CardCommand implements Callable<Integer> {
         cards.subList(0, all ? cards.size() : 1).forEach(card -> {
             var one = told.addObject().put("robot", card.robot());
             var typed = one.putObject("numbers");
-            card.numbers().forEach(n -> typed.put(n.name(), n.value()));
+            card.all().forEach(n -> typed.put(n.name(), n.value()));
             card.stale().forEach(one.putArray("stale")::add);
         });
         Json.print(spec, answer);

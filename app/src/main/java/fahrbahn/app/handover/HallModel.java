@@ -12,12 +12,13 @@ import fahrbahn.core.hall.HallStep;
 import fahrbahn.core.plan.Pace;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.ProgramConstant;
-import fahrbahn.core.program.Taken;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Run;
-import java.time.Instant;
+import fahrbahn.core.tuning.UsualTurnMarks;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -32,6 +33,8 @@ public final class HallModel {
     /** From one run to the next, before the log book tells. */
     private static final double USUAL_RUN_S = 75;
 
+    private static final List<HallStep> CAPTURED = List.of(HallStep.LIGHT, HallStep.DARK, HallStep.MARKS);
+
     private final Season season;
     private final HandoverModel handover;
     private final MeasureModel measure;
@@ -40,6 +43,7 @@ public final class HallModel {
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
     private final LevelsWorth worth;
+    private final HallMarks marks;
     private OptionalDouble runS = OptionalDouble.empty();
 
     HallModel(
@@ -58,6 +62,7 @@ public final class HallModel {
         this.table = table;
         this.tell = errands.tell();
         this.worth = new LevelsWorth(errands);
+        this.marks = new HallMarks(errands);
         season.runs().addListener((InvalidationListener) o -> runS = OptionalDouble.empty());
     }
 
@@ -81,6 +86,7 @@ public final class HallModel {
 
     /** @throws BadValueException when so many minutes cannot be */
     public void begin(double minutes) {
+        marks.forget();
         season.choices().hall("the minutes in the hall begun", Optional.of(HallDay.begun(season.now(), minutes)));
     }
 
@@ -98,8 +104,21 @@ public final class HallModel {
         measure.capture(surface(step));
     }
 
-    private static String surface(HallStep step) {
-        return step == HallStep.LIGHT ? Capture.LIGHT : Capture.DARK;
+    private String surface(HallStep step) {
+        return switch (step) {
+            case LIGHT -> Capture.LIGHT;
+            case MARKS -> turnMarks().map(TurnMarks::mark).orElse(UsualTurnMarks.MARK);
+            default -> Capture.DARK;
+        };
+    }
+
+    private Optional<TurnMarks> turnMarks() {
+        return season.setupOrGuess().law().options().turnMarks();
+    }
+
+    /** Whether the program looks for coloured marks. */
+    boolean looksForMarks() {
+        return turnMarks().isPresent();
     }
 
     /** A step that nothing else tells of is done, or was not after all. */
@@ -120,6 +139,9 @@ public final class HallModel {
             return;
         }
         levels.useOnRobot();
+        if (marks.found().isPresent()) {
+            season.changeSetup(this::marked);
+        }
         handover.handOver();
         day().ifPresent(d -> {
             if (!d.steps().contains(HallStep.TYPE)) {
@@ -146,14 +168,23 @@ public final class HallModel {
 
     /** Whether a surface was captured since the minutes began. */
     public boolean captured(HallStep step) {
-        Instant since = day().map(HallDay::begun).orElse(Instant.MAX);
-        return measure.counting(surface(step)).stream().anyMatch(c -> !c.at().isBefore(since));
+        return step == HallStep.MARKS
+                ? here().stream().anyMatch(c -> c.surface().equals(surface(step)))
+                : measure.counting(surface(step)).stream().anyMatch(this::here);
+    }
+
+    private boolean here(Capture capture) {
+        return day().map(d -> !capture.at().isBefore(d.begun())).orElse(false);
+    }
+
+    private List<Capture> here() {
+        return season.captures().stream().filter(this::here).toList();
     }
 
     /** Somebody looks: surfaces captured meanwhile are done, and what other levels are worth is driven. */
     public void look() {
         day().ifPresent(d -> {
-            for (HallStep step : List.of(HallStep.LIGHT, HallStep.DARK)) {
+            for (HallStep step : CAPTURED) {
                 if (!d.steps().contains(step) && captured(step)) {
                     tick(step);
                     return; // the next frame sees the next
@@ -165,6 +196,9 @@ public final class HallModel {
 
     private void judge(HallDay day) {
         boolean both = day.steps().contains(HallStep.LIGHT) && day.steps().contains(HallStep.DARK);
+        if (both && day.steps().contains(HallStep.MARKS)) {
+            turnMarks().ifPresent(old -> marks.judge(old, here()));
+        }
         Optional<Ground> ground = table.get();
         if (both && !day.steps().contains(HallStep.TYPE) && ground.isPresent() && levels.canUse()) {
             worth.judge(levels.measuredOnRobot(), season.setupOrGuess(), ground.get());
@@ -186,7 +220,7 @@ public final class HallModel {
                 d.steps(),
                 d.leftS(season.now()),
                 runS(),
-                season.setupOrGuess().law().options().turnMarks().isPresent(),
+                looksForMarks(),
                 worth.foundProperty()
                         .get()
                         .map(w -> w.chance().a() - w.chance().b())
@@ -210,17 +244,14 @@ public final class HallModel {
                 : USUAL_RUN_S;
     }
 
-    /** What is to be typed here: as captured once it is, as it stands before. */
+    private Setup marked(Setup setup) {
+        return marks.found().map(found -> HallNumbers.with(setup, found)).orElse(setup);
+    }
+
+    /** What is to be typed here: as captured once it is, as it stands before; of marks what is another than on the robot. */
     public List<ProgramConstant> numbers() {
         boolean fresh = captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
-        try {
-            return Taken.of(fresh ? levels.measuredOnRobot() : season.setupOrGuess(), grain()).constants().stream()
-                    .filter(c -> c.name().startsWith("DARK")
-                            || c.name().startsWith("LIGHT")
-                            || c.name().equals("TARGET"))
-                    .toList();
-        } catch (BadValueException refused) {
-            return List.of();
-        }
+        Setup now = season.setupOrGuess();
+        return HallNumbers.of(now, marked(fresh ? levels.measuredOnRobot() : now), grain());
     }
 }

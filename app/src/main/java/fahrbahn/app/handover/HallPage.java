@@ -68,7 +68,7 @@ final class HallPage {
         Action begin = new Action("hallBegin", "Begin", KeyCode.B, () -> model.begin(minutesWanted));
         Action light = new Action("hallLight", "Light", KeyCode.L, () -> model.capture(HallStep.LIGHT));
         Action dark = new Action("hallDark", "Dark", KeyCode.D, () -> model.capture(HallStep.DARK));
-        Action marks = new Action("hallMarks", "Marks", KeyCode.M, () -> model.tick(HallStep.MARKS));
+        Action marks = new Action("hallMarks", "Marks", KeyCode.M, () -> model.capture(HallStep.MARKS));
         Action typed = new Action("hallTyped", "Typed", KeyCode.T, model::typed);
         Action sign = new Action("hallSign", "Sign right", KeyCode.G, () -> model.tick(HallStep.SIGN));
         Action ran = new Action("hallRan", "Ran", KeyCode.R, () -> model.run(model.nextRun(), true));
@@ -109,14 +109,15 @@ final class HallPage {
                     if (nowNs - shownNs > SHOWN_EVERY_NS) {
                         shownNs = nowNs;
                         model.look();
-                        refresh(within);
+                        refresh(within, marks);
                     }
                 });
     }
 
-    private void refresh(List<Action> within) {
+    private void refresh(List<Action> within, Action marks) {
         Optional<HallDay> day = model.day();
         within.forEach(action -> action.button().setDisable(day.isEmpty()));
+        marks.button().setDisable(day.isEmpty() || !model.looksForMarks());
         Optional<HallAdvice> advice = model.advice();
         double leftS = model.leftS();
         clock.setText(HallWords.clock(leftS));

@@ -32,7 +32,7 @@ final class HallWords {
         return switch (step) {
             case LIGHT -> "Hold all sensors over light: press L";
             case DARK -> "Hold all sensors over dark: press D";
-            case MARKS -> "Capture the marks under these lamps (Measure, G), then press M";
+            case MARKS -> "Hold all sensors over a mark: press M";
             case TYPE -> "Type the numbers below into the robot, then press T";
             case SIGN -> "Hold it over the line, wheels up, and look which way it turns; right? press G";
             case SLOW -> "One slow run: R when it ran, X when it was lost";

@@ -66,7 +66,7 @@ final class HandoverWords {
     /** The card for those who cannot see it. */
     static String says(PitCard card) {
         String numbers =
-                card.numbers().stream().map(n -> n.name() + " " + n.value()).collect(Collectors.joining(", "));
+                card.all().stream().map(n -> n.name() + " " + n.value()).collect(Collectors.joining(", "));
         return "The pit card of " + card.robot() + ": type " + numbers + ". " + String.join(" ", card.stale());
     }
 

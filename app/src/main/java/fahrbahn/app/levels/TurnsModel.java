@@ -5,18 +5,14 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
-import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.job.Workers;
-import fahrbahn.core.marks.CapturedColours;
-import fahrbahn.core.marks.MarkCaptures;
 import fahrbahn.core.marks.MarkComparison;
-import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Palette;
+import fahrbahn.core.tuning.CapturedTurnMarks;
 import fahrbahn.core.tuning.MarkTrial;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import java.util.List;
@@ -113,48 +109,14 @@ public final class TurnsModel implements SetupFields.Source {
         if (comparison.isEmpty()) {
             return MarkWords.NOTHING;
         }
-        Optional<String> surface = markSurface(comparison.get());
-        if (surface.isEmpty()) {
+        Optional<TurnMarks> captured =
+                turnMarks().flatMap(m -> CapturedTurnMarks.of(m, comparison.get(), List.copyOf(season.captures())));
+        if (captured.isEmpty()) {
             return "No turn mark has been captured: in Measure (3) G names a surface, call it mark.";
         }
-        change(setup ->
-                with(setup, setup.law().options().turnMarks().map(m -> captured(m, comparison.get(), surface.get()))));
+        change(setup -> with(setup, captured));
         return "Colours of " + seen.get().sensor() + " taken, "
                 + MarkWords.of(comparison.get().recommended()) + ".";
-    }
-
-    /** The one called mark, or else the first that is no ground. */
-    private static Optional<String> markSurface(MarkComparison comparison) {
-        List<String> marks = comparison.seen().keySet().stream()
-                .filter(s -> !MarkSample.ground(s))
-                .toList();
-        return marks.contains(UsualTurnMarks.MARK)
-                ? Optional.of(UsualTurnMarks.MARK)
-                : marks.stream().findFirst();
-    }
-
-    private TurnMarks captured(TurnMarks old, MarkComparison comparison, String surface) {
-        return new TurnMarks(
-                scaled(old.left(), comparison),
-                scaled(old.right(), comparison),
-                comparison.reader(comparison.recommended()).rule(),
-                surface,
-                old.reads(),
-                old.lookBack(),
-                old.blank(),
-                old.place(),
-                old.turn());
-    }
-
-    /** By a sensor's own dark and light where it captured them, else by those of the sensor that was compared. */
-    private TurnMarks.Looker scaled(TurnMarks.Looker looker, MarkComparison comparison) {
-        ColourScale scale = comparison.scale();
-        try {
-            scale = new CapturedColours(MarkCaptures.of(List.copyOf(season.captures()), looker.sensor())).scale();
-        } catch (BadValueException notCaptured) {
-            // The other sensor's will do.
-        }
-        return new TurnMarks.Looker(looker.sensor(), scale);
     }
 
     /** Somebody looks: the twin drives, unless it has. */

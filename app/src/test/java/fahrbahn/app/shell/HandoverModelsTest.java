@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.handover.DrillModel;
@@ -26,10 +27,15 @@ import fahrbahn.core.program.Language;
 import fahrbahn.core.program.ProgramConstant;
 import fahrbahn.core.program.TypedBack;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.table.Palette;
 import fahrbahn.core.trials.Run;
+import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -238,6 +244,52 @@ class HandoverModelsTest {
         assertThat(shop.season().runs()).extracting(Run::note).allMatch(note -> note.startsWith("#hall"));
         hall().tick(HallStep.SIGN);
         assertThat(hall().day().orElseThrow().steps()).as("not done after all").doesNotContain(HallStep.SIGN);
+    }
+
+    /** Readings of two colour sensors. @param surfaces of them, in their order */
+    private static String coloured(List<String> surfaces) {
+        Map<String, int[]> colours = Map.of(
+                "light", new int[] {210, 200, 150}, "dark", new int[] {20, 22, 18}, "mark", new int[] {60, 150, 90});
+        StringBuilder text = new StringBuilder("tS,surface,left_r,left_g,left_b,right_r,right_g,right_b");
+        for (int i = 0; i < 20 * surfaces.size(); i++) {
+            String surface = surfaces.get(i / 20);
+            int[] rgb = colours.get(surface);
+            text.append(String.format(Locale.ROOT, "%n%.2f,%s", 0.02 * i, surface));
+            for (int k = 0; k < 6; k++) {
+                text.append(',').append(rgb[k % 3] + (i * (k + 3)) % 3 - 1);
+            }
+        }
+        return text.append('\n').toString();
+    }
+
+    /** Marks are captured by their own key; what the program takes them for is worked out here, shown and typed with the levels. */
+    @Test
+    void marksAreCapturedInTheHallToo() {
+        shop.season()
+                .changeSetup(s -> s.withLaw(s.law()
+                        .withOptions(
+                                s.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(s, Palette.USUAL))))));
+        hall().begin(20);
+        later(5);
+        shop.measure().paste(coloured(List.of("light", "dark")));
+        hall().look();
+        hall().look();
+        hall().look();
+        assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
+        assertThat(hall().numbers()).noneMatch(c -> c.part() != ProgramConstant.Part.LAW);
+        later(5);
+        shop.measure().paste(coloured(List.of("mark")));
+        hall().look();
+        hall().look();
+        assertThat(hall().day().orElseThrow().steps()).contains(HallStep.MARKS);
+        assertThat(hall().numbers()).extracting(ProgramConstant::name).contains("DARK_0", "L_RED_DARK", "COLOUR_0_0");
+        hall().typed();
+        TurnMarks here =
+                shop.season().setupOrGuess().law().options().turnMarks().orElseThrow();
+        assertThat(here.left().scale().dark().get(0)).isCloseTo(20, within(1.0));
+        assertThat(here.right().scale().light().get(2)).isCloseTo(150, within(1.0));
+        assertThat(here.colours().indexOf("mark")).isNotNegative();
+        assertThat(shop.handover().toType()).isEmpty();
     }
 
     /** With no time left nothing is advised that does not fit in it. */

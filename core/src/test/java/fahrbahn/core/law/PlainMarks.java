@@ -137,8 +137,8 @@ final class PlainMarks {
         String best = "none";
         double least = Double.POSITIVE_INFINITY;
         for (ColourRule.Known known : marks.colours().known()) {
-            double far = 0;
-            for (int i = 0; i < 3; i++) {
+            double far = marks.colours().metric().isEmpty() ? 0 : weighed(point, known);
+            for (int i = 0; i < 3 && marks.colours().metric().isEmpty(); i++) {
                 double off = point[i] - known.centre().get(i);
                 if (known.reach().isEmpty()) {
                     far += off * off;
@@ -152,6 +152,25 @@ final class PlainMarks {
             }
         }
         return best;
+    }
+
+    /** The matrix is symmetric; its lower triangle is written row by row. */
+    private double weighed(double[] point, ColourRule.Known known) {
+        List<Double> m = marks.colours().metric();
+        double[][] matrix = {
+            {m.get(0), m.get(1), m.get(3)},
+            {m.get(1), m.get(2), m.get(4)},
+            {m.get(3), m.get(4), m.get(5)}
+        };
+        double far = 0;
+        for (int i = 0; i < 3; i++) {
+            for (int k = 0; k < 3; k++) {
+                far += (point[i] - known.centre().get(i))
+                        * matrix[i][k]
+                        * (point[k] - known.centre().get(k));
+            }
+        }
+        return far;
     }
 
     private double[] point(double[] rgb) {
