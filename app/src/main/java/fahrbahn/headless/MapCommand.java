@@ -61,17 +61,12 @@ final class MapCommand implements Callable<Integer> {
         Setup setup = SetupJson.read(setupFile);
         Optional<SampledLoop> loop = loop(setup);
         Track track = Track.of(CourseChoice.read(course), setup);
-        MapPicture map = GainMap.drive(
-                track,
-                x,
-                y,
-                GainMap.Setting.KP_KD,
-                Spread.TYPICAL,
-                runs,
-                seed,
-                Workers.all(),
-                new Progress(spec.commandLine().getErr(), System::nanoTime),
-                picture -> {});
+        MapPicture map = new GainMap(x, y, GainMap.Setting.KP_KD, Spread.TYPICAL, runs, seed)
+                .drive(
+                        track,
+                        Workers.all(),
+                        new Progress(spec.commandLine().getErr(), System::nanoTime),
+                        picture -> {});
         ObjectNode json = Json.object();
         values(json.putArray("kp"), x);
         values(json.putArray("kd"), y);

@@ -59,11 +59,9 @@ public class MapBenchmark {
         Track track = Track.of(Yardstick.twelveSeconds(), Yardstick.setup());
         long painted = System.nanoTime();
         first.tableMs = (painted - begun) / 1_000_000;
-        return GainMap.drive(
-                track, KP, KD, GainMap.Setting.KP_KD, Spread.NONE, 8, 1, Workers.of(2), Job.UNWATCHED, picture -> {
-                    if (picture.runsPerCell() == 1) {
-                        first.firstPictureMs = (System.nanoTime() - painted) / 1_000_000;
-                    }
-                });
+        GainMap map = new GainMap(KP, KD, GainMap.Setting.KP_KD, Spread.NONE, 8, 1);
+        map.sketch(track, Workers.of(2), Job.UNWATCHED);
+        first.firstPictureMs = (System.nanoTime() - painted) / 1_000_000;
+        return map.drive(track, Workers.of(2), Job.UNWATCHED, picture -> {});
     }
 }

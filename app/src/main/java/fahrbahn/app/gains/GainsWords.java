@@ -15,8 +15,7 @@ final class GainsWords {
     private static final double LITTLE_ROOM = 1.5;
 
     /** Where the two models differ, and by how much (OnsetGridTest). */
-    private static final String THEORY =
-            "Small swings only. Wide ones take up to a tenth less or more, and slow the robot.";
+    private static final String THEORY = "For small swings; wide ones a tenth less or more.";
 
     private GainsWords() {}
 
@@ -24,9 +23,8 @@ final class GainsWords {
     static String theory(LanePicture picture) {
         return THEORY
                 + picture.wiggleKpByBattery()
-                        .map(kps -> " At this command it wiggles from Kp " + Words.number(kps[1])
-                                + " with a full battery and from " + Words.number(kps[0])
-                                + " with a low one: the dotted edges.")
+                        .map(kps -> " Dotted edges: " + Words.number(kps[1]) + " with a full battery, "
+                                + Words.number(kps[0]) + " with a low one.")
                         .orElse("");
     }
 

@@ -13,6 +13,7 @@ import fahrbahn.core.maps.GainMap;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
 import java.util.Optional;
@@ -26,7 +27,7 @@ import java.util.function.Consumer;
  */
 record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stable) {
     /** In each direction. */
-    static final int CELLS = 24;
+    static final int CELLS = 20;
 
     private static final int RUNS = 8;
 
@@ -90,31 +91,28 @@ record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stabl
         return new Axis(0, kdTo, cells);
     }
 
-    /** The same extent in any number of cells; coarse ones first, then all. */
-    MapPicture drive(Ground ground, int cells, Job job, Consumer<MapPicture> part) {
-        return drive(Track.of(ground, setup), cells, job, part);
+    /** A sketch at once, on a table seen coarsely, which is painted six times as soon; then coarse cells, then all. */
+    MapPicture drive(Ground ground, Job job, Consumer<MapPicture> part) {
+        part.accept(sketch(ground, job));
+        return map(CELLS).drive(Track.of(ground, setup), Workers.all(), job, part);
+    }
+
+    private MapPicture sketch(Ground ground, Job job) {
+        return map(CELLS).sketch(Track.of(ground, setup, SeenTable.Cells.COARSE), Workers.all(), job);
     }
 
     /**
-     * The corners of the extent, on a straight line that is painted in a moment and then on the table. The wildest runs are among them: code that
+     * The sketch, and then the corners of the extent, on a straight line that is painted in a moment and on the table. The wildest runs are among them: code that
      * has not seen such is thrown away by the machine when they come, in the middle of a map, and takes a while to be as fast again.
      */
     MapPicture driveCorners(Ground ground, Job job) {
-        drive(Track.straight(STRAIGHT_MM, setup), CORNERS_FIRST, job, map -> {});
-        return drive(ground, CORNERS, job, map -> {});
+        sketch(ground, job);
+        map(CORNERS_FIRST).drive(Track.straight(STRAIGHT_MM, setup), Workers.all(), job, map -> {});
+        return map(CORNERS).drive(Track.of(ground, setup), Workers.all(), job, map -> {});
     }
 
-    private MapPicture drive(Track track, int cells, Job job, Consumer<MapPicture> part) {
-        return GainMap.drive(
-                track,
-                kp(cells),
-                kd(cells),
-                GainMap.Setting.KP_KD,
-                Spread.TYPICAL,
-                RUNS,
-                SEED,
-                Workers.all(),
-                job,
-                part);
+    /** The same extent in any number of cells. */
+    private GainMap map(int cells) {
+        return new GainMap(kp(cells), kd(cells), GainMap.Setting.KP_KD, Spread.TYPICAL, RUNS, SEED);
     }
 }

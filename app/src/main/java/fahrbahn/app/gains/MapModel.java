@@ -212,6 +212,6 @@ public final class MapModel {
     private Picture drive(Setup setup, Ground ground, Job job, Consumer<Picture> part) {
         MapFrame frame = frames.of(setup);
         Function<MapPicture, Picture> shown = map -> new Picture(ground.name(), map, frame.stable());
-        return shown.apply(frame.drive(ground, MapFrame.CELLS, job, map -> part.accept(shown.apply(map))));
+        return shown.apply(frame.drive(ground, job, map -> part.accept(shown.apply(map))));
     }
 }

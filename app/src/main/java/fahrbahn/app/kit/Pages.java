@@ -38,6 +38,7 @@ public final class Pages {
     private final StackPane leaf = new StackPane();
     private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper("");
     private int up = -1;
+    private long frameNs;
 
     public Pages(List<Page> pages) {
         this.pages = List.copyOf(pages);
@@ -85,7 +86,10 @@ public final class Pages {
         return new StationView(
                 content,
                 actions,
-                nowNs -> pages.get(up).frame().accept(nowNs),
+                nowNs -> {
+                    frameNs = nowNs;
+                    pages.get(up).frame().accept(nowNs);
+                },
                 title.getReadOnlyProperty(),
                 this::turnTo);
     }
@@ -95,11 +99,15 @@ public final class Pages {
     }
 
     void turnTo(int index) {
-        if (up >= 0 && up != index) {
+        boolean first = up < 0;
+        if (!first && up != index) {
             pages.get(up).left().run();
         }
         up = index;
         title.set(pages.get(index).title());
+        if (!first) {
+            pages.get(index).frame().accept(frameNs); // what it works out begins while it is being laid out
+        }
         leaf.getChildren().setAll(pages.get(index).content());
         Nodes.layOut(leaf);
         for (int i = 0; i < tabs.size(); i++) {

@@ -10,7 +10,8 @@ package fahrbahn.core.runlog;
  * of error on steering finds the controller instead of the robot (L. Ljung, System Identification, 2nd ed. (1999), ch. 13.4).
  */
 final class LoopFilter {
-    private static final int N = 4;
+    /** Times as equal as this have decays that differ by less than a figure is known by far. */
+    private static final double SAME_S = 1e-12;
 
     /** Where nobody knows yet: mm, rad, rad/s, 1/mm. */
     private static final double[] UNKNOWN = {30, 0.5, 2, 0.005};
@@ -20,10 +21,42 @@ final class LoopFilter {
     private final double[] turn;
     private final double leadMm;
     private final boolean[] steady;
-    private final double[] x = new double[N];
-    private final double[][] p = new double[N][N];
-    private final double[][] f = new double[N][N];
-    private final double[][] fp = new double[N][N];
+
+    // The states and their covariance, each by its name: the loops over them took half of a fit's time.
+    private double y;
+    private double heading;
+    private double turnRate;
+    private double bend;
+    private double p00;
+    private double p01;
+    private double p02;
+    private double p03;
+    private double p11;
+    private double p12;
+    private double p13;
+    private double p22;
+    private double p23;
+    private double p33;
+
+    /** What is left of a lagging turn rate after a time, for the two lengths of time that come by turns within a tick. */
+    private final Decay move = new Decay();
+
+    private final Decay spread = new Decay();
+
+    private static final class Decay {
+        private double overS = Double.NaN;
+        private double lagS;
+        private double left;
+
+        double left(double newOverS, double newLagS) {
+            if (!(Math.abs(newOverS - overS) < SAME_S) || newLagS != lagS) {
+                overS = newOverS;
+                lagS = newLagS;
+                left = Math.exp(-newOverS / newLagS);
+            }
+            return left;
+        }
+    }
 
     /**
      * @param tS times of the ticks
@@ -82,12 +115,20 @@ final class LoopFilter {
     }
 
     private void begin() {
-        for (int i = 0; i < N; i++) {
-            x[i] = 0;
-            for (int k = 0; k < N; k++) {
-                p[i][k] = i == k ? UNKNOWN[i] * UNKNOWN[i] : 0;
-            }
-        }
+        y = 0;
+        heading = 0;
+        turnRate = 0;
+        bend = 0;
+        p00 = UNKNOWN[0] * UNKNOWN[0];
+        p11 = UNKNOWN[1] * UNKNOWN[1];
+        p22 = UNKNOWN[2] * UNKNOWN[2];
+        p33 = UNKNOWN[3] * UNKNOWN[3];
+        p01 = 0;
+        p02 = 0;
+        p03 = 0;
+        p12 = 0;
+        p13 = 0;
+        p23 = 0;
     }
 
     /** The states from one tick to the next, under the commands that arrive in between. @return the command that acts at its end */
@@ -111,71 +152,71 @@ final class LoopFilter {
     }
 
     private void integrate(Guess g, double h, double goal) {
-        double left = Math.exp(-h / g.lagS());
+        double left = move.left(h, g.lagS());
         double carried = g.lagS() * (1 - left);
         double v = g.speedMmPerS();
-        double missing = x[2] - goal;
-        x[0] += v * (x[1] * h + goal * h * h / 2 + missing * g.lagS() * (h - carried) - v * x[3] * h * h / 2);
-        x[1] += goal * h + missing * carried - v * x[3] * h;
-        x[2] = goal + missing * left;
+        double missing = turnRate - goal;
+        y += v * (heading * h + goal * h * h / 2 + missing * g.lagS() * (h - carried) - v * bend * h * h / 2);
+        heading += goal * h + missing * carried - v * bend * h;
+        turnRate = goal + missing * left;
     }
 
-    /** The uncertainty over a tick. */
+    /** The uncertainty over a tick: F P F', where F has nothing below its diagonal. */
     private void spread(Guess g, double h) {
-        double left = Math.exp(-h / g.lagS());
+        double left = spread.left(h, g.lagS());
         double carried = g.lagS() * (1 - left);
         double v = g.speedMmPerS();
-        f[0][0] = 1;
-        f[0][1] = v * h;
-        f[0][2] = v * g.lagS() * (h - carried);
-        f[0][3] = -v * v * h * h / 2;
-        f[1][1] = 1;
-        f[1][2] = carried;
-        f[1][3] = -v * h;
-        f[2][2] = left;
-        f[3][3] = 1;
-        // f has nothing below its diagonal, and what comes out is symmetric.
-        for (int i = 0; i < N; i++) {
-            for (int k = 0; k < N; k++) {
-                double sum = 0;
-                for (int j = i; j < N; j++) {
-                    sum += f[i][j] * p[j][k];
-                }
-                fp[i][k] = sum;
-            }
-        }
-        for (int i = 0; i < N; i++) {
-            for (int k = 0; k <= i; k++) {
-                double sum = 0;
-                for (int j = k; j < N; j++) {
-                    sum += fp[i][j] * f[k][j];
-                }
-                p[i][k] = sum;
-                p[k][i] = sum;
-            }
-        }
-        p[3][3] += g.bendPerRootS() * g.bendPerRootS() * h;
+        double f01 = v * h;
+        double f02 = v * g.lagS() * (h - carried);
+        double f03 = -v * v * h * h / 2;
+        double f12 = carried;
+        double f13 = -v * h;
+        double a00 = p00 + f01 * p01 + f02 * p02 + f03 * p03;
+        double a01 = p01 + f01 * p11 + f02 * p12 + f03 * p13;
+        double a02 = p02 + f01 * p12 + f02 * p22 + f03 * p23;
+        double a03 = p03 + f01 * p13 + f02 * p23 + f03 * p33;
+        double a11 = p11 + f12 * p12 + f13 * p13;
+        double a12 = p12 + f12 * p22 + f13 * p23;
+        double a13 = p13 + f12 * p23 + f13 * p33;
+        p00 = a00 + a01 * f01 + a02 * f02 + a03 * f03;
+        p01 = a01 + a02 * f12 + a03 * f13;
+        p02 = a02 * left;
+        p03 = a03;
+        p11 = a11 + a12 * f12 + a13 * f13;
+        p12 = a12 * left;
+        p13 = a13;
+        p22 = left * p22 * left;
+        p23 = left * p23;
+        p33 += g.bendPerRootS() * g.bendPerRootS() * h;
     }
 
     /** A look at the line. @return its share of the cost */
     private double look(Guess g, double seen) {
         double s = g.slopeShare();
         double l = s * leadMm;
-        double variance = g.noiseMm() * g.noiseMm();
-        for (int i = 0; i < N; i++) {
-            fp[0][i] = s * p[i][0] + l * p[i][1]; // what each state shares with the look
-        }
-        variance += s * fp[0][0] + l * fp[0][1];
-        double surprise = seen - s * x[0] - l * x[1];
-        for (int i = 0; i < N; i++) {
-            x[i] += fp[0][i] * surprise / variance;
-        }
-        for (int i = 0; i < N; i++) {
-            for (int k = 0; k <= i; k++) {
-                p[i][k] -= fp[0][i] * fp[0][k] / variance;
-                p[k][i] = p[i][k];
-            }
-        }
-        return 0.5 * (Math.log(variance) + surprise * surprise / variance);
+        // What each state shares with the look.
+        double c0 = s * p00 + l * p01;
+        double c1 = s * p01 + l * p11;
+        double c2 = s * p02 + l * p12;
+        double c3 = s * p03 + l * p13;
+        double variance = g.noiseMm() * g.noiseMm() + s * c0 + l * c1;
+        double surprise = seen - s * y - l * heading;
+        double gain = surprise / variance;
+        y += c0 * gain;
+        heading += c1 * gain;
+        turnRate += c2 * gain;
+        bend += c3 * gain;
+        double one = 1 / variance;
+        p00 -= c0 * c0 * one;
+        p01 -= c0 * c1 * one;
+        p02 -= c0 * c2 * one;
+        p03 -= c0 * c3 * one;
+        p11 -= c1 * c1 * one;
+        p12 -= c1 * c2 * one;
+        p13 -= c1 * c3 * one;
+        p22 -= c2 * c2 * one;
+        p23 -= c2 * c3 * one;
+        p33 -= c3 * c3 * one;
+        return 0.5 * (Math.log(variance) + surprise * gain);
     }
 }

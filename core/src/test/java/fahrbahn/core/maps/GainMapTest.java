@@ -14,6 +14,7 @@ import fahrbahn.core.loop.SampledLoop;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
@@ -26,20 +27,20 @@ class GainMapTest {
     private static final Setup SETUP = Setups.pair();
     private static final Track TRACK = Track.of(DemoCourses.mission(), SETUP);
 
+    private static GainMap map(Axis kp, Axis kd) {
+        return new GainMap(kp, kd, GainMap.Setting.KP_KD, Spread.NONE, 2, 3);
+    }
+
     private static MapPicture drive(Axis kp, Axis kd, int threads, List<MapPicture> pictures, Job job) {
-        return GainMap.drive(
-                TRACK, kp, kd, GainMap.Setting.KP_KD, Spread.NONE, 2, 3, Workers.of(threads), job, pictures::add);
+        return map(kp, kd).drive(TRACK, Workers.of(threads), job, pictures::add);
     }
 
     @Test
     void picturesComeCoarseFirstAndCellsOnceDrivenStay() {
         List<MapPicture> pictures = new ArrayList<>();
         MapPicture whole = drive(new Axis(0.02, 1.2, 20), new Axis(0, 2, 17), 2, pictures, Job.UNWATCHED);
-        assertThat(pictures).extracting(MapPicture::stride).containsExactly(8, 8, 4, 2, 1);
-        assertThat(pictures.get(4)).isEqualTo(whole);
-        assertThat(pictures.remove(0).runsPerCell())
-                .as("a sketch of one run a cell")
-                .isOne();
+        assertThat(pictures).extracting(MapPicture::stride).containsExactly(8, 4, 2, 1);
+        assertThat(pictures.get(3)).isEqualTo(whole);
         for (MapPicture picture : pictures) {
             for (int row = 0; row < 17; row += picture.stride()) {
                 for (int column = 0; column < 20; column += picture.stride()) {
@@ -49,6 +50,34 @@ class GainMapTest {
             }
         }
         assertThat(pictures.get(0).completedShare(7, 7)).isEqualTo(whole.completedShare(0, 0));
+    }
+
+    /** One run a cell, on a table seen more coarsely: the same robots come round, at the same time. */
+    @Test
+    void aSketchIsLikeTheMapItComesBefore() {
+        Axis kp = new Axis(0.02, 1.2, 20);
+        Axis kd = new Axis(0, 2, 17);
+        MapPicture whole = drive(kp, kd, 2, new ArrayList<>(), Job.UNWATCHED);
+        Track coarse = Track.of(DemoCourses.mission(), SETUP, SeenTable.Cells.COARSE);
+        MapPicture sketch = map(kp, kd).sketch(coarse, Workers.of(2), Job.UNWATCHED);
+        assertThat(sketch.stride()).isEqualTo(8);
+        assertThat(sketch.runsPerCell()).isOne();
+        int compared = 0;
+        for (int row = 0; row < 17; row += 8) {
+            for (int column = 0; column < 20; column += 8) {
+                if (whole.completedShare(column, row) == 1) {
+                    compared++;
+                    assertThat(sketch.completedShare(column, row)).isEqualTo(1);
+                    assertThat(sketch.timeS(column, row) / whole.timeS(column, row))
+                            .as("time at %d, %d", column, row)
+                            .isCloseTo(1, within(0.02));
+                }
+            }
+        }
+        assertThat(compared).isGreaterThan(2);
+        assertThat(sketch.completedShare(7, 7))
+                .as("each stands for those after it")
+                .isEqualTo(sketch.completedShare(0, 0));
     }
 
     @Test
@@ -94,8 +123,8 @@ class GainMapTest {
     void overSpeedTheFasterHalfNeedsMoreGainInTheBends() {
         Axis base = new Axis(20, 90, 8);
         Axis kp = new Axis(0.01, 0.5, 8);
-        MapPicture map = GainMap.drive(
-                TRACK, base, kp, GainMap.Setting.SPEED_KP, Spread.NONE, 1, 1, Workers.all(), Job.UNWATCHED, p -> {});
+        MapPicture map = new GainMap(base, kp, GainMap.Setting.SPEED_KP, Spread.NONE, 1, 1)
+                .drive(TRACK, Workers.all(), Job.UNWATCHED, p -> {});
         int slow = 0;
         int fast = 0;
         for (int row = 0; row < 8; row++) {
