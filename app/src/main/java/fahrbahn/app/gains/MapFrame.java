@@ -98,7 +98,7 @@ record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stabl
     }
 
     private MapPicture sketch(Ground ground, Job job) {
-        return map(CELLS).sketch(Track.of(ground, setup, SeenTable.Cells.COARSE), Workers.all(), job);
+        return map(CELLS).sketch(Track.of(ground, setup, SeenTable.Cells.COARSE), Workers.of(1), job);
     }
 
     /**
