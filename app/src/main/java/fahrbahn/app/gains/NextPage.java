@@ -89,7 +89,7 @@ final class NextPage {
                 Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
                 Nodes.panel("What was seen of it", buttons(sights), watch, run),
                 Nodes.panel(
-                        "Practise with a robot that has secrets",
+                        "Practise with a robot that has secrets; nothing of it goes into the log book",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
                         secrets));
         model.answerProperty().addListener(o -> refresh(use, keep));
@@ -102,6 +102,7 @@ final class NextPage {
         practising(sights, drive, reveal, watch);
         refresh(use, keep);
         progress.visibleProperty().bind(model.thinkingProperty());
+        progress.managedProperty().bind(model.thinkingProperty());
         List<Action> actions = new ArrayList<>(List.of(use, count, keep, practise, drive, reveal));
         actions.addAll(sights);
         actions.addAll(watch.actions());
@@ -133,7 +134,8 @@ final class NextPage {
                 d.trace().size(),
                 hidden.get().believed().robot().loop().periodS(),
                 d.trace()::offsetMm)));
-        secrets.setText(hidden.map(NextTrialWords::practice).orElse("Nothing of it goes into the log book."));
+        secrets.setText(hidden.map(NextTrialWords::practice).orElse(""));
+        Nodes.showIf(secrets, hidden.isPresent());
     }
 
     private void refresh(Action use, Action keep) {
