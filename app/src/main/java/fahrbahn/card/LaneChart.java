@@ -17,7 +17,11 @@ import java.util.function.ToDoubleFunction;
 public record LaneChart(LanePicture picture) implements Chart {
     private static final Stroke FRAYED = new Stroke("ink-edge", 1, 1.5, 4);
     private static final Stroke EDGE = new Stroke("ink-edge", 3);
-    private static final double LETTERS_PX = 22;
+    private static final double NAME_AT = 0.8;
+
+    /** Of the height: a line of words and air in the lowest picture there is. */
+    private static final double LEAST_ROOM = 0.14;
+
     private static final double DOT_PX = 6;
     private static final double DIAMOND_PX = 11;
     private static final Stroke MIDDLE = new Stroke("ink-middle", 2.5, 14, 12);
@@ -27,7 +31,7 @@ public record LaneChart(LanePicture picture) implements Chart {
 
     @Override
     public String xLabel() {
-        return "speed, mm/s";
+        return roomBelow() ? "speed, mm/s" : "speed, mm/s; below the road it leaves the bends";
     }
 
     @Override
@@ -104,22 +108,19 @@ public record LaneChart(LanePicture picture) implements Chart {
             labels.put("ink-text", "lane closes", x, scale.height() / 2);
         });
         labels.put("ink-text", "wiggles", scale.width() * 0.75, 20);
-        nameFloor(scale, labels, open);
+        if (roomBelow()) {
+            labels.put("ink-text", "leaves the bends", scale.width() * NAME_AT, scale.height() - 6);
+        }
     }
 
-    /** Below the floor where there is room for words; else above it, and they say so. */
-    private static void nameFloor(Scale scale, Labels labels, List<Lane.Slice> open) {
-        double x = scale.width() * 0.8;
-        double floor = open.stream()
-                .min(Comparator.comparingDouble(s -> Math.abs(scale.px(s.speedMmPerS()) - x)))
-                .map(s -> scale.py(s.lowKp()))
-                .orElse(0.0);
-        boolean room = scale.height() - floor > LETTERS_PX;
-        labels.put(
-                "ink-text",
-                room ? "leaves the bends" : "leaves bends below",
-                x,
-                room ? scale.height() - 6 : floor - LETTERS_PX / 2);
+    /** Whether words find room below the floor where they stand, towards its right end. */
+    private boolean roomBelow() {
+        double at = NAME_AT * x().high();
+        return slices().stream()
+                .filter(Lane.Slice::open)
+                .min(Comparator.comparingDouble(s -> Math.abs(s.speedMmPerS() - at)))
+                .map(s -> s.lowKp() > LEAST_ROOM * y().high())
+                .orElse(true);
     }
 
     private static void drawRoad(Pen pen, Scale scale, Labels labels, List<Lane.Slice> open) {
