@@ -1,5 +1,6 @@
 package fahrbahn.app;
 
+import fahrbahn.app.handover.DrillModel;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.runs.PlanModel;
 import fahrbahn.app.season.Entry;
@@ -110,10 +111,21 @@ public final class Shots extends Application {
             app.workshop().handover().drills().show(5, DrillFault.NO_DAMPING);
         };
         steps.add(new Step(
-                "handover-drills.png",
+                "",
                 () -> robot.keyType(KeyCode.DIGIT8),
                 drill,
                 () -> app.workshop().handover().drills().drillProperty().get().isPresent()));
+        Runnable mistaken = () -> {
+            DrillModel drills = app.workshop().handover().drills();
+            drills.say(DrillFault.LAG);
+            drills.act(
+                    drills.drillProperty().get().orElseThrow().offers().get(0).mends() ? 1 : 0);
+        };
+        steps.add(new Step(
+                "handover-drills.png",
+                () -> robot.keyType(KeyCode.Z),
+                mistaken,
+                () -> app.workshop().handover().drills().doneProperty().get().isPresent()));
     }
 
     private void addPlan(Stage stage, Robot robot) {
