@@ -27,7 +27,7 @@ import java.util.function.Consumer;
  */
 record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stable) {
     /** In each direction. */
-    static final int CELLS = 20;
+    static final int CELLS = 18;
 
     private static final int RUNS = 8;
 
@@ -107,8 +107,8 @@ record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stabl
      */
     MapPicture driveCorners(Ground ground, Job job) {
         sketch(ground, job);
-        map(CORNERS_FIRST).drive(Track.straight(STRAIGHT_MM, setup), Workers.all(), job, map -> {});
-        return map(CORNERS).drive(Track.of(ground, setup), Workers.all(), job, map -> {});
+        map(CORNERS_FIRST).drive(Track.straight(STRAIGHT_MM, setup), Workers.of(1), job, map -> {});
+        return map(CORNERS).drive(Track.of(ground, setup), Workers.of(1), job, map -> {});
     }
 
     /** The same extent in any number of cells. */
