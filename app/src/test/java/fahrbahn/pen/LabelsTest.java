@@ -82,7 +82,9 @@ class LabelsTest {
     @ParameterizedTest
     @EnumSource(RobotKind.class)
     void onTheLaneOfEveryKindOfRobot(RobotKind kind) {
-        assertThat(FreeLabels.in(new LaneChart(LanePicture.of(kind.setup("Wren"))), 700, 400))
-                .isGreaterThanOrEqualTo(3);
+        LaneChart chart = new LaneChart(LanePicture.of(kind.setup("Wren")));
+        // What is below the lane is named once: in the picture, or by the axis where no words fit below.
+        int below = chart.xLabel().contains("leaves the bends") ? 0 : 1;
+        assertThat(FreeLabels.in(chart, 700, 400)).isGreaterThanOrEqualTo(2 + below);
     }
 }
