@@ -15,7 +15,7 @@ final class GainsWords {
     private static final double LITTLE_ROOM = 1.5;
 
     /** Where the two models differ, and by how much (OnsetGridTest). */
-    private static final String THEORY = "For small swings; wide ones a tenth less or more.";
+    private static final String THEORY = "For small swings; wide ones take up to a tenth less or more.";
 
     private GainsWords() {}
 

@@ -42,8 +42,9 @@ final class HallMarks {
         });
     }
 
-    /** Of these minutes none yet. */
+    /** Of these minutes, or of this robot, none yet. */
     void forget() {
+        errand.stop();
         asked = null;
         found = Optional.empty();
     }

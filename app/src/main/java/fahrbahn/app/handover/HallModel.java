@@ -64,6 +64,7 @@ public final class HallModel {
         this.worth = new LevelsWorth(errands);
         this.marks = new HallMarks(errands);
         season.runs().addListener((InvalidationListener) o -> runS = OptionalDouble.empty());
+        season.handProperty().addListener(o -> forget());
     }
 
     public MeasureModel measure() {
@@ -86,8 +87,14 @@ public final class HallModel {
 
     /** @throws BadValueException when so many minutes cannot be */
     public void begin(double minutes) {
-        marks.forget();
+        forget();
         season.choices().hall("the minutes in the hall begun", Optional.of(HallDay.begun(season.now(), minutes)));
+    }
+
+    /** What was worked out is of one robot in one hall. */
+    private void forget() {
+        worth.forget();
+        marks.forget();
     }
 
     public void end() {

@@ -61,6 +61,13 @@ final class LevelsWorth {
         });
     }
 
+    /** Of these minutes, or of this robot, nothing yet. */
+    void forget() {
+        errand.stop();
+        judged = null;
+        found.set(Optional.empty());
+    }
+
     private static TwoOnOneTable drive(Judged now, Job job) {
         return TwoOnOneTable.programmed(
                 Track.of(now.ground(), now.robot()), now.program(), Spread.TYPICAL, PAIRS, SEED, Workers.all(), job);

@@ -13,6 +13,7 @@ import fahrbahn.app.runs.PlanModel.OnItsWay;
 import fahrbahn.app.season.Entry;
 import fahrbahn.core.plan.Block;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -42,6 +43,7 @@ final class PlanPage {
     private final Label leftOut = Nodes.wrapped("", "reason");
     private final Map<PlanItem, NumberField> wishes = new EnumMap<>(PlanItem.class);
     private List<Entry> shownRobots = List.of();
+    private final Map<Entry, ChoiceField<Aim>> aims = new LinkedHashMap<>();
     private boolean showing;
 
     PlanPage(PlanModel model) {
@@ -147,11 +149,16 @@ final class PlanPage {
 
     private void showRobots() {
         List<Entry> now = model.robots();
-        if (now.equals(shownRobots)) {
-            return;
+        if (!now.equals(shownRobots)) {
+            shownRobots = now;
+            listRobots(now);
         }
-        shownRobots = now;
+        aims.forEach((robot, aim) -> aim.show(model.aim(robot)));
+    }
+
+    private void listRobots(List<Entry> now) {
         robots.getChildren().clear();
+        aims.clear();
         for (Entry robot : now) {
             ChoiceField<Aim> aim = new ChoiceField<>(
                     "planAim-" + (robots.getChildren().size() + 1),
@@ -160,7 +167,7 @@ final class PlanPage {
                     Aim.values(),
                     Aim::word,
                     chosen -> model.aim(robot.id(), chosen));
-            aim.show(model.aim(robot));
+            aims.put(robot, aim);
             robots.getChildren().add(aim.inARow());
         }
     }

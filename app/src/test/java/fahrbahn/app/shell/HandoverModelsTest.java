@@ -283,6 +283,20 @@ class HandoverModelsTest {
         hall().look();
         assertThat(hall().day().orElseThrow().steps()).contains(HallStep.MARKS);
         assertThat(hall().numbers()).extracting(ProgramConstant::name).contains("DARK_0", "L_RED_DARK", "COLOUR_0_0");
+        shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Dipper"));
+        hall().begin(20);
+        later(5);
+        shop.measure().paste(coloured(List.of("light", "dark")));
+        shop.season().club().takeNext(Sort.ROBOT);
+        hall().look();
+        assertThat(hall().numbers()).extracting(ProgramConstant::name).contains("L_RED_DARK");
+        shop.season().club().takeNext(Sort.ROBOT);
+        hall().typed();
+        assertThat(shop.season().setupOrGuess().law().options().turnMarks())
+                .as("what was worked out for one robot is not put on another")
+                .isEmpty();
+        shop.season().club().takeNext(Sort.ROBOT);
+        hall().look();
         hall().typed();
         TurnMarks here =
                 shop.season().setupOrGuess().law().options().turnMarks().orElseThrow();
