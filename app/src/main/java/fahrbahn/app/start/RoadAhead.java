@@ -20,7 +20,8 @@ final class RoadAhead extends VBox {
             Station.LEVELS, "The level, with its odds, instead of 'somewhere in the middle'.",
             Station.GAINS, "The lane: which gains neither wiggle nor leave the bend.",
             Station.DRIVE, "A twin drives the table hundreds of times before the robot does.",
-            Station.RUNS, "The log book: whether it got better, and how sure that is."));
+            Station.RUNS, "The log book: whether it got better, and how sure that is.",
+            Station.HANDOVER, "What to type, on one page; a new hall; a trained eye."));
 
     RoadAhead() {
         getStyleClass().add("road-ahead");
