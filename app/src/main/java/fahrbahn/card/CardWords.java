@@ -84,9 +84,13 @@ public final class CardWords {
     }
 
     private static String colours(ColourRule rule) {
-        return IntStream.range(0, rule.known().size())
+        String which = IntStream.range(0, rule.known().size())
                 .mapToObj(i -> i + " is " + rule.surface(i))
                 .collect(Collectors.joining(", "));
+        return which
+                + rule.cut()
+                        .map(cut -> ", by " + rule.space().feature(cut.feature()))
+                        .orElse("");
     }
 
     private static Optional<LanePicture> lane(Setup setup) {

@@ -9,6 +9,7 @@ import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.TurnMarks;
 import java.util.List;
+import java.util.Optional;
 
 /** Turn marks in a setup file: {@code law.turnMarks}. */
 final class TurnMarksJson {
@@ -21,7 +22,7 @@ final class TurnMarksJson {
                 looker(json.object("right")),
                 colours(json.object("colours")),
                 json.text("mark"),
-                reads(json),
+                whole(json, "reads"),
                 extent(json.object("lookBack")),
                 extent(json.object("blank")),
                 json.oneOf("place", TurnMarks.Place.values(), TurnMarks.Place::word),
@@ -29,10 +30,10 @@ final class TurnMarksJson {
                         extent(turn.object("ahead")), turn.number("command"), extent(turn.object("quarter"))))));
     }
 
-    private static int reads(Fields json) {
-        double reads = json.number("reads");
-        Check.require(reads == Math.rint(reads), "reads", reads, "a whole number");
-        return (int) reads;
+    private static int whole(Fields json, String field) {
+        double number = json.number(field);
+        Check.require(number == Math.rint(number), field, number, "a whole number");
+        return (int) number;
     }
 
     private static TurnMarks.Looker looker(Fields json) {
@@ -51,7 +52,19 @@ final class TurnMarksJson {
                         k.text("surface"), k.numbersOrNothing("centre"), k.numbersOrNothing("reach"))))
                 .toList();
         return json.make(() -> new ColourRule(
-                json.oneOf("space", ColourSpace.values(), ColourSpace::word), json.numbersOrNothing("metric"), known));
+                json.oneOf("space", ColourSpace.values(), ColourSpace::word),
+                json.numbersOrNothing("metric"),
+                known,
+                json.has("cut") ? Optional.of(cut(json.object("cut"))) : Optional.empty()));
+    }
+
+    /** Features are counted from 1 in a file. */
+    private static ColourRule.Cut cut(Fields json) {
+        return json.make(() -> {
+            int feature = whole(json, "feature");
+            Check.between("feature", feature, 1, ColourSpace.CHANNELS);
+            return new ColourRule.Cut(feature - 1, json.numbersOrNothing("levels"));
+        });
     }
 
     static void fill(ObjectNode json, TurnMarks marks) {
@@ -60,6 +73,10 @@ final class TurnMarksJson {
         ObjectNode colours = json.putObject("colours");
         colours.put("space", marks.colours().space().word());
         numbers(colours, "metric", marks.colours().metric());
+        marks.colours().cut().ifPresent(cut -> {
+            ObjectNode one = colours.putObject("cut").put("feature", cut.feature() + 1);
+            numbers(one, "levels", cut.levels());
+        });
         ArrayNode known = colours.putArray("known");
         for (ColourRule.Known one : marks.colours().known()) {
             ObjectNode surface = known.addObject().put("surface", one.surface());

@@ -55,6 +55,16 @@ class OptionsJsonTest {
         return new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, 150), law);
     }
 
+    private static final ColourRule BY_DISTANCE = new ColourRule(
+            ColourSpace.CONE,
+            List.of(3.0, 0.5, 2.0, 0.1, 0.2, 4.0),
+            List.of(
+                    new ColourRule.Known("dark", List.of(0.0, 0.0, 0.1), List.of()),
+                    new ColourRule.Known("mark", List.of(-0.2, 0.3, 0.5), List.of())));
+
+    private static final ColourRule BY_LEVELS = new ColourRule(
+            ColourSpace.SCALED, new ColourRule.Cut(2, List.of(0.2, 0.6)), List.of("dark", "mark", "light"));
+
     private static final Options EVERYTHING = new Options(
             List.of(3.0, 1.0, -3.0),
             List.of(new Step(2, 10), new Step(6, 30)),
@@ -63,15 +73,9 @@ class OptionsJsonTest {
             new LostLine(LostLine.Action.BY_LOSS, 0.4, 35, 3),
             Optional.of(new Outer("s0", "s4", 60)),
             new Limits(80, 0.3, 0.2),
-            Optional.of(marks()));
+            Optional.of(marks(BY_DISTANCE)));
 
-    private static TurnMarks marks() {
-        ColourRule colours = new ColourRule(
-                ColourSpace.CONE,
-                List.of(3.0, 0.5, 2.0, 0.1, 0.2, 4.0),
-                List.of(
-                        new ColourRule.Known("dark", List.of(0.0, 0.0, 0.1), List.of()),
-                        new ColourRule.Known("mark", List.of(-0.2, 0.3, 0.5), List.of())));
+    private static TurnMarks marks(ColourRule colours) {
         return new TurnMarks(
                 new TurnMarks.Looker("s0", new ColourScale(List.of(10.0, 12.0, 9.0), List.of(80.0, 90.0, 70.0))),
                 new TurnMarks.Looker("s4", new ColourScale(List.of(11.0, 12.0, 9.0), List.of(81.0, 90.0, 70.0))),
@@ -89,7 +93,8 @@ class OptionsJsonTest {
                 row(Law.Kind.ARRAY_MEAN, EVERYTHING),
                 row(Law.Kind.PATTERN, EVERYTHING),
                 row(Law.Kind.ARRAY_DIFFERENCE, Options.PLAIN),
-                row(Law.Kind.PAIR, Options.PLAIN.withLimits(new Limits(50, 0, 0))));
+                row(Law.Kind.PAIR, Options.PLAIN.withLimits(new Limits(50, 0, 0))),
+                row(Law.Kind.PAIR, Options.PLAIN.withTurnMarks(Optional.of(marks(BY_LEVELS)))));
     }
 
     @ParameterizedTest

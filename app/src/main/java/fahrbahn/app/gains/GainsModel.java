@@ -77,7 +77,7 @@ public final class GainsModel extends StationModel {
         compute();
     }
 
-    MapModel map() {
+    public MapModel map() {
         return map;
     }
 
@@ -146,7 +146,7 @@ public final class GainsModel extends StationModel {
     }
 
     /** Somebody looks: the table is made ready for the map, which the coach may turn to at any moment; then the twin tries pairs, unless it has. */
-    void look() {
+    public void look() {
         map.makeReady();
         if (!map.gettingReady()) {
             advise();

@@ -91,24 +91,23 @@ record MapFrame(Setup setup, double kpTo, double kdTo, Optional<boolean[]> stabl
         return new Axis(0, kdTo, cells);
     }
 
-    /** A sketch at once, on a table seen coarsely, which is painted six times as soon; then coarse cells, then all. */
+    /** Coarse cells, then all. */
     MapPicture drive(Ground ground, Job job, Consumer<MapPicture> part) {
-        part.accept(sketch(ground, job));
         return map(CELLS).drive(Track.of(ground, setup), Workers.all(), job, part);
     }
 
-    private MapPicture sketch(Ground ground, Job job) {
+    /** A few runs on a table seen coarsely, which is painted six times as soon. */
+    MapPicture sketch(Ground ground, Job job) {
         return map(CELLS).sketch(Track.of(ground, setup, SeenTable.Cells.COARSE), Workers.of(1), job);
     }
 
     /**
-     * The sketch, and then the corners of the extent, on a straight line that is painted in a moment and on the table. The wildest runs are among them: code that
-     * has not seen such is thrown away by the machine when they come, in the middle of a map, and takes a while to be as fast again.
+     * The corners of the extent, on a straight line that is painted in a moment and on the table. The wildest runs are among them: code that has not seen such is
+     * thrown away by the machine when they come, in the middle of a map, and takes a while to be as fast again.
      */
-    MapPicture driveCorners(Ground ground, Job job) {
-        sketch(ground, job);
+    void driveCorners(Ground ground, Job job) {
         map(CORNERS_FIRST).drive(Track.straight(STRAIGHT_MM, setup), Workers.of(1), job, map -> {});
-        return map(CORNERS).drive(Track.of(ground, setup), Workers.of(1), job, map -> {});
+        map(CORNERS).drive(Track.of(ground, setup), Workers.of(1), job, map -> {});
     }
 
     /** The same extent in any number of cells. */

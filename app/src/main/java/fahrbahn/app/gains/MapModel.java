@@ -12,18 +12,19 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** How runs on the table in hand come out over Kp and Kd, coarse first and then refined; and the point of the map in hand. */
 public final class MapModel {
+    /** From being shown until it is there to be seen. */
+    private static final int FRAMES_TO_PAINT = 1;
+
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Errand<Picture> errand;
-    private final Errand<MapPicture> painting;
+    private final Errand<Picture> sketching;
     private final MapFrame.Latest frames = new MapFrame.Latest();
     private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Layer> layer = new ReadOnlyObjectWrapper<>(Layer.CHANCE);
@@ -31,7 +32,13 @@ public final class MapModel {
     private final GainsModel gains;
     private String problem = "";
     private Wanted wanted;
-    private Optional<Ground> painted = Optional.empty();
+    private boolean begun;
+    private int framesToPaint;
+    /** What the sketch is of, gains included: they say how far a map reaches. */
+    private Wanted readyFor;
+
+    /** What a map shows first. */
+    private Optional<Picture> sketch = Optional.empty();
 
     private record Wanted(Setup setup, Optional<Ground> ground) {}
 
@@ -78,7 +85,7 @@ public final class MapModel {
         this.tableInHand = tableInHand;
         this.gains = gains;
         this.errand = errands.errand("The map");
-        this.painting = errands.errand("The table for the map");
+        this.sketching = errands.errand("The table for the map");
     }
 
     public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
@@ -160,26 +167,55 @@ public final class MapModel {
         chosen().ifPresent(point -> gains.choose(point.kp(), law().ki(), point.kd()));
     }
 
-    /** Somebody looks: the map is driven, unless it has been. Gains alone do not change it. */
-    void look() {
+    /**
+     * Somebody looks, at this frame: the map is driven, unless it has been. Gains alone do not change it. A sketch that is ready, or about to be, is shown
+     * before the first run is begun, which would take the processor from the page that it is to be seen on.
+     */
+    public void look() {
         Setup setup = season.setupOrGuess();
-        Setup without = setup.withLaw(setup.law().withGains(0, setup.law().ki(), 0));
-        Wanted now = new Wanted(without, tableInHand.get());
-        if (now.equals(wanted)) {
-            return;
-        }
-        wanted = now;
-        problem = "";
-        picture.set(Optional.empty());
-        inHand.set(new Point(-1, -1));
-        if (now.ground().isEmpty()) {
-            problem = "The table in hand is not ready: Table (2) says what is missing.";
+        Wanted now = new Wanted(GainsModel.withoutGains(setup), tableInHand.get());
+        if (!now.equals(wanted)) {
+            wanted = now;
+            begun = false;
+            problem = "";
+            picture.set(Optional.empty());
+            inHand.set(new Point(-1, -1));
             errand.stop();
+        }
+        if (begun) {
             return;
         }
-        painting.stop(); // the map itself drives what is left of that
+        boolean sketched = new Wanted(setup, now.ground()).equals(readyFor);
+        if (picture.get().isEmpty() && sketched && sketch.isEmpty() && gettingReady()) {
+            return;
+        }
+        sketching.stop(); // the map itself drives what is left of that
+        if (picture.get().isEmpty() && sketched && sketch.isPresent()) {
+            picture.set(sketch);
+            framesToPaint = FRAMES_TO_PAINT;
+            return;
+        }
+        if (picture.get().isPresent() && framesToPaint-- > 0) {
+            return;
+        }
+        begun = true;
+        now.ground()
+                .ifPresentOrElse(
+                        ground -> begin(setup, ground),
+                        () -> problem = "The table in hand is not ready: Table (2) says what is missing.");
+    }
+
+    private void begin(Setup setup, Ground ground) {
+        boolean sketched = picture.get().isPresent();
         errand.runInParts(
-                (job, part) -> drive(setup, now.ground().get(), job, part),
+                (job, part) -> {
+                    if (!sketched) {
+                        part.accept(sketch(setup, ground, job));
+                    }
+                    MapFrame frame = frames.of(setup);
+                    return shown(
+                            frame, ground, frame.drive(ground, job, map -> part.accept(shown(frame, ground, map))));
+                },
                 shown -> picture.set(Optional.of(shown)),
                 ending -> {
                     problem = Ending.words(ending);
@@ -190,28 +226,38 @@ public final class MapModel {
     }
 
     /**
-     * Somebody looks at the gains, so at the map soon: what it takes before the first run is made ready, the table painted as each of its starts
-     * sees it, and its corners are driven. Neither the first picture nor the whole one waits for that then.
+     * Somebody looks at the gains, so at the map soon: its sketch is made ready, the table painted as each of its starts sees it, and its corners are
+     * driven. Neither the first picture nor the whole one waits for that then.
      */
     void makeReady() {
         Setup setup = season.setupOrGuess();
         Optional<Ground> ground = tableInHand.get();
-        if (ground.equals(painted) || ground.isEmpty()) {
+        if (ground.isEmpty() || readyFor != null && ground.equals(readyFor.ground())) {
             return;
         }
-        painted = ground;
-        painting.runToEnd(
-                job -> frames.of(setup).driveCorners(ground.get(), job),
+        readyFor = new Wanted(setup, ground);
+        sketch = Optional.empty();
+        sketching.runInParts(
+                (job, part) -> {
+                    Picture first = sketch(setup, ground.get(), job);
+                    part.accept(first);
+                    frames.of(setup).driveCorners(ground.get(), job);
+                    return first;
+                },
+                first -> sketch = Optional.of(first),
                 ending -> {}); // what keeps it from being driven the map itself tells
     }
 
     boolean gettingReady() {
-        return painting.runningProperty().get();
+        return sketching.runningProperty().get();
     }
 
-    private Picture drive(Setup setup, Ground ground, Job job, Consumer<Picture> part) {
+    private Picture sketch(Setup setup, Ground ground, Job job) {
         MapFrame frame = frames.of(setup);
-        Function<MapPicture, Picture> shown = map -> new Picture(ground.name(), map, frame.stable());
-        return shown.apply(frame.drive(ground, job, map -> part.accept(shown.apply(map))));
+        return shown(frame, ground, frame.sketch(ground, job));
+    }
+
+    private static Picture shown(MapFrame frame, Ground ground, MapPicture map) {
+        return new Picture(ground.name(), map, frame.stable());
     }
 }

@@ -2,14 +2,12 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.InMemory;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.core.readings.Capture;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
@@ -19,31 +17,24 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
-import org.junit.jupiter.api.io.TempDir;
 
 /** A capture is of one robot in one go, and of its own sensors: whatever tears it ends it, with words, and nothing half is kept. */
 @Timeout(60)
-class CaptureGuardsTest {
+class CaptureGuardsTest extends InShop {
     private static final long PATIENCE_NS = TimeUnit.SECONDS.toNanos(20);
 
-    @TempDir(factory = InMemory.class)
-    private Path folder;
-
-    private Workshop shop;
     private ServerSocket server;
     private Socket robot;
 
     @BeforeEach
     void connect() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
         server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
         shop.live().connectTo("127.0.0.1:" + server.getLocalPort());
         robot = server.accept();
     }
 
     @AfterEach
-    void close() throws Exception {
-        shop.close();
+    void disconnect() throws Exception {
         robot.close();
         server.close();
     }

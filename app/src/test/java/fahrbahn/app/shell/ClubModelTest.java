@@ -19,13 +19,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The club without a window: setups in and out, copies with and without measurements, robots that keep to themselves. */
-class ClubModelTest {
+class ClubModelTest extends InShop {
     private static final String SETUP = """
             {"format": "fahrbahn-setup", "version": 1, "crew": ["the younger ones"],
              "robot": {"name": "Wren", "paint": "green",
@@ -38,21 +36,11 @@ class ClubModelTest {
                "baseCommand": 35}}
             """;
 
-    @TempDir
-    private Path folder;
-
-    private Workshop shop;
     private ClubModel club;
 
     @BeforeEach
     void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
         club = shop.club();
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
     }
 
     @Test

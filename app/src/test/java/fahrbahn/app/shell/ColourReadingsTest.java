@@ -8,36 +8,17 @@ import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Setup;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** A pair of colour sensors: three columns each, in whatever numbers they send, with readings that are none among them. */
-class ColourReadingsTest {
+class ColourReadingsTest extends InShop {
     private static final double[] LIGHT = {0.8, 0.7, 0.5};
     private static final double[] DARK = {0.1, 0.12, 0.08};
-
-    @TempDir
-    private Path folder;
-
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
-    }
 
     /** @param full what all light is in the sensor's numbers @param decimals it sends */
     private static String table(double full, int decimals, int codes) {

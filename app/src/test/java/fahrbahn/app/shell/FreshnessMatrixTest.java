@@ -2,7 +2,6 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.InMemory;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.season.Station;
@@ -19,27 +18,18 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Every kind of change against every station: the table of docs/freshness.md, walked. */
-class FreshnessMatrixTest {
-    @TempDir(factory = InMemory.class)
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
+class FreshnessMatrixTest extends InShop {
     /** A change, and one letter a station in their order: F fresh, S stale, M missing, G from guesses. */
     private enum Change {
         NOTHING("FFFFFFFF", s -> {}),
@@ -123,7 +113,6 @@ class FreshnessMatrixTest {
     /** A season in which everything has been done and nothing is guessed. */
     @BeforeEach
     void allFresh() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
         shop.season().club().goTo("Home");
         shop.season().changeConditions(c -> c.withBatteryV(8.0).withWheels("soft"));
         List<Fact> facts = new ArrayList<>();
@@ -150,11 +139,6 @@ class FreshnessMatrixTest {
         shop.drive().run();
         shop.runs().log().log(true, new QuickLog.Typed("21", "", "", "", "", ""));
         shop.handover().handOver();
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
     }
 
     private String marks() {

@@ -5,31 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.season.Sort;
 import fahrbahn.core.setup.Law;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executor;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The pair to try is worked out when it is asked for, kept while only gains change, and nothing hangs when there is none. */
-class GainsAdviceTest {
-    @TempDir
-    private Path folder;
-
-    private Workshop shop;
-
+class GainsAdviceTest extends InShop {
     @BeforeEach
     void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
         shop.club().addRobot(RobotKind.PAIR, "Wren");
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
     }
 
     private Law law() {

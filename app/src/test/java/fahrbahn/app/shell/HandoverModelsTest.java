@@ -32,46 +32,18 @@ import fahrbahn.core.table.Palette;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Hand-over's pages without a window: numbers, hall, lists, rounds and drills, and what is left of them when the season is opened again. */
-class HandoverModelsTest {
-    @TempDir
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
+class HandoverModelsTest extends InShop {
     @BeforeEach
     void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
         shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
-    }
-
-    private void reopen() throws Exception {
-        shop.close();
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
-    }
-
-    private String told() {
-        return shop.notices().shownProperty().get();
-    }
-
-    private void later(long seconds) {
-        clock.now = clock.now.plusSeconds(seconds);
     }
 
     private void run(boolean completed) {
@@ -282,7 +254,12 @@ class HandoverModelsTest {
         hall().look();
         hall().look();
         assertThat(hall().day().orElseThrow().steps()).contains(HallStep.MARKS);
-        assertThat(hall().numbers()).extracting(ProgramConstant::name).contains("DARK_0", "L_RED_DARK", "COLOUR_0_0");
+        assertThat(hall().numbers())
+                .extracting(ProgramConstant::name)
+                .contains("DARK_0", "L_RED_DARK", "COLOUR_LEVEL_0", "COLOUR_LEVEL_1");
+        assertThat(hall().numbers())
+                .as("numbers that nobody could type without a slip")
+                .allMatch(c -> Math.abs(c.value()) < 10_000);
         shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Dipper"));
         hall().begin(20);
         later(5);

@@ -10,40 +10,20 @@ import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PlaceOnCourse;
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the log book says of the runs that count: every branch of its verdict. */
-class RunsCountTest {
-    @TempDir
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
-    }
-
+class RunsCountTest extends InShop {
     private Verdict verdict() {
         return shop.runs().verdictProperty().get();
     }
 
     private void log(int completed, int lost) {
         for (int i = 0; i < completed + lost; i++) {
-            clock.now = clock.now.plusSeconds(60);
+            later(60);
             shop.runs().log().log(i < completed, new QuickLog.Typed("20", "", "", "", "", ""));
         }
     }

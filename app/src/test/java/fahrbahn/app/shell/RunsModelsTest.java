@@ -23,28 +23,14 @@ import java.util.List;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The log book's pages without a window: searched, mended, compared, planned, written and read. */
-class RunsModelsTest {
-    @TempDir
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
+class RunsModelsTest extends InShop {
     @BeforeEach
     void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
         shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
     }
 
     private QuickLog log() {
@@ -60,12 +46,8 @@ class RunsModelsTest {
     }
 
     private void run(boolean completed, Typed typed) {
-        clock.now = clock.now.plusSeconds(90);
+        later(90);
         log().log(completed, typed);
-    }
-
-    private String told() {
-        return shop.notices().shownProperty().get();
     }
 
     @Test
@@ -88,7 +70,7 @@ class RunsModelsTest {
         book().look();
         Run first = runs().get(0);
         book().take(first);
-        clock.now = clock.now.plusSeconds(60);
+        later(60);
         book().mend(outcome -> outcome.withTimeS(21.5));
         book().mendNote("the clock was late #clock");
         assertThat(runs().get(0).outcome().timeS()).isEqualTo(21.5);
@@ -144,8 +126,7 @@ class RunsModelsTest {
         book().look();
         String id = runs().get(0).photo().orElseThrow();
         assertThat(shop.season().logBook().photo(id)).isPresent();
-        shop.close();
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
+        reopen();
         assertThat(shop.season().logBook().photo(runs().get(0).photo().orElseThrow()))
                 .isPresent();
         book().look();
@@ -232,7 +213,7 @@ class RunsModelsTest {
                 .as("lap and reset, learned")
                 .isEqualTo(90);
         assertThat(plan().nextForRobot()).contains("Wren", tableInHand(), "confirm: Kp");
-        clock.now = clock.now.plusSeconds(60);
+        later(60);
         plan().done();
         assertThat(left()).hasSize(10);
         run(true, Typed.NOTHING.withTime("31"));
@@ -346,7 +327,7 @@ class RunsModelsTest {
     void theNextTrialOfGainsIsNamed() {
         plan().aim(shop.season().handProperty().get().robot(), PlanModel.Aim.NEXT);
         plan().begin();
-        clock.now = clock.now.plusSeconds(1);
+        later(1);
         assertThat(plan().nextForRobot()).contains("the next trial of Gains");
     }
 }

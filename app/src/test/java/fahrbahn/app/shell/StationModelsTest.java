@@ -31,28 +31,10 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Robot, Table and the facts of a season without a window: everything runs at once, on the thread of the test. */
-class StationModelsTest {
-    @TempDir
-    private Path folder;
-
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock());
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
-    }
-
+class StationModelsTest extends InShop {
     private Setup setup() {
         return shop.season().setupOrGuess();
     }
@@ -113,8 +95,7 @@ class StationModelsTest {
         assertThat(setup().robot().loop().periodS()).isEqualTo(0.008);
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.MEASURED);
         assertThat(state(Constant.LOOP_TIME).uncertainty()).isLessThan(1e-4);
-        shop.close();
-        open();
+        reopen();
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.MEASURED);
         assertThat(shop.robot().bench().entries(BenchCard.LOOPS)).hasSize(2);
         AtomicReference<List<?>> history = new AtomicReference<>();

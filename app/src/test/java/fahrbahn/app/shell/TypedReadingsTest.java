@@ -11,39 +11,19 @@ import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Numbers read off a robot's display, without a link: from the first row to a level on the robot. */
-class TypedReadingsTest {
-    @TempDir
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
-    }
-
-    @AfterEach
-    void close() {
-        shop.close();
-    }
-
+class TypedReadingsTest extends InShop {
     private void type(String surface, String... rows) {
         shop.measure().capture(surface);
         for (String row : rows) {
             shop.measure().typist().type(row);
         }
-        clock.now = clock.now.plusSeconds(30);
+        later(30);
     }
 
     private String asks() {

@@ -11,27 +11,13 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.store.SeasonFile;
 import fahrbahn.words.Words;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The models without a window: everything runs at once, on the thread of the test. */
-class WorkshopTest {
-    @TempDir
-    private Path folder;
-
-    private final Shop.MovableClock clock = new Shop.MovableClock();
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), clock);
-    }
-
+class WorkshopTest extends InShop {
     private Capture capture(String surface, double... pattern) {
         List<Reading> readings = new ArrayList<>();
         for (int i = 0; i < 30; i++) {

@@ -1,5 +1,7 @@
 package fahrbahn.core.colour;
 
+import java.util.List;
+
 /** A {@link ColourRule} at work. Not thread-safe; allocates nothing after it is made. */
 public final class ColourReader {
     private static final int P = ColourSpace.CHANNELS;
@@ -10,6 +12,10 @@ public final class ColourReader {
     private final double[] reaches;
     /** The whole matrix by rows; empty where distances are as the crow flies. */
     private final double[] metric;
+    /** Where surfaces follow each other on one feature, -1 where they do not. */
+    private final int cutFeature;
+
+    private final double[] levels;
 
     private final double[] features = new double[P];
 
@@ -21,6 +27,11 @@ public final class ColourReader {
                 .toArray();
         reaches = rule.known().stream()
                 .flatMap(k -> k.reach().stream())
+                .mapToDouble(d -> d)
+                .toArray();
+        cutFeature = rule.cut().map(ColourRule.Cut::feature).orElse(-1);
+        levels = rule.cut().map(ColourRule.Cut::levels).stream()
+                .flatMap(List::stream)
                 .mapToDouble(d -> d)
                 .toArray();
         metric = new double[rule.metric().isEmpty() ? 0 : P * P];
@@ -38,12 +49,23 @@ public final class ColourReader {
      */
     public int take(double[] scaled, int at) {
         rule.space().features(scaled, at, features);
+        if (cutFeature >= 0) {
+            return between();
+        }
         return reaches.length > 0 ? inReach() : nearest();
     }
 
     /** @param scaled three channels @return the name of a surface */
     public String take(double[] scaled) {
         return rule.surface(take(scaled, 0));
+    }
+
+    private int between() {
+        int taken = 0;
+        while (taken < levels.length && features[cutFeature] >= levels[taken]) {
+            taken++;
+        }
+        return taken;
     }
 
     private int nearest() {

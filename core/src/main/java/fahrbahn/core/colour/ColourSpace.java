@@ -49,7 +49,7 @@ public enum ColourSpace {
     public static final List<String> CHANNEL_NAMES = List.of("red", "green", "blue");
 
     /** Darker than a twentieth of the way from dark to light, shares are noise. */
-    private static final double LEAST_SUM = 0.15;
+    public static final double LEAST_SUM = 0.15;
 
     private static final double SEXTANT = Math.PI / 3;
 
@@ -62,6 +62,17 @@ public enum ColourSpace {
     /** Its name in files. */
     public String word() {
         return word;
+    }
+
+    /** What one of the features, 0 to 2, says. */
+    public String feature(int i) {
+        String channel = CHANNEL_NAMES.get(i);
+        return switch (this) {
+            case SCALED -> channel;
+            case SHARES -> "share of " + channel;
+            case CYLINDER, CONE ->
+                List.of("towards red", "towards green", "how light").get(i);
+        };
     }
 
     /**

@@ -129,8 +129,10 @@ public final class MarkComparison {
          */
         public List<Tolerance> tolerances() {
             return learnt.rule().known().stream()
-                    .filter(k ->
-                            k.reach().isEmpty() && learnt.rule().metric().isEmpty() && !MarkSample.ground(k.surface()))
+                    .filter(k -> !k.centre().isEmpty()
+                            && k.reach().isEmpty()
+                            && learnt.rule().metric().isEmpty()
+                            && !MarkSample.ground(k.surface()))
                     .map(this::tolerance)
                     .toList();
         }

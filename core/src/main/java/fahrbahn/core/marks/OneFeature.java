@@ -4,7 +4,6 @@ import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.response.Spot;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -16,9 +15,6 @@ import java.util.Map;
 final class OneFeature {
     /** A surface without scatter is taken to have this much, of the way from dark to light: a display rounds. */
     private static final double LEAST_SD = 0.003;
-
-    /** Further than any scaled reading is from anything. */
-    private static final double ANYWHERE = 1e6;
 
     private record One(String surface, double mean, double sd) {}
 
@@ -36,27 +32,12 @@ final class OneFeature {
         }
         List<One> sorted = sorted(surfaces, best);
         List<Double> levels = levels(sorted);
-        List<ColourRule.Known> known = new ArrayList<>();
+        List<String> names = sorted.stream().map(One::surface).toList();
         List<Learnt.Constant> constants = new ArrayList<>(List.of(new Learnt.Constant("channel", best + 1.0)));
-        for (int i = 0; i < sorted.size(); i++) {
-            double below = i == 0 ? -ANYWHERE : levels.get(i - 1);
-            double above = i == levels.size() ? ANYWHERE : levels.get(i);
-            known.add(between(sorted.get(i).surface(), best, below, above));
-            if (i > 0) {
-                String both =
-                        sorted.get(i - 1).surface() + " below " + sorted.get(i).surface();
-                constants.add(new Learnt.Constant(both, below));
-            }
+        for (int i = 0; i < levels.size(); i++) {
+            constants.add(new Learnt.Constant(names.get(i) + " below " + names.get(i + 1), levels.get(i)));
         }
-        return new Learnt(new ColourRule(space, List.of(), known), constants);
-    }
-
-    private static ColourRule.Known between(String surface, int feature, double below, double above) {
-        Double[] centre = {0.0, 0.0, 0.0};
-        Double[] reach = {ANYWHERE, ANYWHERE, ANYWHERE};
-        centre[feature] = (below + above) / 2;
-        reach[feature] = Math.max(Double.MIN_NORMAL, (above - below) / 2);
-        return new ColourRule.Known(surface, Arrays.asList(centre), Arrays.asList(reach));
+        return new Learnt(new ColourRule(space, new ColourRule.Cut(best, levels), names), constants);
     }
 
     private static List<One> sorted(Map<String, Moments> surfaces, int feature) {
@@ -75,7 +56,9 @@ final class OneFeature {
         for (int i = 1; i < sorted.size(); i++) {
             One low = sorted.get(i - 1);
             One high = sorted.get(i);
-            levels.add((low.mean() * high.sd() + high.mean() * low.sd()) / (low.sd() + high.sd()));
+            double level = (low.mean() * high.sd() + high.mean() * low.sd()) / (low.sd() + high.sd());
+            levels.add(Math.max(
+                    low.mean(), Math.min(high.mean(), level))); // rounding could put it outside of two that are alike
         }
         return List.copyOf(levels);
     }

@@ -14,9 +14,6 @@ import java.util.Locale;
 final class ColourListing {
     private static final int P = ColourSpace.CHANNELS;
 
-    /** Darker than a twentieth of the way from dark to light, shares are noise. */
-    private static final double LEAST_SUM = 0.15;
-
     private final ColourRule rule;
     private final ListingBuilder to;
     private final List<String> inputs;
@@ -28,21 +25,45 @@ final class ColourListing {
         this.inputs = inputs;
     }
 
-    /** The places of the surfaces, their reaches or the metric; those of a sensor come with its {@link #channels}. */
+    /** The levels, or the places of the surfaces, their reaches or the metric; those of a sensor come with its {@link #channels}. */
     void constants() {
+        rule.cut().ifPresentOrElse(this::levels, this::places);
+    }
+
+    private void levels(ColourRule.Cut cut) {
+        for (int i = 0; i < cut.levels().size(); i++) {
+            to.colourConstant(
+                    level(i),
+                    cut.levels().get(i),
+                    rule.space().feature(cut.feature()) + ": " + rule.surface(i) + " below it, " + rule.surface(i + 1)
+                            + " from it on");
+        }
+    }
+
+    private void places() {
         List<ColourRule.Known> known = rule.known();
         for (int k = 0; k < known.size(); k++) {
             ColourRule.Known one = known.get(k);
             for (int i = 0; i < P; i++) {
-                to.colourConstant(centre(k, i), one.centre().get(i), one.surface() + ": " + feature(i));
+                to.colourConstant(
+                        centre(k, i),
+                        one.centre().get(i),
+                        one.surface() + ": " + rule.space().feature(i));
             }
             for (int i = 0; i < one.reach().size(); i++) {
-                to.colourConstant(reach(k, i), one.reach().get(i), one.surface() + ": how far from it, " + feature(i));
+                to.colourConstant(
+                        reach(k, i),
+                        one.reach().get(i),
+                        one.surface() + ": how far from it, " + rule.space().feature(i));
             }
         }
         for (int j = 0; j < rule.metric().size(); j++) {
             to.colourConstant(metric(j), rule.metric().get(j), "weight of a distance");
         }
+    }
+
+    private static String level(int i) {
+        return "COLOUR_LEVEL_" + i;
     }
 
     private static String centre(int surface, int i) {
@@ -55,16 +76,6 @@ final class ColourListing {
 
     private static String metric(int j) {
         return "WEIGHT_" + j;
-    }
-
-    private String feature(int i) {
-        String channel = ColourSpace.CHANNEL_NAMES.get(i);
-        return switch (rule.space()) {
-            case SCALED -> channel;
-            case SHARES -> "share of " + channel;
-            case CYLINDER, CONE ->
-                List.of("towards red", "towards green", "how light").get(i);
-        };
     }
 
     /** Sets the scaled channels of a sensor. @param side its letter @return their names */
@@ -86,9 +97,24 @@ final class ColourListing {
         return channels;
     }
 
-    /** Sets {@code taken}: which of the known surfaces it is, the nearest, or where they have borders the one it is deepest in. */
+    /**
+     * Sets {@code taken}: which of the known surfaces it is, the one between whose levels it lies, the nearest, or where they have borders the one it is
+     * deepest in.
+     */
     void taken(List<String> channels) {
         features(channels);
+        rule.cut().ifPresentOrElse(this::between, this::nearest);
+    }
+
+    private void between(ColourRule.Cut cut) {
+        to.set("taken", "0");
+        for (int i = 0; i < cut.levels().size(); i++) {
+            String next = String.valueOf(i + 1);
+            to.when("f" + cut.feature() + " >= " + level(i), () -> to.set("taken", next));
+        }
+    }
+
+    private void nearest() {
         List<ColourRule.Known> known = rule.known();
         boolean bordered = !known.get(0).reach().isEmpty();
         to.set("taken", "-1");
@@ -103,12 +129,15 @@ final class ColourListing {
         }
     }
 
-    /** Into f0, f1, f2: see {@link ColourSpace}. */
+    /** Into f0, f1, f2, channels that do not matter left out: see {@link ColourSpace}. */
     private void features(List<String> channels) {
         ColourSpace space = rule.space();
         if (space == ColourSpace.SCALED) {
             for (int i = 0; i < P; i++) {
-                to.set("f" + i, channels.get(i));
+                int channel = i;
+                if (rule.cut().map(cut -> cut.feature() == channel).orElse(true)) {
+                    to.set("f" + i, channels.get(i));
+                }
             }
             return;
         }
@@ -120,7 +149,7 @@ final class ColourListing {
             for (int i = 0; i < P; i++) {
                 int channel = i;
                 to.set("f" + i, "1.0 / 3.0");
-                to.when("sum > " + LEAST_SUM, () -> to.set("f" + channel, "c" + channel + " / sum"));
+                to.when("sum > " + ColourSpace.LEAST_SUM, () -> to.set("f" + channel, "c" + channel + " / sum"));
             }
             return;
         }

@@ -16,7 +16,7 @@ final class TakenMarks {
 
     private TakenMarks() {}
 
-    /** @throws fahrbahn.core.check.BadValueException naming the channel or the reach that nothing is left of */
+    /** @throws fahrbahn.core.check.BadValueException naming the channel, the reach or the surface that nothing is left of */
     static TurnMarks of(TurnMarks marks, Grain grain) {
         TurnMarks.Manoeuvre turn = marks.turn();
         double command = grain.number(turn.command());
@@ -59,7 +59,19 @@ final class TakenMarks {
                 rule.known().stream()
                         .map(known ->
                                 new ColourRule.Known(known.surface(), thousandths(known.centre()), reach(known, grain)))
-                        .toList());
+                        .toList(),
+                rule.cut().map(cut -> rounded(rule, cut, grain)));
+    }
+
+    private static ColourRule.Cut rounded(ColourRule rule, ColourRule.Cut cut, Grain grain) {
+        List<Double> levels = thousandths(cut.levels());
+        for (int i = 1; i < levels.size(); i++) {
+            double between = cut.levels().get(i) - cut.levels().get(i - 1);
+            if (levels.get(i).equals(levels.get(i - 1)) && between > 0) {
+                throw Taken.lost("the values between which it is " + rule.surface(i), between, grain);
+            }
+        }
+        return new ColourRule.Cut(cut.feature(), levels);
     }
 
     private static List<Double> reach(ColourRule.Known known, Grain grain) {

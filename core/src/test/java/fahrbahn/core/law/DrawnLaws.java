@@ -83,6 +83,28 @@ public final class DrawnLaws {
     }
 
     private static TurnMarks marks(Random random, double full) {
+        return new TurnMarks(
+                new TurnMarks.Looker("colour left", scale(random)),
+                new TurnMarks.Looker("colour right", scale(random)),
+                random.nextInt(4) == 0 ? cut(random) : byDistance(random),
+                "mark",
+                1 + random.nextInt(2),
+                extent(random),
+                extent(random),
+                TurnMarks.Place.values()[random.nextInt(2)],
+                new TurnMarks.Manoeuvre(extent(random), full * (0.1 + 0.8 * random.nextDouble()), extent(random)));
+    }
+
+    private static ColourRule cut(Random random) {
+        double first = random.nextDouble() / 2;
+        double second = first + random.nextDouble() / 2;
+        return new ColourRule(
+                ColourSpace.values()[random.nextInt(4)],
+                new ColourRule.Cut(random.nextInt(3), List.of(first, second)),
+                List.of("dark", "mark", "light"));
+    }
+
+    private static ColourRule byDistance(Random random) {
         List<ColourRule.Known> known = new ArrayList<>();
         boolean bordered = random.nextBoolean();
         for (String surface : List.of("dark", "light", "mark", "cargo")) {
@@ -102,16 +124,7 @@ public final class DrawnLaws {
                         random.nextDouble() - 0.5,
                         random.nextDouble() - 0.5,
                         3 + random.nextDouble());
-        return new TurnMarks(
-                new TurnMarks.Looker("colour left", scale(random)),
-                new TurnMarks.Looker("colour right", scale(random)),
-                new ColourRule(space, metric, known),
-                "mark",
-                1 + random.nextInt(2),
-                extent(random),
-                extent(random),
-                TurnMarks.Place.values()[random.nextInt(2)],
-                new TurnMarks.Manoeuvre(extent(random), full * (0.1 + 0.8 * random.nextDouble()), extent(random)));
+        return new ColourRule(space, metric, known);
     }
 
     private static ColourScale scale(Random random) {

@@ -134,6 +134,9 @@ final class PlainMarks {
 
     private String taken(double[] rgb) {
         double[] point = point(rgb);
+        if (marks.colours().cut().isPresent()) {
+            return between(point[marks.colours().cut().get().feature()]);
+        }
         String best = "none";
         double least = Double.POSITIVE_INFINITY;
         for (ColourRule.Known known : marks.colours().known()) {
@@ -152,6 +155,13 @@ final class PlainMarks {
             }
         }
         return best;
+    }
+
+    /** Of the surfaces in the order of their values, the one after the last level that is not above this. */
+    private String between(double value) {
+        List<Double> levels = marks.colours().cut().orElseThrow().levels();
+        long passed = levels.stream().filter(level -> level <= value).count();
+        return marks.colours().known().get((int) passed).surface();
     }
 
     /** The matrix is symmetric; its lower triangle is written row by row. */

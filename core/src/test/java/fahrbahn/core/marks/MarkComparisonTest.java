@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.colour.ColourReader;
+import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.colour.ColourSpace;
 import java.io.StringReader;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -134,6 +136,78 @@ class MarkComparisonTest {
         assertThat(box.take(new double[] {258, 229, 168}))
                 .as("ground has no box")
                 .isEqualTo("none");
+    }
+
+    /** What a program needs of it is a level between each two neighbours on the one channel, nothing else. */
+    @Test
+    void oneChannelIsCutByLevelsBetweenNeighbours() {
+        MarkComparison comparison = MarkComparison.of(samples(7, 4, 20, 1));
+        MarkComparison.Reader reader = comparison.reader(MarkSchool.ONE_CHANNEL);
+        ColourRule.Cut cut = reader.rule().cut().orElseThrow();
+        List<ColourRule.Known> known = reader.rule().known();
+        assertThat(known)
+                .hasSize(6)
+                .allMatch(k -> k.centre().isEmpty() && k.reach().isEmpty());
+        assertThat(cut.levels()).hasSize(5).isSorted();
+        ColourReader takes = new ColourReader(reader.rule());
+        for (int i = 0; i < 5; i++) {
+            double level = cut.levels().get(i);
+            assertThat(reader.constants())
+                    .containsEntry(
+                            known.get(i).surface() + " below "
+                                    + known.get(i + 1).surface(),
+                            level);
+            double[] at = {9, -9, 9}; // what the other channels read does not matter
+            at[cut.feature()] = Math.nextDown(level);
+            assertThat(takes.take(at)).isEqualTo(known.get(i).surface());
+            at[cut.feature()] = level;
+            assertThat(takes.take(at))
+                    .as("from the level on")
+                    .isEqualTo(known.get(i + 1).surface());
+        }
+        assertThat(reader.tolerances()).isEmpty();
+    }
+
+    /** Twins can be told apart by nobody; they are no reason to break off. */
+    @Test
+    void surfacesThatReadAlikeShareALevel() {
+        List<MarkSample> samples = new ArrayList<>();
+        for (String twin : List.of("a", "b", "c")) {
+            add(samples, new Random(8), twin, "", new double[] {0.3, 0.31, 0.37}, 1, 5, 9);
+        }
+        add(samples, new Random(8), "dark", "", TRUTH.get("dark"), 1, 5, 9);
+        add(samples, new Random(9), "light", "", TRUTH.get("light"), 1, 5, 9);
+        ColourRule rule =
+                MarkComparison.of(samples).reader(MarkSchool.ONE_CHANNEL).rule();
+        List<Double> levels = rule.cut().orElseThrow().levels();
+        assertThat(levels).hasSize(4).isSorted();
+        assertThat(levels.get(2)).isEqualTo(levels.get(1));
+    }
+
+    @Test
+    void rulesThatCannotBeAreRefused() {
+        List<String> three = List.of("dark", "mark", "light");
+        assertThatThrownBy(() -> new ColourRule.Cut(0, List.of(0.5, 0.4))).hasMessageContaining("levels");
+        assertThatThrownBy(() -> new ColourRule.Cut(3, List.of(0.5))).hasMessageContaining("feature");
+        assertThatThrownBy(() -> new ColourRule.Cut(1, List.of(Double.NaN))).hasMessageContaining("levels");
+        ColourRule.Cut cut = new ColourRule.Cut(1, List.of(0.4));
+        assertThatThrownBy(() -> new ColourRule(ColourSpace.SCALED, cut, three)).hasMessageContaining("one fewer");
+        List<ColourRule.Known> placed =
+                List.of(new ColourRule.Known("dark", List.of(0.0, 0.0, 0.0), List.of()), nowhere("light"));
+        assertThatThrownBy(() -> new ColourRule(ColourSpace.SCALED, List.of(), placed, Optional.of(cut)))
+                .hasMessageContaining("centre");
+        assertThatThrownBy(() -> new ColourRule(ColourSpace.SCALED, List.of(), placed))
+                .hasMessageContaining("centre");
+        assertThatThrownBy(() -> new ColourRule(
+                        ColourSpace.SCALED,
+                        List.of(1.0, 0.0, 1.0, 0.0, 0.0, 1.0),
+                        List.of(nowhere("dark"), nowhere("light")),
+                        Optional.of(cut)))
+                .hasMessageContaining("metric");
+    }
+
+    private static ColourRule.Known nowhere(String surface) {
+        return new ColourRule.Known(surface, List.of(), List.of());
     }
 
     @Test

@@ -2,11 +2,14 @@ package fahrbahn.core.program;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.law.DrawnLaws;
 import fahrbahn.core.program.HandOver.Change;
@@ -116,7 +119,8 @@ class TakenTest {
                             .as(c.name())
                             .isLessThanOrEqualTo(0.0005 + 1e-12));
             assertThat(taken.constants().stream().map(ProgramConstant::name))
-                    .contains("L_RED_DARK", "R_BLUE_LIGHT", "COLOUR_0_0", "QUARTER");
+                    .contains("L_RED_DARK", "R_BLUE_LIGHT", "QUARTER")
+                    .containsAnyOf("COLOUR_0_0", "COLOUR_LEVEL_0");
             assertThat(of(taken, "L_GREEN_DARK"))
                     .isEqualTo(grain.number(setup.law()
                             .options()
@@ -128,17 +132,50 @@ class TakenTest {
                             .get(1)));
             assertThat(Taken.of(taken.taken(), grain).changes()).isEmpty();
         }
-        assertThat(surfaces).contains("mark: share of red", "mark: towards green", "weight of a distance");
+        assertThat(surfaces)
+                .contains("mark: share of red", "mark: towards green", "weight of a distance")
+                .contains("blue: dark below it, mark from it on");
     }
 
-    @Test
-    void aChannelThatNothingIsLeftOfIsRefused() {
-        Random random = new Random(10);
+    private static Setup withMarks(Random random) {
         Setup setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
         while (setup.law().options().turnMarks().isEmpty()
                 || setup.robot().drive().fullCommand() < 100) {
             setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
         }
+        return setup;
+    }
+
+    private static Setup withColours(Setup setup, ColourRule colours) {
+        TurnMarks marks = setup.law().options().turnMarks().orElseThrow();
+        return setup.withLaw(setup.law()
+                .withOptions(setup.law()
+                        .options()
+                        .withTurnMarks(Optional.of(marks.withColours(colours, marks.left(), marks.right())))));
+    }
+
+    /** One level for each two neighbours on the one channel that counts: nobody types numbers of channels that do not. */
+    @Test
+    void coloursThatOneChannelTellsAreAFewLevels() {
+        Setup setup = withMarks(new Random(11));
+        List<String> surfaces = List.of("dark", "mark", "light");
+        ColourRule.Cut cut = new ColourRule.Cut(1, List.of(0.21234, 0.6));
+        Taken taken = Taken.of(withColours(setup, new ColourRule(ColourSpace.SCALED, cut, surfaces)), Grain.TWO);
+        assertThat(taken.constants())
+                .filteredOn(c -> c.part() == ProgramConstant.Part.COLOURS)
+                .extracting(ProgramConstant::name, ProgramConstant::value, ProgramConstant::words)
+                .containsExactly(
+                        tuple("COLOUR_LEVEL_0", 0.212, "green: dark below it, mark from it on"),
+                        tuple("COLOUR_LEVEL_1", 0.6, "green: mark below it, light from it on"));
+        ColourRule narrow =
+                new ColourRule(ColourSpace.SCALED, new ColourRule.Cut(1, List.of(0.21234, 0.21241)), surfaces);
+        assertThatThrownBy(() -> Taken.of(withColours(setup, narrow), Grain.TWO))
+                .hasMessageContaining("the values between which it is mark");
+    }
+
+    @Test
+    void aChannelThatNothingIsLeftOfIsRefused() {
+        Setup setup = withMarks(new Random(10));
         TurnMarks marks = setup.law().options().turnMarks().orElseThrow();
         TurnMarks.Looker dim = new TurnMarks.Looker(
                 marks.left().sensor(), new ColourScale(List.of(5.0, 5.1, 5.0), List.of(90.0, 5.3, 90.0)));

@@ -1,0 +1,45 @@
+package fahrbahn.app.shell;
+
+import fahrbahn.app.InMemory;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Tests of the stations' models: a new season in a workshop without a window, under a clock that the test moves. */
+abstract class InShop {
+    @TempDir(factory = InMemory.class)
+    Path folder;
+
+    final Shop.MovableClock clock = new Shop.MovableClock();
+    Workshop shop;
+
+    @BeforeEach
+    final void openShop() throws Exception {
+        shop = Shop.open(season(), clock);
+    }
+
+    @AfterEach
+    final void closeShop() {
+        shop.close();
+    }
+
+    /** As the next evening does. */
+    final void reopen() throws Exception {
+        shop.close();
+        shop = Shop.open(season(), clock);
+    }
+
+    private Path season() {
+        return folder.resolve("s.fahrbahn");
+    }
+
+    final void later(long seconds) {
+        clock.now = clock.now.plusSeconds(seconds);
+    }
+
+    /** On the notice line. */
+    final String told() {
+        return shop.notices().shownProperty().get();
+    }
+}
