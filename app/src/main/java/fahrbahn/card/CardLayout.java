@@ -28,6 +28,9 @@ final class CardLayout {
     /** Of the usual size, from line to line. */
     private static final double LEADING = 15;
 
+    /** Of the usual size, how far a g reaches below its line. */
+    private static final double DESCENT = 2.8;
+
     private static final int MARK_COLUMNS = 4;
     private static final double MARK = 0.9;
     private static final int FEW = 6;
@@ -78,7 +81,7 @@ final class CardLayout {
         double size = fitting(card.robot(), width, NAME * times);
         y += 0.75 * LEADING * size;
         pen.text(INK, card.robot(), EDGE, y, Anchor.LEFT, size);
-        y += 4 * times;
+        y += DESCENT * size;
         words(card.whose() + (card.whose().isEmpty() ? "" : ", ") + card.when(), EDGE, width, SMALL * times);
         y += 4 * times;
         pen.line(FRAME, EDGE, y, EDGE + width, y);

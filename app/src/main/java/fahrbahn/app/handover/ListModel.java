@@ -9,15 +9,16 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.Checklist;
 import fahrbahn.core.hall.Checklist.Occasion;
 import fahrbahn.core.hall.Lapses;
+import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.trials.Run;
 import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -34,7 +35,9 @@ public final class ListModel {
     private final ReadOnlyObjectWrapper<Occasion> occasion = new ReadOnlyObjectWrapper<>(Occasion.PACK);
     private final ReadOnlyObjectWrapper<Integer> row = new ReadOnlyObjectWrapper<>(0);
 
-    private Optional<Learned> learned = Optional.empty();
+    private final Errand<Learned> learning;
+    private Learned learned = Learned.NOTHING;
+    private boolean askedToLearn;
 
     /** @param freshness of a station, for what went stale */
     ListModel(Season season, Function<Station, Freshness> freshness, Errands errands) {
@@ -42,8 +45,9 @@ public final class ListModel {
         this.freshness = freshness;
         this.tell = errands.tell();
         this.save = errands.errand("Saving the list");
-        season.runs().addListener((InvalidationListener) o -> learned = Optional.empty());
-        season.captures().addListener((InvalidationListener) o -> learned = Optional.empty());
+        this.learning = errands.errand("What lists learn of the log book");
+        season.runs().addListener((InvalidationListener) o -> askedToLearn = false);
+        season.captures().addListener((InvalidationListener) o -> askedToLearn = false);
     }
 
     public ReadOnlyObjectProperty<Occasion> occasionProperty() {
@@ -84,21 +88,32 @@ public final class ListModel {
         return learned().lines();
     }
 
-    /** What the log book tells, gathered when runs or captures change and not at each frame. */
-    private record Learned(Lapses lapses, Map<String, Lapses.Share> shares, List<String> lines) {
+    /** What the log book tells of a robot, gathered when runs or captures change and not at each frame. */
+    private record Learned(String robotId, Lapses lapses, Map<String, Lapses.Share> shares, List<String> lines) {
+        static final Learned NOTHING = new Learned("", Lapses.NONE, new HashMap<>(), List.of());
+
         Lapses.Share of(String words) {
             return shares.computeIfAbsent(words, w -> lapses.of(ListWords.told(w)));
         }
     }
 
+    /** What was known before stands until the newer is there; what is known of one robot is never told of another. */
     private Learned learned() {
-        if (learned.isEmpty()) {
+        String robotId = season.handProperty().get().robot();
+        if (!askedToLearn) {
+            askedToLearn = true;
             Robot robot = season.setupOrGuess().robot();
             List<String> sensors = robot.sensors().stream().map(Sensor::name).toList();
-            Lapses lapses = Lapses.of(season.runs(), season.captures(), sensors);
-            learned = Optional.of(new Learned(lapses, new HashMap<>(), ListWords.season(lapses, robot.name())));
+            List<Run> runs = List.copyOf(season.runs());
+            List<Capture> captures = List.copyOf(season.captures());
+            learning.run(
+                    job -> {
+                        Lapses lapses = Lapses.of(runs, captures, sensors);
+                        return new Learned(robotId, lapses, new HashMap<>(), ListWords.season(lapses, robot.name()));
+                    },
+                    found -> learned = found);
         }
-        return learned.get();
+        return learned.robotId().equals(robotId) ? learned : Learned.NOTHING;
     }
 
     /** What does not hold any more and is to be made fresh before a run, in words. */

@@ -325,6 +325,8 @@ class HandoverModelsTest extends InShop {
         assertThat(lists().staleThisSeason()).singleElement().asString().contains("at 2 of 4 runs");
         shop.undo();
         assertThat(lists().staleThisSeason()).singleElement().asString().contains("at 2 of 3 runs");
+        shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Dipper"));
+        assertThat(lists().staleThisSeason()).as("of a robot that never ran").isEmpty();
     }
 
     @Test

@@ -154,18 +154,21 @@ class LargeSeasonTest {
         }
         double compare = milliseconds(() -> shop.runs().compare().look());
         double filter = Arrays.stream(filters).max().orElseThrow();
+        double lists = milliseconds(() -> shop.handover().lists().staleThisSeason());
         assertThat(shop.runs().book().shownProperty().get()).hasSize(RUNS + 15);
         shop.close();
         System.out.printf(
                 java.util.Locale.ROOT,
-                "log book of 10,000 runs: first shown in %.0f ms, its groups compared in %.0f ms, the slowest of %d filters, each for the first time, in %.0f ms%n",
+                "log book of 10,000 runs: first shown in %.0f ms, its groups compared in %.0f ms, the slowest of %d filters, each for the first time, in %.0f ms; what lists learn of it in %.0f ms%n",
                 book,
                 compare,
                 filters.length,
-                filter);
+                filter,
+                lists);
         assertThat(book).as("ms until the book is shown").isLessThan(1000);
         assertThat(compare).as("ms until groups are shown and compared").isLessThan(1000);
         assertThat(filter).as("ms of the slowest filter").isLessThan(100);
+        assertThat(lists).as("ms until lists have learnt of the log book").isLessThan(500);
         System.out.printf(
                 java.util.Locale.ROOT,
                 "large season: opened in %.0f ms, a quarter of it in %.0f, an empty one in %.0f; a run logged in %.1f ms%n",
