@@ -1,5 +1,7 @@
 package fahrbahn.pen;
 
+import java.util.List;
+
 /** A picture of values over two axes: computes nothing, draws with any pen. Immutable. */
 public interface Chart {
     String xLabel();
@@ -17,6 +19,11 @@ public interface Chart {
     Range y();
 
     void draw(Pen pen, Scale scale);
+
+    /** What its lines are, where it does not say so itself. */
+    default List<Key> keys() {
+        return List.of();
+    }
 
     /** From where to where an axis has to reach. */
     record Range(double low, double high) {}

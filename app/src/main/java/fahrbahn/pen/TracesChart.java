@@ -9,7 +9,6 @@ import java.util.function.IntToDoubleFunction;
 /** Quantities of a run against its time, over each other, with what happened on the way. Told apart by ink, dash and name. */
 public final class TracesChart implements Chart {
     private static final double TICK_PX = 7;
-    private static final double NAME_GAP_PX = 14;
 
     private final String what;
     private final String yLabel;
@@ -35,9 +34,6 @@ public final class TracesChart implements Chart {
         this.y = range(around);
     }
 
-    /** Room for the names above the traces, as a share of what they span. */
-    private static final double NAMES_SHARE = 0.3;
-
     private Range range(boolean around) {
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
@@ -49,10 +45,10 @@ public final class TracesChart implements Chart {
         }
         if (around || !(most > least)) {
             double reach = Math.max(1e-9, 1.05 * Math.max(Math.abs(least), Math.abs(most)));
-            return Double.isFinite(reach) ? new Range(-reach, (1 + NAMES_SHARE) * reach) : new Range(-1, 1);
+            return Double.isFinite(reach) ? new Range(-reach, reach) : new Range(-1, 1);
         }
         double spare = 0.05 * (most - least);
-        return new Range(least - spare, most + NAMES_SHARE * (most - least));
+        return new Range(least - spare, most + spare);
     }
 
     @Override
@@ -112,16 +108,20 @@ public final class TracesChart implements Chart {
             double x = scale.px(event);
             pen.line(new Pen.Stroke("ink-event", 2), x, scale.height() - TICK_PX, x, scale.height());
         }
-        double nameX = 6;
         for (Series one : series) {
             drawOne(pen, scale, one);
         }
+    }
+
+    /** The last one tells the unit of all, for charts below each other have no room for it at their axes. */
+    @Override
+    public List<Key> keys() {
+        List<Key> keys = new ArrayList<>();
         for (Series one : series) {
             String name = one == series.get(series.size() - 1) ? one.name() + "  (" + yLabel + ")" : one.name();
-            pen.line(new Pen.Stroke(one.ink(), 2, one.dashes()), nameX, 9, nameX + NAME_GAP_PX, 9);
-            pen.text("ink-edge", name, nameX + NAME_GAP_PX + 4, 14);
-            nameX += pen.width(name) + 2 * NAME_GAP_PX + 4;
+            keys.add(new Key(name, new Pen.Stroke(one.ink(), 2, one.dashes())));
         }
+        return keys;
     }
 
     /** From least to most in each column of a pixel: a long run costs no more than a short one. */

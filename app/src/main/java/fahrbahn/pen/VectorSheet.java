@@ -63,5 +63,6 @@ public final class VectorSheet {
         inside.frame(FRAME, 0, 0, scale.width(), scale.height());
         inside.text(INK, chart.xLabel(), scale.width() / 2, scale.height() + 40, Pen.Anchor.MIDDLE);
         inside.text(INK, chart.yLabel(), -LEFT + 6, -10);
+        Key.row(chart.keys(), inside, Math.max(0, pen.width(chart.yLabel()) - LEFT + 24), -10);
     }
 }

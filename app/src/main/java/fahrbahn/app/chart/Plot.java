@@ -1,6 +1,7 @@
 package fahrbahn.app.chart;
 
 import fahrbahn.pen.Chart;
+import fahrbahn.pen.Key;
 import fahrbahn.pen.Pen;
 import fahrbahn.pen.Scale;
 import java.util.function.BiConsumer;
@@ -15,13 +16,14 @@ import javafx.scene.shape.Line;
 
 /** A chart on the screen: axes and grid round a canvas that a pen paints. */
 public final class Plot extends XYChart<Number, Number> {
-    private final Canvas canvas = new Canvas();
-    private final Inks inks;
     private static final PseudoClass BARE = PseudoClass.getPseudoClass("bare");
-
-    private final String promise;
+    private static final PseudoClass KEYED = PseudoClass.getPseudoClass("keyed");
     private static final double STACKED_AXIS_PX = 52;
 
+    private final Canvas canvas = new Canvas();
+    private final Canvas keys = new Canvas(1, Key.ROW_PX);
+    private final Inks inks;
+    private final String promise;
     private boolean stacked;
     private final Line upright = new Line();
     private Chart shown;
@@ -43,6 +45,9 @@ public final class Plot extends XYChart<Number, Number> {
         upright.setManaged(false);
         upright.setVisible(false);
         upright.setMouseTransparent(true);
+        keys.setManaged(false);
+        keys.setMouseTransparent(true);
+        getChartChildren().add(keys);
         getPlotChildren().addAll(canvas, upright);
         inks = new Inks(getPlotChildren(), this::requestChartLayout);
         setMinSize(120, 90);
@@ -60,13 +65,20 @@ public final class Plot extends XYChart<Number, Number> {
     /**
      * One of several below each other over the same time: no words along its axes, which are as wide in all of them.
      *
-     * @param times whether times stand below it
+     * @param times whether times stand below it, with their unit
      */
     public Plot stacked(boolean times) {
         stacked = true;
+        String label = getXAxis().getLabel();
+        int comma = label.indexOf(", ");
+        if (comma >= 0) {
+            NumberAxis axis = (NumberAxis) getXAxis();
+            axis.setTickLabelFormatter(new NumberAxis.DefaultFormatter(axis, null, label.substring(comma + 1)));
+        }
         getXAxis().setLabel("");
         getYAxis().setLabel("");
         getXAxis().setTickLabelsVisible(times);
+        getXAxis().setTickMarkVisible(times);
         getYAxis().setPrefWidth(STACKED_AXIS_PX);
         return this;
     }
@@ -74,6 +86,7 @@ public final class Plot extends XYChart<Number, Number> {
     public void show(Chart chart) {
         shown = chart;
         pseudoClassStateChanged(BARE, false);
+        pseudoClassStateChanged(KEYED, !chart.keys().isEmpty());
         setAccessibleText(chart.title() + ". " + chart.says());
         set((NumberAxis) getXAxis(), stacked ? "" : chart.xLabel(), chart.x());
         set((NumberAxis) getYAxis(), stacked ? "" : chart.yLabel(), chart.y());
@@ -139,8 +152,19 @@ public final class Plot extends XYChart<Number, Number> {
             Pen pen = new CanvasPen(g, inks::paint);
             Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());
             shown.draw(pen, scale);
+            drawKeys();
         }
         moveCursor();
+    }
+
+    /** In the room that the style leaves for them above the axes. */
+    private void drawKeys() {
+        keys.setWidth(canvas.getWidth());
+        keys.relocate(getXAxis().getLayoutX(), getYAxis().getLayoutY() - Key.ROW_PX);
+        GraphicsContext g = keys.getGraphicsContext2D();
+        g.clearRect(0, 0, keys.getWidth(), keys.getHeight());
+        g.setFont(TextFont.of(this));
+        Key.row(shown.keys(), new CanvasPen(g, inks::paint));
     }
 
     @Override

@@ -84,7 +84,7 @@ final class DrillCharts {
         return tS;
     }
 
-    /** Error and steering. */
+    /** Error over steering, which is the wilder of the two. */
     static Chart steering(DrillRun run, Look look) {
         RunLog log = run.log();
         int from = look.from(log);
@@ -94,8 +94,8 @@ final class DrillCharts {
                 "Error and steering",
                 "units",
                 List.of(
-                        new Series("error", "ink-middle", new double[0], tick -> error[from + tick]),
-                        new Series("steering", "ink-left", new double[] {5, 4}, tick -> steering[from + tick])),
+                        new Series("steering", "ink-left", new double[] {5, 4}, tick -> steering[from + tick]),
+                        new Series("error", "ink-middle", new double[0], tick -> error[from + tick])),
                 true,
                 times(log, look),
                 new double[0]);

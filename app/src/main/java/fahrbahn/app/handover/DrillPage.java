@@ -51,8 +51,8 @@ final class DrillPage {
     private static final List<KeyCode> NEXT_KEYS = List.of(KeyCode.F, KeyCode.J, KeyCode.K, KeyCode.M);
 
     private final DrillModel model;
-    private final Plot readings = new Plot("time, s", "readings", "Press Space for a drill.");
-    private final Plot steering = new Plot("time, s", "units", "What it steers stands here.");
+    private final Plot readings = new Plot("time, s", "readings", "Press Space for a drill.").stacked(true);
+    private final Plot steering = new Plot("time, s", "units", "What it steers stands here.").stacked(true);
     private final Plot way = new Plot("mm", "mm", "Its way from above stands here.");
     private final VBox faultPanel = Nodes.panel("Say it by one key; beside it how often it was seen");
     private final VBox nextPanel = Nodes.panel("And what next?");

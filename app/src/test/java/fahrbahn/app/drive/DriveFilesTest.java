@@ -11,10 +11,12 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
+import fahrbahn.pen.Key;
 import fahrbahn.pen.RecordingPen;
 import fahrbahn.pen.Scale;
 import fahrbahn.pen.Sheet;
 import fahrbahn.pen.TracesChart;
+import fahrbahn.pen.VectorSheet;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -80,6 +82,25 @@ class DriveFilesTest {
     void whatCannotBeWrittenIsTold() {
         files.traces(folder.resolve("nowhere/t.csv"), drive());
         assertThat(told).hasSize(1);
+    }
+
+    /** Names of lines stand above the axes, where no line runs, with a piece of the line before each. */
+    @Test
+    void namesOfTracesStandAboveThem() {
+        TracesChart chart = (TracesChart) new RunCharts(drive()).steering();
+        RecordingPen pen = new RecordingPen();
+        VectorSheet.bare(chart, pen, 700, 300);
+        double top = pen.of("line", "ink-text").get(0).y()[0]; // of the frame
+        List<RecordingPen.Mark> names = pen.of("text", "ink-edge");
+        assertThat(names)
+                .extracting(RecordingPen.Mark::words)
+                .containsExactly("steering", "by Kp", "by Kd  (commands)");
+        assertThat(names).allMatch(name -> name.y()[0] < top);
+        for (int i = 1; i < names.size(); i++) {
+            double end = names.get(i - 1).x()[0] + pen.width(names.get(i - 1).words());
+            assertThat(names.get(i).x()[0]).as(names.get(i).words()).isGreaterThan(end);
+        }
+        assertThat(chart.keys()).extracting(Key::name).hasSize(3);
     }
 
     /** A trace goes through its values where they are: the steering's largest stands at its own time and height. */

@@ -21,7 +21,8 @@ final class IndentedText {
 
     /** Comment lines about a program. */
     void head(String mark, Listing listing, String how) {
-        line(mark + " The law of " + clean(listing.title()) + ", as Fahrbahn drives it. " + how);
+        line(mark + " The law of " + clean(listing.title()) + ", as Fahrbahn drives it.");
+        line(mark + " " + how);
         line(mark + " Readings as the sensors give them, in this order:");
         List<String> inputs = listing.inputs();
         for (int i = 0; i < inputs.size(); i++) {
