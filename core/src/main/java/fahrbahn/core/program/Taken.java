@@ -33,7 +33,7 @@ public record Taken(Grain grain, Setup set, Setup taken) {
     }
 
     /**
-     * @throws BadValueException naming the number that nothing is left of: dark and light that become one, a base command that becomes 0
+     * @throws BadValueException naming the number that nothing is left of: dark and light or two steps that become one, a base command that becomes 0
      */
     public static Taken of(Setup set, Grain grain) {
         return new Taken(grain, set, grain == Grain.ANY ? set : rounded(set, grain));
@@ -71,6 +71,13 @@ public record Taken(Grain grain, Setup set, Setup taken) {
         List<Options.Step> steps = options.steps().stream()
                 .map(s -> new Options.Step(grain.number(s.aboveError()), grain.number(s.steering())))
                 .toList();
+        for (int i = 1; i < steps.size(); i++) {
+            if (steps.get(i).aboveError() <= steps.get(i - 1).aboveError()) {
+                double further = options.steps().get(i).aboveError()
+                        - options.steps().get(i - 1).aboveError();
+                throw lost("the error from step " + i + " to step " + (i + 1), further, grain);
+            }
+        }
         return new Options(
                 options.weights(),
                 steps,

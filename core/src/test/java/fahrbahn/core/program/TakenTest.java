@@ -15,6 +15,7 @@ import fahrbahn.core.law.DrawnLaws;
 import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -99,10 +101,9 @@ class TakenTest {
         int drawn = 0;
         Set<String> surfaces = new HashSet<>();
         while (drawn < 20) {
-            Setup setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
-            if (setup.law().options().turnMarks().isEmpty()
-                    || setup.robot().drive().fullCommand() < 100) {
-                continue;
+            Setup setup = withMarks(random);
+            if (stepsWithinOne(setup)) {
+                continue; // refused, see below
             }
             drawn++;
             Taken taken = Taken.of(setup, grain);
@@ -135,6 +136,12 @@ class TakenTest {
         assertThat(surfaces)
                 .contains("mark: share of red", "mark: towards green", "weight of a distance")
                 .contains("blue: dark below it, mark from it on");
+    }
+
+    private static boolean stepsWithinOne(Setup setup) {
+        List<Options.Step> steps = setup.law().options().steps();
+        return IntStream.range(1, steps.size())
+                .anyMatch(i -> steps.get(i).aboveError() - steps.get(i - 1).aboveError() < 1);
     }
 
     private static Setup withMarks(Random random) {
@@ -201,6 +208,12 @@ class TakenTest {
                 .hasMessageContaining("dark and light of bright")
                 .hasMessageContaining("whole numbers");
         assertThat(Taken.of(unit, Grain.TWO).changes()).isEmpty();
+        Setup graded = PAIR.withLaw(PAIR.law()
+                .withOptions(
+                        Options.PLAIN.withSteps(List.of(new Options.Step(0.2, 10), new Options.Step(0.4, 20)), 0)));
+        assertThatThrownBy(() -> Taken.of(graded, Grain.WHOLE))
+                .hasMessageContaining("the error from step 1 to step 2 is 0.2")
+                .hasMessageContaining("whole numbers");
         Setup slow = PAIR.withLaw(PAIR.law().withBaseCommand(0.3));
         assertThatThrownBy(() -> Taken.of(slow, Grain.HUNDREDTHS)).hasMessageContaining("base command");
     }
