@@ -302,7 +302,7 @@ class HandoverPagesTest extends InWindow {
             return null;
         });
         until("right", () -> text("drillState").startsWith("Right"));
-        assertThat(text("drillState")).contains("Next, right: ").contains("nothing shows any more");
+        assertThat(text("drillState")).contains("Next, right: ").containsIgnoringCase("nothing shows any more");
         until("scored", () -> text("drillTotal").startsWith("1 of 2 seen"));
         assertThat(text("drillTotal")).contains("What to do next: 1 of 2");
     }

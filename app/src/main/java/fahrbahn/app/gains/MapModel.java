@@ -5,7 +5,6 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.check.Rounding;
-import fahrbahn.core.job.Job;
 import fahrbahn.core.maps.Axis;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Law;
@@ -24,8 +23,7 @@ public final class MapModel {
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Errand<Picture> errand;
-    private final Errand<Picture> sketching;
-    private final MapFrame.Latest frames = new MapFrame.Latest();
+    private final MapSketch sketch;
     private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Layer> layer = new ReadOnlyObjectWrapper<>(Layer.CHANCE);
     private final ReadOnlyObjectWrapper<Point> inHand = new ReadOnlyObjectWrapper<>(new Point(-1, -1));
@@ -34,11 +32,6 @@ public final class MapModel {
     private Wanted wanted;
     private boolean begun;
     private int framesToPaint;
-    /** What the sketch is of, gains included: they say how far a map reaches. */
-    private Wanted readyFor;
-
-    /** What a map shows first. */
-    private Optional<Picture> sketch = Optional.empty();
 
     private record Wanted(Setup setup, Optional<Ground> ground) {}
 
@@ -85,7 +78,7 @@ public final class MapModel {
         this.tableInHand = tableInHand;
         this.gains = gains;
         this.errand = errands.errand("The map");
-        this.sketching = errands.errand("The table for the map");
+        this.sketch = new MapSketch(errands);
     }
 
     public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
@@ -182,27 +175,27 @@ public final class MapModel {
             inHand.set(new Point(-1, -1));
             errand.stop();
         }
-        if (begun) {
-            return;
+        if (!begun && !sketched(setup, now.ground())) {
+            begun = true;
+            now.ground()
+                    .ifPresentOrElse(
+                            ground -> begin(setup, ground),
+                            () -> problem = "The table in hand is not ready: Table (2) says what is missing.");
         }
-        boolean sketched = new Wanted(setup, now.ground()).equals(readyFor);
-        if (picture.get().isEmpty() && sketched && sketch.isEmpty() && gettingReady()) {
-            return;
+    }
+
+    /** Whether a sketch is waited for, shown or painted at this frame. */
+    private boolean sketched(Setup setup, Optional<Ground> ground) {
+        if (picture.get().isPresent()) {
+            return framesToPaint-- > 0;
         }
-        sketching.stop(); // the map itself drives what is left of that
-        if (picture.get().isEmpty() && sketched && sketch.isPresent()) {
-            picture.set(sketch);
-            framesToPaint = FRAMES_TO_PAINT;
-            return;
+        if (sketch.onItsWay(setup, ground)) {
+            return true;
         }
-        if (picture.get().isPresent() && framesToPaint-- > 0) {
-            return;
-        }
-        begun = true;
-        now.ground()
-                .ifPresentOrElse(
-                        ground -> begin(setup, ground),
-                        () -> problem = "The table in hand is not ready: Table (2) says what is missing.");
+        sketch.stop(); // the map itself drives what is left of that
+        picture.set(sketch.of(setup, ground));
+        framesToPaint = FRAMES_TO_PAINT;
+        return picture.get().isPresent();
     }
 
     private void begin(Setup setup, Ground ground) {
@@ -210,11 +203,9 @@ public final class MapModel {
         errand.runInParts(
                 (job, part) -> {
                     if (!sketched) {
-                        part.accept(sketch(setup, ground, job));
+                        part.accept(sketch.draw(setup, ground, job));
                     }
-                    MapFrame frame = frames.of(setup);
-                    return shown(
-                            frame, ground, frame.drive(ground, job, map -> part.accept(shown(frame, ground, map))));
+                    return sketch.drive(setup, ground, job, part);
                 },
                 shown -> picture.set(Optional.of(shown)),
                 ending -> {
@@ -225,39 +216,12 @@ public final class MapModel {
                 });
     }
 
-    /**
-     * Somebody looks at the gains, so at the map soon: its sketch is made ready, the table painted as each of its starts sees it, and its corners are
-     * driven. Neither the first picture nor the whole one waits for that then.
-     */
+    /** Somebody looks at the gains, so at the map soon. */
     void makeReady() {
-        Setup setup = season.setupOrGuess();
-        Optional<Ground> ground = tableInHand.get();
-        if (ground.isEmpty() || readyFor != null && ground.equals(readyFor.ground())) {
-            return;
-        }
-        readyFor = new Wanted(setup, ground);
-        sketch = Optional.empty();
-        sketching.runInParts(
-                (job, part) -> {
-                    Picture first = sketch(setup, ground.get(), job);
-                    part.accept(first);
-                    frames.of(setup).driveCorners(ground.get(), job);
-                    return first;
-                },
-                first -> sketch = Optional.of(first),
-                ending -> {}); // what keeps it from being driven the map itself tells
+        tableInHand.get().ifPresent(ground -> sketch.makeReady(season.setupOrGuess(), ground));
     }
 
     boolean gettingReady() {
-        return sketching.runningProperty().get();
-    }
-
-    private Picture sketch(Setup setup, Ground ground, Job job) {
-        MapFrame frame = frames.of(setup);
-        return shown(frame, ground, frame.sketch(ground, job));
-    }
-
-    private static Picture shown(MapFrame frame, Ground ground, MapPicture map) {
-        return new Picture(ground.name(), map, frame.stable());
+        return sketch.gettingReady();
     }
 }

@@ -1,6 +1,5 @@
 package fahrbahn.core.program;
 
-import static fahrbahn.core.program.ListingBuilder.NEVER;
 import static fahrbahn.core.program.ListingBuilder.number;
 
 import fahrbahn.core.law.Program;
@@ -9,9 +8,6 @@ import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Options;
-import fahrbahn.core.setup.Options.LostLine.Action;
-import fahrbahn.core.setup.Polarity;
-import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -23,8 +19,8 @@ final class LawListing {
     private final Law law;
     private final Options options;
     private final List<Sensor> following;
-    private final List<Sensor> outer;
     private final ListingBuilder to = new ListingBuilder();
+    private final ReadListing read;
     private final double sign;
 
     private LawListing(Setup setup) {
@@ -32,7 +28,7 @@ final class LawListing {
         law = setup.law();
         options = law.options();
         following = setup.lawSensors();
-        outer = setup.outerSensors();
+        read = new ReadListing(setup, to);
         sign = Program.steerSign(setup);
     }
 
@@ -47,8 +43,7 @@ final class LawListing {
                 setup.robot().sensors().stream().map(Sensor::name).toList());
         to.state("steering", 0);
         String base = to.constant("BASE", law.baseCommand(), "command of both wheels straight on");
-        to.note("Scaled readings, " + law.scale().word());
-        scale();
+        read.write();
         options.turnMarks()
                 .ifPresentOrElse(
                         marks -> {
@@ -67,31 +62,6 @@ final class LawListing {
         return new Listing(setup.robot().name(), inputs, to.constants, to.states, to.steps());
     }
 
-    private void scale() {
-        List<Sensor> read = new ArrayList<>(following);
-        read.addAll(outer);
-        for (int i = 0; i < read.size(); i++) {
-            Sensor sensor = read.get(i);
-            String reading = "readings[" + setup.robot().sensors().indexOf(sensor) + "]";
-            if (law.scale() == Scale.RAW) {
-                to.set("s" + i, reading);
-            } else {
-                String dark = to.constant("DARK_" + i, sensor.dark(), sensor.name() + " on dark");
-                String light = to.constant("LIGHT_" + i, sensor.light(), sensor.name() + " on light");
-                String high = number(law.scale().light(sensor));
-                to.set("s" + i, high + " * (" + reading + " - " + dark + ") / (" + light + " - " + dark + ")");
-            }
-        }
-    }
-
-    /** How much of a sensor's spot lies on the line: 0 on the ground, 1 on the line. */
-    private String share(int i, Sensor sensor) {
-        Polarity polarity = setup.line().polarity();
-        double ground = law.scale().scaled(sensor, polarity.ground(sensor));
-        double perLine = 1 / (law.scale().scaled(sensor, polarity.line(sensor)) - ground);
-        return "(s" + i + " - " + number(ground) + ") * " + number(perLine);
-    }
-
     private void decide(String base) {
         if (law.kind() == Law.Kind.PATTERN) {
             pattern();
@@ -103,7 +73,7 @@ final class LawListing {
                 staircase();
             }
         }
-        reflexes();
+        new ReflexListing(setup, to, read).write();
         double limit = Math.min(
                 options.limits().steering(),
                 setup.robot().drive().mixing().steeringLimit(setup.robot().drive()));
@@ -155,7 +125,7 @@ final class LawListing {
         List<String> weighted = new ArrayList<>();
         String most = "0";
         for (int i = 0; i < weights.length; i++) {
-            to.set("on" + i, "max(0.0, " + share(i, following.get(i)) + ")");
+            to.set("on" + i, "max(0.0, " + read.share(i) + ")");
             sum.add("on" + i);
             weighted.add("on" + i + " * " + number(weights[i]));
             most = i == 0 ? "on0" : "max(" + most + ", on" + i + ")";
@@ -216,84 +186,6 @@ final class LawListing {
             to.when("stair == " + (i + 1), () -> to.set("wanted", steering));
             to.when("stair == -" + (i + 1), () -> to.set("wanted", other));
         }
-    }
-
-    private void reflexes() {
-        Options.LostLine lost = options.lost();
-        double blankS = options.limits().blankS();
-        if (outer.isEmpty() && lost.action() == Action.NONE && blankS == 0) {
-            return;
-        }
-        to.note("What goes before the law");
-        to.state("last_seen", 0);
-        to.state("blank_left", 0);
-        to.set("seeing", "0");
-        for (int i = 0; i < following.size(); i++) {
-            to.when(
-                    share(i, following.get(i)) + " >= " + number(lost.seenShare()),
-                    () -> to.set("seeing", "seeing + 1"));
-        }
-        options.outer().ifPresent(this::emergency);
-        to.set("blank_left", "blank_left - seconds");
-        if (blankS > 0 && following.size() > 1) {
-            String blank = to.constant("BLANK", blankS, "seconds straight on after a crossing");
-            to.when("seeing == " + following.size(), () -> to.set("blank_left", blank));
-        }
-        Runnable unlessEmergency = outer.isEmpty()
-                ? () -> follow(lost)
-                : () -> to.when("side != 0", this::steerToSide, () -> follow(lost));
-        to.when("blank_left > 0", () -> to.set("wanted", "0"), unlessEmergency);
-    }
-
-    private void emergency(Options.Outer emergency) {
-        String enter = to.constant("ENTER", emergency.enterShare(), "an emergency sensor has met the line");
-        String leave = to.constant("LEAVE", emergency.leaveShare(), "and has left it again below");
-        int at = following.size();
-        for (int i = 0; i < outer.size(); i++) {
-            String met = i == 0 ? "left_met" : "right_met";
-            to.state(met, 0);
-            to.set("edge", enter);
-            to.when(met + " == 1", () -> to.set("edge", leave));
-            String share = share(at + i, outer.get(i));
-            to.when(share + " >= edge", () -> to.set(met, "1"), () -> to.set(met, "0"));
-        }
-        to.set("side", "left_met - right_met");
-    }
-
-    private void steerToSide() {
-        double steering = options.outer().orElseThrow().steering();
-        to.set("last_seen", "side * " + number(sign) + " * " + NEVER);
-        to.set("wanted", "side * " + number(steering));
-    }
-
-    private void follow(Options.LostLine lost) {
-        if (lost.action() == Action.NONE) {
-            remember();
-        } else {
-            to.when("seeing > 0", this::remember, () -> lost(lost));
-        }
-    }
-
-    /** On which side the line is, should it be lost now. */
-    private void remember() {
-        if (law.kind() != Law.Kind.PATTERN) {
-            to.set("last_seen", "error");
-            return;
-        }
-        to.set("last_seen", "0");
-        to.when("wanted > 0", () -> to.set("last_seen", number(sign) + " * " + NEVER));
-        to.when("wanted < 0", () -> to.set("last_seen", number(-sign) + " * " + NEVER));
-    }
-
-    private void lost(Options.LostLine lost) {
-        to.note("The line is lost");
-        to.set("wanted", "0");
-        if (lost.action() == Action.STRAIGHT) {
-            return;
-        }
-        String gap = lost.action() == Action.BY_LOSS ? number(lost.gapError()) : "0";
-        to.when("last_seen > " + gap, () -> to.set("wanted", number(sign * lost.steering())));
-        to.when("last_seen < -" + gap, () -> to.set("wanted", number(-sign * lost.steering())));
     }
 
     private void mix(Drive drive) {

@@ -3,7 +3,6 @@ package fahrbahn.core.program;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
-import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.HashMap;
@@ -56,7 +55,7 @@ public record Taken(Grain grain, Setup set, Setup taken) {
 
     private static Sensor rounded(Sensor sensor, Setup set, Grain grain) {
         boolean read = set.lawSensors().contains(sensor) || set.outerSensors().contains(sensor);
-        if (!read || set.law().scale() == Scale.RAW) {
+        if (!read || !ReadListing.hasDarkAndLight(set)) {
             return sensor; // its dark and light do not stand in the program
         }
         double dark = grain.number(sensor.dark());

@@ -16,6 +16,7 @@ import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
@@ -197,6 +198,27 @@ class TakenTest {
                         .withTurnMarks(Optional.of(marks.withTurn(new TurnMarks.Manoeuvre(
                                 marks.turn().ahead(), 0.2, marks.turn().quarter()))))));
         assertThatThrownBy(() -> Taken.of(slow, Grain.WHOLE)).hasMessageContaining("command of a turn");
+    }
+
+    /** Whether a raw reading lies on the line is judged by dark and light: what rests on it is typed, and rounded as it is typed. */
+    @Test
+    void rawNumbersOfWhoSeesTheLineAreTyped() {
+        Law raw = PAIR.law().withScale(Scale.RAW);
+        assertThat(names(PAIR.withLaw(raw))).doesNotContain("DARK_0", "LIGHT_1");
+        Setup careful = PAIR.withLaw(raw.withOptions(
+                Options.PLAIN.withLost(new Options.LostLine(Options.LostLine.Action.LAST_SIDE, 0.3, 40, 0))));
+        assertThat(names(careful)).contains("DARK_0", "LIGHT_0", "DARK_1", "LIGHT_1");
+        Setup fine = careful.withRobot(
+                careful.robot().withSensor(0, careful.robot().sensors().get(0).withSurfaces(9.37, 81.44, 0.5)));
+        assertThat(of(Taken.of(fine, Grain.WHOLE), "LIGHT_0")).isEqualTo(81.0);
+        assertThat(Taken.of(fine, Grain.WHOLE).taken().robot().sensors().get(0).dark())
+                .isEqualTo(9.0);
+    }
+
+    private static List<String> names(Setup setup) {
+        return Taken.of(setup, Grain.ANY).constants().stream()
+                .map(ProgramConstant::name)
+                .toList();
     }
 
     @Test
