@@ -13,15 +13,19 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
 import javafx.scene.shape.Line;
+import javafx.scene.text.Font;
+import javafx.util.StringConverter;
 
 /** A chart on the screen: axes and grid round a canvas that a pen paints. */
 public final class Plot extends XYChart<Number, Number> {
     private static final PseudoClass BARE = PseudoClass.getPseudoClass("bare");
     private static final PseudoClass KEYED = PseudoClass.getPseudoClass("keyed");
     private static final double STACKED_AXIS_PX = 52;
+    private static final double KEYS_EM = 1.4;
+    private static final double KEYS_DESCENT_EM = 0.4;
 
     private final Canvas canvas = new Canvas();
-    private final Canvas keys = new Canvas(1, Key.ROW_PX);
+    private final Canvas keys = new Canvas();
     private final Inks inks;
     private final String promise;
     private boolean stacked;
@@ -53,6 +57,30 @@ public final class Plot extends XYChart<Number, Number> {
         setMinSize(120, 90);
     }
 
+    /** There is room for it once. */
+    private static final class UnitAtTheEnd extends StringConverter<Number> {
+        private final NumberAxis axis;
+        private final StringConverter<Number> plain;
+        private final StringConverter<Number> withUnit;
+
+        UnitAtTheEnd(NumberAxis axis, String unit) {
+            this.axis = axis;
+            plain = new NumberAxis.DefaultFormatter(axis);
+            withUnit = new NumberAxis.DefaultFormatter(axis, null, unit);
+        }
+
+        @Override
+        public String toString(Number tick) {
+            boolean last = tick.doubleValue() > axis.getUpperBound() - axis.getTickUnit() / 2;
+            return (last ? withUnit : plain).toString(tick);
+        }
+
+        @Override
+        public Number fromString(String words) {
+            return plain.fromString(words);
+        }
+    }
+
     private static NumberAxis axis(String label) {
         NumberAxis axis = new NumberAxis();
         axis.setLabel(label);
@@ -65,15 +93,14 @@ public final class Plot extends XYChart<Number, Number> {
     /**
      * One of several below each other over the same time: no words along its axes, which are as wide in all of them.
      *
-     * @param times whether times stand below it, with their unit
+     * @param times whether times stand below it, their unit with the last
      */
     public Plot stacked(boolean times) {
         stacked = true;
         String label = getXAxis().getLabel();
-        int comma = label.indexOf(", ");
-        if (comma >= 0) {
+        if (label.contains(",")) {
             NumberAxis axis = (NumberAxis) getXAxis();
-            axis.setTickLabelFormatter(new NumberAxis.DefaultFormatter(axis, null, label.substring(comma + 1)));
+            axis.setTickLabelFormatter(new UnitAtTheEnd(axis, label.substring(label.indexOf(',') + 1)));
         }
         getXAxis().setLabel("");
         getYAxis().setLabel("");
@@ -159,12 +186,14 @@ public final class Plot extends XYChart<Number, Number> {
 
     /** In the room that the style leaves for them above the axes. */
     private void drawKeys() {
+        Font font = TextFont.of(this);
         keys.setWidth(canvas.getWidth());
-        keys.relocate(getXAxis().getLayoutX(), getYAxis().getLayoutY() - Key.ROW_PX);
+        keys.setHeight(KEYS_EM * font.getSize());
+        keys.relocate(getXAxis().getLayoutX(), getYAxis().getLayoutY() - keys.getHeight());
         GraphicsContext g = keys.getGraphicsContext2D();
         g.clearRect(0, 0, keys.getWidth(), keys.getHeight());
-        g.setFont(TextFont.of(this));
-        Key.row(shown.keys(), new CanvasPen(g, inks::paint));
+        g.setFont(font);
+        Key.row(shown.keys(), new CanvasPen(g, inks::paint), 0, keys.getHeight() - KEYS_DESCENT_EM * font.getSize());
     }
 
     @Override

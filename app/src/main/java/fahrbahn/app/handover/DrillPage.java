@@ -31,7 +31,7 @@ final class DrillPage {
     private static final PseudoClass SAID = PseudoClass.getPseudoClass("said");
     private static final double MAIN_SHARE = 0.56;
     private static final double LEAST_EM = 66;
-    private static final double PLOT_HEIGHT = 130;
+    private static final double LEAST_PLOT_HEIGHT = 130;
     private static final Map<DrillFault, KeyCode> KEYS = Map.ofEntries(
             Map.entry(DrillFault.TOO_SOFT, KeyCode.S),
             Map.entry(DrillFault.TOO_SHARP, KeyCode.H),
@@ -70,7 +70,7 @@ final class DrillPage {
         robot.setId("drillRobot");
         total.setId("drillTotal");
         readings.setId("drillReadings");
-        List.of(readings, steering, way).forEach(plot -> plot.setPrefHeight(PLOT_HEIGHT));
+        List.of(readings, steering, way).forEach(plot -> plot.setMinHeight(LEAST_PLOT_HEIGHT));
     }
 
     Pages.Page page() {
