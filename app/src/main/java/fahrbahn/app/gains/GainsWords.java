@@ -77,6 +77,9 @@ final class GainsWords {
     }
 
     private static String slower(LanePicture picture) {
+        if (picture.setup().law().options().turnMarks().isPresent()) {
+            return " No pair of gains comes round, turning by marks as it does: Levels (4), page Turns, shows what it takes for a crossing. Or drive slower.";
+        }
         Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
         return ceiling.isPresent() && ceiling.get() > 0
                 ? " No pair of gains comes round here; this lane closes at " + Words.number(ceiling.get())
