@@ -71,7 +71,10 @@ public final class Shots extends Application {
         steps.add(new Step("", () -> robot.keyType(KeyCode.F8), () -> {}, () -> true));
         for (Station station : Station.values()) {
             KeyCode key = KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1));
-            Runnable go = () -> robot.keyType(key);
+            Runnable go = () -> {
+                app.workshop().season().club().take(Sort.TABLE, "loop");
+                robot.keyType(key);
+            };
             Runnable before = station == Station.DRIVE ? () -> robot.keyType(KeyCode.SPACE) : () -> {};
             String name = station.name().toLowerCase(Locale.ROOT);
             steps.add(new Step(name + ".png", go, before, () -> ready(app.workshop(), station)));
@@ -92,7 +95,6 @@ public final class Shots extends Application {
         play(stage, folder);
     }
 
-    /** A plan for all three robots of the demo club; taken back afterwards. */
     /** The minutes of a hall just begun, and a drill of a known seed, answered. */
     private void addHandover(Stage stage, Robot robot) {
         Runnable hall = () -> {
@@ -128,6 +130,7 @@ public final class Shots extends Application {
                 () -> app.workshop().handover().drills().doneProperty().get().isPresent()));
     }
 
+    /** A plan for all three robots of the demo club; taken back afterwards. */
     private void addPlan(Stage stage, Robot robot) {
         Runnable begin = () -> {
             fire(stage, "plan");

@@ -53,6 +53,9 @@ public final class DriveModel extends StationModel {
     private long nextSeed = 1;
     private Latest latest = Latest.NOTHING;
 
+    /** Of the newest run, or the newest many. */
+    private Optional<Basis> newest = Optional.empty();
+
     /** What the verdict is about. */
     private enum Latest {
         NOTHING,
@@ -77,7 +80,9 @@ public final class DriveModel extends StationModel {
         this.tableInHand = tableInHand;
         this.known = known;
         this.oneErrand = errands.errand("The run");
-        this.many = new ManyModel(errands.errand("The runs"), this::counted, this::see);
+        this.many = new ManyModel(errands.errand("The runs"), this::tell, this::see);
+        // First of all who listen: they ask what the odds rest on.
+        many.oddsProperty().addListener(o -> many.oddsProperty().get().ifPresent(this::counted));
         this.files = new DriveFiles(errands.errand("The file"));
         this.two = new TwoModel(season, errands, this::ground, this::compared);
         this.stops = new StopModel(season, errands);
@@ -166,6 +171,7 @@ public final class DriveModel extends StationModel {
         // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
         String table = other.map(l -> l.print().id()).orElse(lastTable);
         if (!table.equals(lastTable) || table.isEmpty()) {
+            newest = Optional.empty();
             oneErrand.stop();
             many.putAway();
             two.putAway();
@@ -179,12 +185,7 @@ public final class DriveModel extends StationModel {
 
     /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
     public Optional<Basis> basis() {
-        return (latest == Latest.ONE
-                        ? drive.get().map(Drive::basis)
-                        : many.oddsProperty().get().map(Odds::basis))
-                .or(() -> many.oddsProperty().get().map(Odds::basis))
-                .or(() -> drive.get().map(Drive::basis))
-                .or(this::kept);
+        return newest.or(this::kept);
     }
 
     private Optional<Basis> kept() {
@@ -235,6 +236,7 @@ public final class DriveModel extends StationModel {
         oneErrand.runToEnd(job -> driven.get(), ending -> {
             if (ending instanceof Ending.Done<Drive> done) {
                 latest = Latest.ONE;
+                newest = Optional.of(done.result().basis());
                 drive.set(Optional.of(done.result()));
             }
             tell(Ending.words(ending));
@@ -256,9 +258,9 @@ public final class DriveModel extends StationModel {
         return files;
     }
 
-    private void counted(String problem) {
-        latest = many.oddsProperty().get().isPresent() && problem.isEmpty() ? Latest.MANY : latest;
-        tell(problem);
+    private void counted(Odds odds) {
+        latest = Latest.MANY;
+        newest = Optional.of(odds.basis());
     }
 
     /** Opens a lost one of the many runs in the replay. */

@@ -180,6 +180,23 @@ class FreshnessMatrixTest extends InShop {
         }
     }
 
+    /** One run or many: the newest of them is what counts, as soon as it is there. */
+    @Test
+    void manyRunsMakeDriveFreshAsOneDoes() {
+        shop.gains().choose(0.25, 0, 0.9);
+        assertThat(marks()).isEqualTo(Change.GAINS.expected);
+        shop.drive().runMany();
+        assertThat(mark(Station.DRIVE)).as("many, after one that is stale").isEqualTo(Mark.FRESH);
+        shop.gains().choose(0.26, 0, 0.9);
+        assertThat(mark(Station.DRIVE)).isEqualTo(Mark.STALE);
+        shop.drive().run();
+        assertThat(mark(Station.DRIVE)).as("one, after many that are stale").isEqualTo(Mark.FRESH);
+    }
+
+    private Mark mark(Station station) {
+        return shop.station(station).freshnessProperty().get().mark();
+    }
+
     @Test
     void whatIsOnlyKnownBetterIsSaid() {
         measure(shop, Constant.FREE_SPEED, 501.2);
