@@ -120,6 +120,16 @@ public final class Plot extends XYChart<Number, Number> {
         requestChartLayout();
     }
 
+    /** There is nothing to show any more. */
+    public void clear() {
+        shown = null;
+        cursor = Double.NaN;
+        pseudoClassStateChanged(BARE, true);
+        pseudoClassStateChanged(KEYED, false);
+        setAccessibleText(promise);
+        requestChartLayout();
+    }
+
     private static void set(NumberAxis axis, String label, Chart.Range range) {
         Chart.Range whole = Scale.whole(range);
         axis.setLabel(label);
@@ -175,6 +185,7 @@ public final class Plot extends XYChart<Number, Number> {
         g.setFont(TextFont.of(this));
         if (shown == null) {
             new CanvasPen(g, inks::paint).text("ink-text", promise, 8, canvas.getHeight() / 2);
+            keys.setWidth(0);
         } else {
             Pen pen = new CanvasPen(g, inks::paint);
             Scale scale = Scale.of(shown, canvas.getWidth(), canvas.getHeight());

@@ -10,16 +10,12 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.core.detour.Standing;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
-import fahrbahn.store.TablePrints;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,7 +33,7 @@ public final class DriveModel extends StationModel {
 
     static final String MANY = "Many runs";
 
-    private final Supplier<Optional<Ground>> tableInHand;
+    private final Courses courses;
     private final Supplier<Map<Constant, Double>> known;
     private final Errand<Drive> oneErrand;
     private final BooleanBinding running;
@@ -77,7 +73,7 @@ public final class DriveModel extends StationModel {
             Supplier<Map<Constant, Double>> known,
             LiveModel live) {
         super(season);
-        this.tableInHand = tableInHand;
+        this.courses = new Courses(season, tableInHand);
         this.known = known;
         this.oneErrand = errands.errand("The run");
         this.many = new ManyModel(errands.errand("The runs"), this::tell, this::see);
@@ -90,13 +86,18 @@ public final class DriveModel extends StationModel {
         this.log = new LogModel(season, errands, this::ground, live, this::logged);
         this.running =
                 Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());
+        season.handProperty().addListener((o, was, is) -> {
+            if (!was.robot().equals(is.robot())) {
+                otherRobot();
+            }
+        });
         season.setupProperty().addListener(o -> judge());
         takeTable();
         judge();
     }
 
     /** The robot's own log of a run. */
-    LogModel log() {
+    public LogModel log() {
         return log;
     }
 
@@ -131,22 +132,7 @@ public final class DriveModel extends StationModel {
 
     /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
     public List<Laid> courses() {
-        List<Laid> all = new ArrayList<>();
-        inHand().ifPresent(all::add);
-        season.club().courses().forEach((id, draft) -> {
-            if (draft.problem().isEmpty()
-                    && all.stream().noneMatch(l -> l.print().id().equals(id))) {
-                all.add(new Laid(TablePrints.of(id, draft), draft.course()));
-            }
-        });
-        DemoCourses.all().stream()
-                .filter(c -> all.stream().noneMatch(mine -> mine.name().equals(c.name())))
-                .forEach(c -> all.add(new Laid(TablePrints.of("", Draft.of(c)), c)));
-        return List.copyOf(all);
-    }
-
-    private Optional<Laid> inHand() {
-        return tableInHand.get().map(ground -> new Laid(season.tableNow(), ground));
+        return courses.all();
     }
 
     /** What the twin drives; empty while the table in hand is not ready and no other was chosen. */
@@ -156,7 +142,7 @@ public final class DriveModel extends StationModel {
 
     /** Lays the table in hand, as it is now. */
     public void takeTable() {
-        lay(inHand());
+        lay(courses.inHand());
     }
 
     /** Lays another course; what was driven on the one before is put away. */
@@ -171,15 +157,27 @@ public final class DriveModel extends StationModel {
         // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
         String table = other.map(l -> l.print().id()).orElse(lastTable);
         if (!table.equals(lastTable) || table.isEmpty()) {
-            newest = Optional.empty();
-            oneErrand.stop();
-            many.putAway();
             two.putAway();
-            latest = Latest.NOTHING;
-            drive.set(Optional.empty());
+            putAway();
         }
         lastTable = table;
         laid.set(other);
+        judge();
+    }
+
+    /** What the twin drove is of one robot on one table. */
+    private void putAway() {
+        newest = Optional.empty();
+        latest = Latest.NOTHING;
+        oneErrand.stop();
+        many.putAway();
+        drive.set(Optional.empty());
+    }
+
+    /** A run or a log of the robot before must not be kept as one of the robot in hand. */
+    private void otherRobot() {
+        putAway();
+        log.putAway();
         judge();
     }
 

@@ -42,11 +42,12 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot's own log of a run: from a file, pasted, or as it comes over the link; what it tells, and the twin beside it. */
-final class LogModel {
+public final class LogModel {
     private final Season season;
     private final Errand<Shown> errand;
     private final Supplier<Optional<Ground>> ground;
     private final Consumer<String> told;
+    private final Consumer<String> tell;
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper recording = new ReadOnlyBooleanWrapper(false);
     private StringBuilder recorded = new StringBuilder();
@@ -77,6 +78,7 @@ final class LogModel {
         this.ground = ground;
         this.told = told;
         this.errand = errands.errand("The log");
+        this.tell = errands.tell();
         live.addLogger(this::take);
     }
 
@@ -89,7 +91,7 @@ final class LogModel {
     }
 
     /** True while lines of the link are taken down. */
-    ReadOnlyBooleanProperty recordingProperty() {
+    public ReadOnlyBooleanProperty recordingProperty() {
         return recording.getReadOnlyProperty();
     }
 
@@ -97,7 +99,7 @@ final class LogModel {
         read(() -> LogFile.read(file));
     }
 
-    void paste(String text) {
+    public void paste(String text) {
         read(() -> parsed(text));
     }
 
@@ -110,7 +112,7 @@ final class LogModel {
     }
 
     /** Begins to take down what comes over the link; ends it and reads what has come. */
-    void record() {
+    public void record() {
         if (recording.get()) {
             recording.set(false);
             paste(recorded.toString());
@@ -118,6 +120,16 @@ final class LogModel {
             recorded = new StringBuilder();
             columns = List.of();
             recording.set(true);
+        }
+    }
+
+    /** Another robot is in hand: what is taken down, read or shown is not of it. */
+    void putAway() {
+        errand.stop();
+        shown.set(Optional.empty());
+        if (recording.get()) {
+            recording.set(false);
+            tell.accept("Another robot is in hand: what was taken down of the one before is not kept.");
         }
     }
 
@@ -175,13 +187,13 @@ final class LogModel {
     }
 
     /** Whether there is something to be kept. */
-    boolean canKeep() {
+    public boolean canKeep() {
         return shown.get().flatMap(Shown::fit).isPresent()
                 && shown.get().orElseThrow().setup().law().kind() != Law.Kind.PATTERN;
     }
 
     /** Puts what the log tells of the robot on it, with how well it is known: lag, delay and loop time. */
-    void keep() {
+    public void keep() {
         shown.get()
                 .ifPresent(last -> last.fit().ifPresent(fit -> {
                     List<String> how = List.of(LogWords.BY_LOG);

@@ -83,6 +83,7 @@ final class LogPage {
         keep.button().setDisable(!model.canKeep());
         Optional<Shown> shown = model.shownProperty().get();
         if (shown.isEmpty()) {
+            List.of(readings, error, steering).forEach(Plot::clear);
             lines(
                     further,
                     List.of(
@@ -101,8 +102,8 @@ final class LogPage {
         lines(fit, LogWords.fit(shown.get()));
         LogCharts charts = new LogCharts(shown.get());
         readings.show(charts.readings());
-        charts.error().ifPresent(error::show);
-        charts.steering().ifPresent(steering::show);
+        charts.error().ifPresentOrElse(error::show, error::clear);
+        charts.steering().ifPresentOrElse(steering::show, steering::clear);
     }
 
     private static void lines(VBox box, List<String> lines) {

@@ -160,6 +160,7 @@ final class ReplayPage {
         drive.ifPresentOrElse(this::show, () -> {
             playback = null;
             course.show(List.of(), 0);
+            plots().forEach(Plot::clear);
             events.getChildren().setAll(Nodes.wrapped("After a run: what happened on the way.", "caption"));
             now.setText("Space drives a run; then P, the arrows and the mouse move through it.");
         });

@@ -89,14 +89,13 @@ public final class GainsModel extends StationModel {
         return transfer;
     }
 
-    NextModel next() {
+    public NextModel next() {
         return next;
     }
 
     /** What the next trial is to be set to, in words; empty until the page has worked it out. */
     public Optional<String> nextTrial() {
-        return next.answerProperty()
-                .get()
+        return next.current()
                 .flatMap(answer -> answer.next().next())
                 .map(c -> "Kp " + Words.number(c.kp()) + ", Kd " + Words.number(c.kd()) + " at "
                         + Words.number(c.baseCommand()));

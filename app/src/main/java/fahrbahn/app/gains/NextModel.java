@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
+import fahrbahn.core.belief.Candidate;
 import fahrbahn.core.belief.Learnt;
 import fahrbahn.core.belief.NextTrial;
 import fahrbahn.core.belief.Prior;
@@ -30,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -53,6 +55,7 @@ public final class NextModel {
     private final Stopwatch watch;
     private final Errand<Answer> errand;
     private final Practice practice;
+    private final Consumer<String> tell;
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private String problem = "";
     private Wanted wanted;
@@ -76,11 +79,24 @@ public final class NextModel {
         this.gains = gains;
         this.watch = watch;
         this.errand = errands.errand("The next trial");
+        this.tell = errands.tell();
         this.practice = new Practice(season, tableInHand, errands);
     }
 
     public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
         return answer.getReadOnlyProperty();
+    }
+
+    /** What is next for the robot in hand on the table in hand, after all its trials; empty while that is being worked out. */
+    Optional<Answer> current() {
+        return answer.get()
+                .filter(a -> isOf(a.story(), setup(), tableInHand.get()))
+                .filter(a -> a.story().trials().equals(trials()));
+    }
+
+    private static boolean isOf(Story story, Setup setup, Optional<Ground> ground) {
+        return ground.filter(story.course()::equals).isPresent()
+                && withoutWhatIsTuned(story.setup()).equals(withoutWhatIsTuned(setup));
     }
 
     ReadOnlyBooleanProperty thinkingProperty() {
@@ -157,7 +173,7 @@ public final class NextModel {
     Map<Constant, Measured> learnt() {
         return practice.robot().isPresent()
                 ? Map.of()
-                : answer.get()
+                : current()
                         .map(a -> Learnt.of(
                                 a.next().belief(),
                                 a.first().belief(),
@@ -172,6 +188,8 @@ public final class NextModel {
                 facts.add(new Fact(constant, measured, List.of(NextTrialWords.BY_TRIALS), season.basisNow())));
         if (!facts.isEmpty()) {
             season.measurements().use(facts, UnaryOperator.identity());
+        } else if (current().isEmpty()) {
+            tell.accept(NextTrialWords.NOT_YET);
         }
     }
 
@@ -205,7 +223,7 @@ public final class NextModel {
     }
 
     /** Somebody looks: thinks, unless it has about just this. */
-    void look() {
+    public void look() {
         List<Trial> trials = trials();
         Wanted now = new Wanted(setup(), prior(), tableInHand.get(), goal(), left(), trials);
         if (now.equals(wanted)) {
@@ -213,9 +231,11 @@ public final class NextModel {
         }
         wanted = now;
         problem = "";
+        // Of the same robot the last answer stands until the next is there; of another it would mislead.
+        answer.set(answer.get().filter(a -> isOf(a.story(), now.setup(), now.ground())));
         if (now.ground().isEmpty()) {
             problem = NextTrialWords.NO_TABLE;
-            answer.set(Optional.empty());
+            errand.stop();
             return;
         }
         Ground ground = now.ground().get();
@@ -235,7 +255,7 @@ public final class NextModel {
     }
 
     /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
-    void see(Seen seen) {
+    public void see(Seen seen) {
         if (practice.robot().isPresent()) {
             practice.see(seen);
             return;
@@ -264,18 +284,19 @@ public final class NextModel {
                         ""));
     }
 
-    /** That would put right where it rides; else the one there is. */
-    private double target() {
-        double set = season.setupOrGuess().law().target();
-        return answer.get().map(a -> a.next().aside().target().orElse(set)).orElse(set);
+    /** Puts the next setting on the robot: gains, base command, and the target where it rides beside its edge. */
+    public void use() {
+        if (practice.robot().isPresent()) {
+            return;
+        }
+        current().ifPresentOrElse(this::use, () -> tell.accept(NextTrialWords.NOT_YET));
     }
 
-    /** Puts the next setting on the robot: gains, base command, and the target where it rides beside its edge. */
-    void use() {
-        answer.get()
-                .map(a -> a.next().next().orElse(a.next().best()))
-                .filter(c -> practice.robot().isEmpty())
-                .ifPresent(c -> gains.chooseWithSpeed(c.kp(), c.kd(), c.baseCommand(), target()));
+    private void use(Answer there) {
+        Candidate next = there.next().next().orElse(there.next().best());
+        double target =
+                there.next().aside().target().orElse(season.setupOrGuess().law().target());
+        gains.chooseWithSpeed(next.kp(), next.kd(), next.baseCommand(), target);
     }
 
     Practice practice() {
@@ -285,7 +306,7 @@ public final class NextModel {
     /** The hidden robot drives what is next. */
     void driveHidden() {
         if (!errand.runningProperty().get()) {
-            answer.get().map(a -> a.next().next().orElse(a.next().best())).ifPresent(practice::drive);
+            current().map(a -> a.next().next().orElse(a.next().best())).ifPresent(practice::drive);
         }
     }
 }

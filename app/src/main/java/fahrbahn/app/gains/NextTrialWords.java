@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 /** The next trial in sentences. */
 final class NextTrialWords {
     static final String NO_TABLE = "The table in hand is not ready: Table (2) says what is missing.";
+    static final String NOT_YET = "What is next is still being worked out: press it again in a moment.";
     static final String THINKING = "A few hundred robots that may be yours are driven.";
     static final String BY_TRIALS = "by trials on the table";
     static final String CAUTION =

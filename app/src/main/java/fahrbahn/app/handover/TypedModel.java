@@ -20,7 +20,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class TypedModel {
     private final Season season;
     private final HandoverModel handover;
-    private final Map<String, String> typed = new HashMap<>();
+
+    /** By what belongs on the robot: the coach goes from robot to robot and finds each sheet as it was left. */
+    private final Map<Optional<Taken>, Map<String, String>> sheets = new HashMap<>();
+
     private final ReadOnlyObjectWrapper<Checked> checked =
             new ReadOnlyObjectWrapper<>(new Checked(List.of(), 0, List.of(), ""));
     private Optional<Taken> of = Optional.empty();
@@ -52,24 +55,27 @@ public final class TypedModel {
     public void look() {
         if (!handover.takenProperty().get().equals(of)) {
             of = handover.takenProperty().get();
-            typed.clear();
             check();
         }
     }
 
     /** @param text as it stands on the robot; empty when it was not read */
     public void type(String name, String text) {
-        typed.put(name, text);
+        sheet().put(name, text);
         check();
     }
 
     String typed(String name) {
-        return typed.getOrDefault(name, "");
+        return sheet().getOrDefault(name, "");
+    }
+
+    private Map<String, String> sheet() {
+        return sheets.computeIfAbsent(of, robot -> new HashMap<>());
     }
 
     /** Begins anew. */
     public void clear() {
-        typed.clear();
+        sheet().clear();
         check();
     }
 
@@ -80,7 +86,7 @@ public final class TypedModel {
                 (int) wanted.stream().filter(h -> !typed(h.name()).isBlank()).count();
         try {
             double periodS = season.setupOrGuess().robot().loop().periodS();
-            checked.set(new Checked(wanted, count, TypedBack.check(wanted, typed, periodS), ""));
+            checked.set(new Checked(wanted, count, TypedBack.check(wanted, sheet(), periodS), ""));
         } catch (BadValueException noNumber) {
             checked.set(new Checked(wanted, count, List.of(), Refusals.sentence(noNumber)));
         }

@@ -68,7 +68,11 @@ final class TypedPage {
                     && checked.problem().isEmpty()
                     && !model.typed(one.name()).isBlank();
             said.get(one.name()).setText(right ? "right" : slip);
-            fields.get(one.name()).pseudoClassStateChanged(WRONG, !slip.isEmpty());
+            TextField field = fields.get(one.name());
+            field.pseudoClassStateChanged(WRONG, !slip.isEmpty());
+            if (!field.getText().equals(model.typed(one.name()))) {
+                field.setText(model.typed(one.name())); // another robot with the same numbers
+            }
         }
     }
 

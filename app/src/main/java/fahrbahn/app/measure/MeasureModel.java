@@ -51,10 +51,14 @@ public final class MeasureModel extends StationModel {
         this.asking = new Asking(season, live, told);
         this.typist = new Typist(season, clock);
         this.circumstances = new Circumstances(season, live);
-        live.addHearer(
-                capturer::hear,
-                why -> capturer.breakOff()
-                        .ifPresent(lost -> tell(lost + ": " + why + ". Nothing of it is kept; capture again.")));
+        live.addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
+        season.handProperty().addListener((o, was, is) -> {
+            if (!was.robot().equals(is.robot())) {
+                endedBy("another robot is in hand");
+            } else if (!was.venue().equals(is.venue())) {
+                endedBy("the venue is another");
+            }
+        });
         season.captures().addListener((InvalidationListener) o -> survey());
         season.setupProperty().addListener(o -> survey());
         season.columnsProperty().addListener(o -> {
@@ -63,6 +67,15 @@ public final class MeasureModel extends StationModel {
         });
         mapColumns();
         survey();
+    }
+
+    /** What has begun must not end as a capture of two robots, or in two halls. */
+    private void endedBy(String why) {
+        capturer.breakOff().or(typist::breakOff).ifPresent(lost -> tell(lost, why));
+    }
+
+    private void tell(String lost, String why) {
+        tell(lost + ": " + why + ". Nothing of it is kept; capture again.");
     }
 
     public LiveModel live() {

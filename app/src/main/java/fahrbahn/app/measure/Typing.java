@@ -36,6 +36,11 @@ public record Typing(String surface, List<String> sensors, List<List<List<Double
                 + (sensors.size() > 1 ? " (" + (typed.size() + 1) + " of " + sensors.size() + ")" : "");
     }
 
+    /** Whether anything has been typed. */
+    boolean begun() {
+        return !typed.isEmpty();
+    }
+
     boolean complete() {
         return typed.size() == sensors.size();
     }

@@ -81,6 +81,15 @@ public final class Typist {
         typing.set(Optional.empty());
     }
 
+    /** Ends it. @return what is lost by that, in words; empty when nothing had been typed */
+    Optional<String> breakOff() {
+        Optional<String> lost = typing.get()
+                .filter(Typing::begun)
+                .map(typed -> "What was typed of " + typed.surface() + " ended half way");
+        stop();
+        return lost;
+    }
+
     private boolean has(String surface) {
         return Survey.latest(season.captures(), surface, Lamp.ON).isPresent();
     }

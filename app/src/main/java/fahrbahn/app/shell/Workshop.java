@@ -70,6 +70,9 @@ public final class Workshop {
         busy = errands.busy();
         saveKeys = errands.errand("Saving the keys");
         saving = open.saving();
+        open.ledger()
+                .listen(kinds ->
+                        notices.over()); // the next success ends what was told, before anybody tells what it did
         season = new Season(open.ledger(), open.path(), clock);
         live = new LiveModel(System::nanoTime, this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
@@ -115,7 +118,6 @@ public final class Workshop {
 
     private void watch() {
         buildBenchRobot();
-        season.ledger().listen(kinds -> notices.over()); // the next success ends what was told
         season.ledger().listen(kinds -> judge.judge());
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());

@@ -126,7 +126,7 @@ class HandoverModelsTest extends InShop {
     }
 
     @Test
-    void slipsAreNamedAndAnotherRobotBeginsAnew() {
+    void slipsAreNamedAndEachRobotHasItsOwnSheet() {
         TypedModel typed = shop.handover().typed();
         typed.look();
         int all = typed.checkedProperty().get().wanted().size();
@@ -154,6 +154,11 @@ class HandoverModelsTest extends InShop {
         assertThat(typed.checkedProperty().get().wanted())
                 .extracting(TypedBack.Handed::name)
                 .contains("TARGET");
+        shop.season().club().takeNext(Sort.ROBOT);
+        typed.look();
+        assertThat(typed.checkedProperty().get().typed()).as("as it was left").isEqualTo(1);
+        typed.clear();
+        assertThat(typed.checkedProperty().get().typed()).isZero();
     }
 
     private HallModel hall() {

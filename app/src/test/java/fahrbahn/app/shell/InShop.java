@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.InMemory;
 import java.nio.file.Path;
+import java.util.concurrent.Executor;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -14,9 +15,14 @@ abstract class InShop {
     final Shop.MovableClock clock = new Shop.MovableClock();
     Workshop shop;
 
+    /** For computations. */
+    Executor worker() {
+        return Runnable::run;
+    }
+
     @BeforeEach
     final void openShop() throws Exception {
-        shop = Shop.open(season(), clock);
+        shop = Shop.open(season(), clock, worker());
     }
 
     @AfterEach
@@ -27,7 +33,7 @@ abstract class InShop {
     /** As the next evening does. */
     final void reopen() throws Exception {
         shop.close();
-        shop = Shop.open(season(), clock);
+        openShop();
     }
 
     private Path season() {

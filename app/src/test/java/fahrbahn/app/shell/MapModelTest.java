@@ -2,45 +2,28 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.InMemory;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.gains.MapModel;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import java.nio.file.Path;
-import java.util.ArrayDeque;
-import java.util.Deque;
-import org.junit.jupiter.api.AfterEach;
+import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-/** What a map shows first, and when its runs are begun: by hand, with a worker that works when it is told to. */
-class MapModelTest {
-    @TempDir(factory = InMemory.class)
-    private Path folder;
+/** What a map shows first, and when its runs are begun: by a worker that works when it is told to. */
+class MapModelTest extends InShop {
+    private final HeldWorker worker = new HeldWorker();
 
-    private final Deque<Runnable> waiting = new ArrayDeque<>();
-    private boolean atOnce = true;
-    private Workshop shop;
-
-    @BeforeEach
-    void open() throws Exception {
-        shop = Shop.open(folder.resolve("s.fahrbahn"), new Shop.MovableClock(), work -> {
-            if (atOnce) {
-                work.run();
-            } else {
-                waiting.add(work);
-            }
-        });
-        shop.club().addRobot(RobotKind.PAIR, "Wren");
-        shop.season().club().additions().addTable(Draft.of(DemoCourses.mission()));
-        atOnce = false;
+    @Override
+    Executor worker() {
+        return worker;
     }
 
-    @AfterEach
-    void close() {
-        shop.close();
+    @BeforeEach
+    void robotOnTheMission() {
+        shop.club().addRobot(RobotKind.PAIR, "Wren");
+        shop.season().club().additions().addTable(Draft.of(DemoCourses.mission()));
+        worker.hold();
     }
 
     private MapModel map() {
@@ -51,26 +34,20 @@ class MapModelTest {
         return map().pictureProperty().get().map(p -> p.map().stride()).orElse(0);
     }
 
-    private void work() {
-        while (!waiting.isEmpty()) {
-            waiting.remove().run();
-        }
-    }
-
     /** Who has looked at the gains sees a sketch with the page itself; runs that would slow the page down begin when it is there to be seen. */
     @Test
     void aSketchThatIsReadyIsShownAtOnceAndTheMapDrivenAfterIt() {
         shop.gains().look();
-        work();
+        worker.work();
         map().look();
         assertThat(stride()).as("the sketch").isEqualTo(8);
         map().look();
-        assertThat(waiting).as("runs, while the page is painted").isEmpty();
+        assertThat(worker.waiting()).as("runs, while the page is painted").isZero();
         map().look();
-        assertThat(waiting).as("the map").hasSize(1);
+        assertThat(worker.waiting()).as("the map").isEqualTo(1);
         map().look();
-        assertThat(waiting).as("begun once").hasSize(1);
-        work();
+        assertThat(worker.waiting()).as("begun once").isEqualTo(1);
+        worker.work();
         assertThat(stride()).as("complete").isEqualTo(1);
     }
 
@@ -78,9 +55,9 @@ class MapModelTest {
     void aSketchThatIsOnItsWayIsWaitedForAndNotBegunAnew() {
         shop.gains().look();
         map().look();
-        assertThat(waiting).as("the sketch alone").hasSize(1);
+        assertThat(worker.waiting()).as("the sketch alone").isEqualTo(1);
         assertThat(stride()).isZero();
-        work();
+        worker.work();
         map().look();
         assertThat(stride()).isEqualTo(8);
     }
@@ -89,22 +66,22 @@ class MapModelTest {
     @Test
     void aSketchOfAnotherSpeedIsNotShown() {
         shop.gains().look();
-        work();
+        worker.work();
         shop.season()
                 .changeSetup(
                         s -> s.withLaw(s.law().withBaseCommand(0.8 * s.law().baseCommand())));
-        work();
+        worker.work();
         map().look();
         assertThat(stride()).isZero();
-        assertThat(waiting).as("the map, its own sketch first").hasSize(1);
-        work();
+        assertThat(worker.waiting()).as("the map, its own sketch first").isEqualTo(1);
+        worker.work();
         assertThat(stride()).isEqualTo(1);
     }
 
     @Test
     void whoNeverLookedAtTheGainsGetsTheMapAsWell() {
         map().look();
-        work();
+        worker.work();
         assertThat(stride()).isEqualTo(1);
     }
 }

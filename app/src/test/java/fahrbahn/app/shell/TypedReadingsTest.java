@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.season.Freshness;
+import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.quality.Finding;
@@ -45,6 +47,27 @@ class TypedReadingsTest extends InShop {
         assertThat(typed.values("left")).containsExactly(88, 89, 84);
         assertThat(typed.values("right")).containsExactly(90.5, 91, 85);
         shop.undo();
+        assertThat(shop.season().captures()).isEmpty();
+    }
+
+    /** Left of one robot and right of another made one capture once: both call their sensors so. */
+    @Test
+    void halfOfOneRobotIsNotGoneOnWithOnAnother() {
+        shop.club().addRobot(RobotKind.PAIR, "Dipper");
+        shop.club().addRobot(RobotKind.PAIR, "Wren");
+        shop.measure().capture(Capture.LIGHT);
+        shop.season().club().takeNext(Sort.ROBOT);
+        assertThat(told()).as("nothing had been typed").doesNotContain("typed of light");
+        shop.measure().capture(Capture.LIGHT);
+        shop.measure().typist().type("88 89 84");
+        shop.season().club().takeNext(Sort.ROBOT);
+        assertThat(shop.measure().typist().typingProperty().get()).isEmpty();
+        assertThat(told()).startsWith("What was typed of light ended half way: another robot is in hand.");
+        shop.measure().capture(Capture.LIGHT);
+        assertThat(asks()).isEqualTo("light, sensor left (1 of 2)");
+        shop.measure().typist().type("88 89 84");
+        shop.season().club().goTo("Corn hall");
+        assertThat(told()).startsWith("What was typed of light ended half way: the venue is another.");
         assertThat(shop.season().captures()).isEmpty();
     }
 
