@@ -2,6 +2,7 @@ package fahrbahn.app;
 
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.event.EventTarget;
@@ -13,6 +14,7 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.testfx.api.FxRobot;
+import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
@@ -65,6 +67,14 @@ final class Hands extends FxRobot {
 
     static KeyEvent event(EventType<KeyEvent> type, String letter, KeyCode key) {
         return new KeyEvent(type, letter, "", key, false, false, false, false);
+    }
+
+    /** On the window's thread: from any other, what is looked through would change meanwhile. */
+    @Override
+    public NodeQuery lookup(String query) {
+        return Platform.isFxApplicationThread()
+                ? super.lookup(query)
+                : WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> super.lookup(query));
     }
 
     private interface Stroke {

@@ -55,6 +55,11 @@ final class TransferModel {
         this.season = season;
         this.gains = gains;
         this.errand = errands.errand("Gains carried over");
+        season.handProperty().addListener((o, was, is) -> {
+            if (!was.robot().equals(is.robot())) {
+                forget(); // what is to change was said of the robot before
+            }
+        });
     }
 
     ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {

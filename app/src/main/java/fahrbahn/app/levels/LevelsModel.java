@@ -95,7 +95,7 @@ public final class LevelsModel extends StationModel {
         return law;
     }
 
-    TurnsModel turns() {
+    public TurnsModel turns() {
         return turns;
     }
 
@@ -174,9 +174,7 @@ public final class LevelsModel extends StationModel {
 
     /** Levels of the robot's sensors, each from its own newest captures; what was found to forbid one is told instead. */
     private void update() {
-        List<Capture> dark = measure.counting(Capture.DARK);
-        List<Capture> light = measure.counting(Capture.LIGHT);
-        List<Capture> all = Stream.concat(dark.stream(), light.stream()).toList();
+        List<Capture> all = counting();
         Survey survey = measure.surveyProperty().get();
         if (!survey.judged(all)) {
             return; // what is shown stands until they are
@@ -273,24 +271,32 @@ public final class LevelsModel extends StationModel {
     void save(Path file) {
         Setup setup = season.setupOrGuess();
         List<LevelTable> now = List.copyOf(tables);
-        Optional<MarkComparison> told = marks.pictureProperty().get().flatMap(MarksModel.Picture::comparison);
+        LevelSchool by = school();
+        Supplier<Optional<MarkComparison>> comparison = marks.comparison();
         saveErrand.run(
                 job -> {
-                    LevelsFile.write(file, setup, now, school(), told);
+                    LevelsFile.write(file, setup, now, by, comparison.get());
                     return "Saved as " + file.getFileName() + ".";
                 },
                 tell);
     }
 
-    /** True when there is something to put on the robot. */
+    /** True when there is something to put on the robot in hand: not while its newest captures are still being judged. */
     public boolean canUse() {
-        return !tables.isEmpty();
+        return !tables.isEmpty() && from.equals(counting());
+    }
+
+    private List<Capture> counting() {
+        return Stream.concat(measure.counting(Capture.DARK).stream(), measure.counting(Capture.LIGHT).stream())
+                .toList();
     }
 
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
     public void useOnRobot() {
         if (canUse()) {
             season.choices().useLevels(this::withMeasured, from);
+        } else if (!tables.isEmpty()) {
+            tell.accept("The newest captures are still being judged: press it again in a moment.");
         }
     }
 

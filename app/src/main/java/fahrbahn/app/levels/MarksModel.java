@@ -4,6 +4,7 @@ import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.levels.ChannelChoice;
 import fahrbahn.core.marks.MarkCaptures;
@@ -14,6 +15,7 @@ import fahrbahn.core.response.Spacing;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -62,6 +64,26 @@ public final class MarksModel {
         return picture.getReadOnlyProperty();
     }
 
+    /** Of the captures that there are now, of the robot in hand; empty while they are being judged. */
+    Optional<Picture> current() {
+        boolean judged =
+                season.captures().equals(wantedOf) && !errand.runningProperty().get();
+        return judged ? picture.get() : Optional.empty();
+    }
+
+    /** Of the captures that there are now, for a file; takes a while. @return by which it is told, when asked on any thread */
+    Supplier<Optional<MarkComparison>> comparison() {
+        List<Capture> captures = List.copyOf(season.captures());
+        Optional<String> wish = chosen;
+        return () -> {
+            try {
+                return sensor(captures, wish).map(s -> MarkComparison.of(MarkCaptures.of(captures, s)));
+            } catch (BadValueException missing) {
+                return Optional.empty(); // dark or light: then there are no rules for marks
+            }
+        };
+    }
+
     int reads() {
         return reads;
     }
@@ -108,8 +130,7 @@ public final class MarksModel {
 
     private static Picture picture(List<Capture> captures, Optional<String> wish, MarkTiming timing, double markMm) {
         List<String> all = MarkCaptures.sensors(captures);
-        Optional<String> sensor =
-                wish.filter(all::contains).or(() -> all.stream().findFirst());
+        Optional<String> sensor = sensor(captures, wish);
         if (sensor.isEmpty()) {
             return new Picture("", all, Optional.empty(), List.of(), timing, markMm, "");
         }
@@ -121,6 +142,11 @@ public final class MarksModel {
                 timing,
                 markMm,
                 "");
+    }
+
+    private static Optional<String> sensor(List<Capture> captures, Optional<String> wish) {
+        List<String> all = MarkCaptures.sensors(captures);
+        return wish.filter(all::contains).or(() -> all.stream().findFirst());
     }
 
     private static List<ChannelChoice> channels(List<Capture> captures, String sensor) {

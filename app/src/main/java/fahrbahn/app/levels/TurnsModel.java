@@ -100,12 +100,16 @@ public final class TurnsModel implements SetupFields.Source {
     }
 
     /** Colours as captured, by the school that the Marks page recommends. @return in words what was done, or why nothing was */
-    String takeCaptured() {
-        Optional<MarksModel.Picture> seen = marks.pictureProperty().get();
-        Optional<MarkComparison> comparison = seen.flatMap(MarksModel.Picture::comparison);
+    public String takeCaptured() {
         if (turnMarks().isEmpty()) {
             return "It does not look for marks yet: choose 'turns by marks' first.";
         }
+        marks.look();
+        Optional<MarksModel.Picture> seen = marks.current();
+        if (seen.isEmpty()) {
+            return "The captured colours are still being judged: press it again in a moment.";
+        }
+        Optional<MarkComparison> comparison = seen.get().comparison();
         if (comparison.isEmpty()) {
             return MarkWords.NOTHING;
         }
@@ -121,12 +125,12 @@ public final class TurnsModel implements SetupFields.Source {
 
     /** Somebody looks: the twin drives, unless it has. */
     void look() {
+        marks.look();
         Wanted now = new Wanted(season.setupOrGuess(), palette());
         if (now.equals(wanted)) {
             return;
         }
         wanted = now;
-        marks.look();
         if (now.setup().law().options().turnMarks().isEmpty()) {
             picture.set(Optional.of(new Picture(now.setup(), Optional.empty(), "")));
             return;

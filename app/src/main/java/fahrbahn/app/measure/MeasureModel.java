@@ -54,6 +54,7 @@ public final class MeasureModel extends StationModel {
         live.addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
         season.handProperty().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
+                survey.set(Survey.EMPTY); // of the robot before
                 endedBy("another robot is in hand");
             } else if (!was.venue().equals(is.venue())) {
                 endedBy("the venue is another");
