@@ -5,11 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.season.Sort;
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.tuning.UsualTurnMarks;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -86,10 +83,7 @@ class GainsAdviceTest extends InShop {
     /** Eyes over the line take the line itself for a crossing: then the sensors' lead is not what to change. */
     @Test
     void aRobotThatItsMarksHoldUpIsSentToThem() {
-        shop.season()
-                .changeSetup(s -> s.withLaw(s.law()
-                        .withOptions(
-                                s.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(s, Palette.USUAL))))));
+        lookForMarks();
         shop.gains().useAdvice();
         assertThat(shop.gains().verdictProperty().get().sentence())
                 .contains("turning by marks as it does", "page Turns")

@@ -28,9 +28,7 @@ import fahrbahn.core.program.ProgramConstant;
 import fahrbahn.core.program.TypedBack;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.Palette;
 import fahrbahn.core.trials.Run;
-import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Locale;
@@ -242,10 +240,7 @@ class HandoverModelsTest extends InShop {
     /** Marks are captured by their own key; what the program takes them for is worked out here, shown and typed with the levels. */
     @Test
     void marksAreCapturedInTheHallToo() {
-        shop.season()
-                .changeSetup(s -> s.withLaw(s.law()
-                        .withOptions(
-                                s.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(s, Palette.USUAL))))));
+        lookForMarks();
         hall().begin(20);
         later(5);
         shop.measure().paste(coloured(List.of("light", "dark")));

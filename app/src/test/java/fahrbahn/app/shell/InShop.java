@@ -1,8 +1,10 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.InMemory;
+import fahrbahn.core.table.Palette;
+import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Path;
-import java.util.concurrent.Executor;
+import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -13,16 +15,15 @@ abstract class InShop {
     Path folder;
 
     final Shop.MovableClock clock = new Shop.MovableClock();
-    Workshop shop;
 
     /** For computations. */
-    Executor worker() {
-        return Runnable::run;
-    }
+    final HeldWorker worker = new HeldWorker();
+
+    Workshop shop;
 
     @BeforeEach
     final void openShop() throws Exception {
-        shop = Shop.open(season(), clock, worker());
+        shop = Shop.open(season(), clock, worker);
     }
 
     @AfterEach
@@ -42,6 +43,14 @@ abstract class InShop {
 
     final void later(long seconds) {
         clock.now = clock.now.plusSeconds(seconds);
+    }
+
+    /** The program of the robot in hand looks for coloured marks from now on. */
+    final void lookForMarks() {
+        shop.season()
+                .changeSetup(s -> s.withLaw(s.law()
+                        .withOptions(
+                                s.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(s, Palette.USUAL))))));
     }
 
     /** On the notice line. */

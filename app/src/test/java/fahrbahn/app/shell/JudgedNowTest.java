@@ -6,23 +6,12 @@ import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.season.Sort;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.tuning.UsualTurnMarks;
 import java.util.List;
-import java.util.Optional;
-import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Levels and colours are put on a robot only when they are of its newest captures, however fast the coach's hands are. */
 class JudgedNowTest extends InShop {
-    private final HeldWorker worker = new HeldWorker();
-
-    @Override
-    Executor worker() {
-        return worker;
-    }
-
     @BeforeEach
     void bothCaptured() {
         shop.club().addRobot(RobotKind.PAIR, "Dipper");
@@ -75,10 +64,7 @@ class JudgedNowTest extends InShop {
     /** Nobody has to look at the page of the marks for that. */
     @Test
     void coloursAreTakenOfTheNewestCaptures() {
-        shop.season()
-                .changeSetup(s -> s.withLaw(s.law()
-                        .withOptions(
-                                s.law().options().withTurnMarks(Optional.of(UsualTurnMarks.of(s, Palette.USUAL))))));
+        lookForMarks();
         shop.measure().typist().begin(Capture.DARK);
         type("20/21/19 21/22/18 20/20/19");
         shop.measure().typist().begin(Capture.LIGHT);

@@ -6,19 +6,11 @@ import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.gains.MapModel;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** What a map shows first, and when its runs are begun: by a worker that works when it is told to. */
 class MapModelTest extends InShop {
-    private final HeldWorker worker = new HeldWorker();
-
-    @Override
-    Executor worker() {
-        return worker;
-    }
-
     @BeforeEach
     void robotOnTheMission() {
         shop.club().addRobot(RobotKind.PAIR, "Wren");

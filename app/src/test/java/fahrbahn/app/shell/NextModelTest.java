@@ -9,19 +9,11 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.trials.Outcome.Seen;
-import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Whose next trial it is, while another is being worked out. */
 class NextModelTest extends InShop {
-    private final HeldWorker worker = new HeldWorker();
-
-    @Override
-    Executor worker() {
-        return worker;
-    }
-
     @BeforeEach
     void thoughtAboutWren() {
         shop.club().addRobot(RobotKind.EDGE, "Dipper");
