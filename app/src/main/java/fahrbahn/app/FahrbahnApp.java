@@ -4,6 +4,7 @@ import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.app.start.BackupList;
@@ -16,7 +17,6 @@ import fahrbahn.app.start.WindowSize;
 import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -43,6 +43,7 @@ public final class FahrbahnApp extends Application {
             new Errands(worker, Platform::runLater, this::tellStart).errand("Opening the season");
     private final Errand<List<BackupList.Choice>> looking =
             new Errands(worker, Platform::runLater, this::tellStart).errand("Looking for backups");
+    private final Clocks clocks;
     private Home home;
     private Remembered remembered;
     private Backups backups;
@@ -52,6 +53,15 @@ public final class FahrbahnApp extends Application {
     private StartPage startPage;
     private Workshop workshop;
     private MainWindow window;
+
+    public FahrbahnApp() {
+        this(Clocks.REAL);
+    }
+
+    /** For those that drive the window. */
+    FahrbahnApp(Clocks clocks) {
+        this.clocks = clocks;
+    }
 
     private static ThreadFactory daemon(String name) {
         return work -> {
@@ -72,8 +82,8 @@ public final class FahrbahnApp extends Application {
         home = Home.open();
         home.logHere();
         remembered = home.remembered(writer);
-        backups = new Backups(home.backups(), Clock.systemUTC(), MOST_BACKUP_BYTES);
-        opener = new Opener(home, backups, Clock.systemUTC(), writer, Platform::runLater);
+        backups = new Backups(home.backups(), clocks.day(), MOST_BACKUP_BYTES);
+        opener = new Opener(home, backups, clocks.day(), writer, Platform::runLater);
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
         for (String weight : List.of("400", "600", "700")) {
             Font.loadFont(
@@ -194,12 +204,12 @@ public final class FahrbahnApp extends Application {
     private void work(Opener.Opened opened) {
         Path path = opened.season().path();
         home.used(path);
-        workshop = new Workshop(opened.season(), worker, Platform::runLater, Clock.systemUTC());
+        workshop = new Workshop(opened.season(), worker, Platform::runLater, clocks);
         workshop.season().pathProperty().addListener((o, before, now) -> {
             home.used(now);
             stage.setTitle("Fahrbahn: " + now.getFileName());
         });
-        window = new MainWindow(workshop, remembered, this::leave);
+        window = new MainWindow(workshop, clocks, remembered, this::leave);
         show(window, "Fahrbahn: " + path.getFileName());
         window.start();
         leaveWhenAsked();

@@ -17,7 +17,7 @@ public final class Labels {
     private static final int ALONG = 12;
 
     /** Of a line of text's height: what lies above the line it stands on. */
-    private static final double ABOVE = 0.76;
+    static final double ABOVE = 0.76;
 
     private final Pen pen;
     private final double width;
@@ -75,13 +75,6 @@ public final class Labels {
     public Labels free(double x, double y, double radius) {
         boxes.add(new Box(x - radius, y - radius, x + radius, y + radius));
         return this;
-    }
-
-    /** The box that words take when they stand at a place. */
-    public static Box box(Pen pen, String words, double x, double y, Pen.Anchor anchor) {
-        double wide = pen.width(words);
-        double left = x - (anchor == Pen.Anchor.LEFT ? 0 : anchor == Pen.Anchor.MIDDLE ? wide / 2 : wide);
-        return new Box(left, y - ABOVE * pen.lineHeight(), left + wide, y + (1 - ABOVE) * pen.lineHeight());
     }
 
     /** Words that name what lies at a point. */

@@ -134,6 +134,7 @@ class ClubTest extends InWindow {
 
     @Test
     void theDemoClubHoldsThreeRobotsThreeTablesAndTwoVenues() throws Exception {
+        DemoOnce.copyTo(home.resolve("demo.fahrbahn"));
         robot.type(KeyCode.D);
         untilOpen();
         assertThat(shop().season().club().entries(Sort.ROBOT)).hasSize(3);

@@ -2,6 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.live.LiveStatus.Phase;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -13,20 +14,16 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Random;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
-import org.junit.jupiter.api.parallel.Isolated;
 
-/** In the window: peers that send what no robot sends. It answers all the while, and can be disconnected. */
-@Isolated
-@Timeout(120)
+/** In the window: peers that send what no robot sends. It goes on answering, keeps nothing of it, and can be disconnected. */
+@Timeout(1800)
 class FloodTest extends InWindow {
-    private static final double ANSWER_MS = 500;
     private static final long MOST_HEAP = 1L << 30;
 
     private long before;
@@ -36,7 +33,7 @@ class FloodTest extends InWindow {
     }
 
     /** Lets the peer send until it is done or is let go, and asks the window again and again meanwhile. */
-    private void fire(String what, Peer peer, String told) throws Exception {
+    private void fire(String what, Peer peer, BooleanSupplier told) throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             CountDownLatch sent = new CountDownLatch(1);
             Thread sender = new Thread(() -> {
@@ -53,35 +50,24 @@ class FloodTest extends InWindow {
                 shop().live().connectTo("127.0.0.1:" + server.getLocalPort());
                 return null;
             });
-            double slowest = 0;
             int asked = 0;
-            while (!sent.await(0, TimeUnit.SECONDS) || asked < 5) {
-                long start = System.nanoTime();
-                CountDownLatch answered = new CountDownLatch(1);
-                Platform.runLater(answered::countDown);
-                assertThat(answered.await(30, TimeUnit.SECONDS)).isTrue();
-                slowest = Math.max(slowest, (System.nanoTime() - start) / 1e6);
-                asked++;
+            while (sent.getCount() > 0 || asked < 5) {
+                asked += onWindow(() -> 1); // it answers, or the watchdog of onWindow does
             }
-            until("told", () -> text("notice").contains(told));
+            until("told of " + what, told::getAsBoolean);
             System.gc(); // what is garbage is not held: with much memory to spare it lies about for long
-            long most = held() - before;
+            assertThat(held() - before).as(what + ": memory").isLessThan(MOST_HEAP);
             onWindow(() -> {
                 shop().live().disconnect();
                 return null;
             });
             until("disconnected", () -> shop().live().statusProperty().get().phase() == Phase.NONE);
             sender.join();
-            System.out.printf(
-                    java.util.Locale.ROOT,
-                    "under fire, %s: asked %d times, slowest answer %.0f ms, %d MB held%n",
-                    what,
-                    asked,
-                    slowest,
-                    most >> 20);
-            assertThat(slowest).as(what + ": slowest answer, ms").isLessThan(ANSWER_MS);
-            assertThat(most).as(what + ": memory").isLessThan(MOST_HEAP);
         }
+    }
+
+    private LiveStatus status() {
+        return shop().live().statusProperty().get();
     }
 
     /** What the latest collection left: what has been sent and read since, some gigabytes a second, is not in it. */
@@ -104,11 +90,11 @@ class FloodTest extends InWindow {
         fire(
                 "3.7 MB of changing headers",
                 out -> {
-                    for (int i = 0; i < 185_000; i++) {
+                    for (int i = 0; i < times(5_000, 185_000); i++) {
                         out.write(bytes("a" + i + ",b" + i + "\n1,2\n"));
                     }
                 },
-                "does not look like a robot: its columns changed");
+                () -> text("notice").contains("its columns changed"));
         fire(
                 "800 columns",
                 out -> {
@@ -116,30 +102,35 @@ class FloodTest extends InWindow {
                             IntStream.range(0, 800).mapToObj(i -> "s" + i).collect(Collectors.joining(","));
                     String numbers = IntStream.range(0, 800).mapToObj(i -> "7").collect(Collectors.joining(","));
                     out.write(bytes(names + "\n"));
-                    for (int i = 0; i < 3000; i++) {
+                    for (int i = 0; i < times(300, 3000); i++) {
                         out.write(bytes(numbers + "\n"));
                     }
                 },
-                "");
+                () -> status().brokenLines() >= times(300, 3000));
         byte[] garbage = new byte[1 << 20];
         new Random(3).nextBytes(garbage);
         fire(
                 "garbage as fast as it goes",
                 out -> {
-                    for (int i = 0; i < 400; i++) {
+                    for (int i = 0; i < times(20, 400); i++) {
                         out.write(garbage);
                     }
                 },
-                "make no sense");
+                () -> text("notice").contains("make no sense"));
         fire(
                 "one endless line",
                 out -> {
                     byte[] line = bytes("x".repeat(1 << 20));
-                    for (int i = 0; i < 400; i++) {
+                    for (int i = 0; i < times(20, 400); i++) {
                         out.write(line);
                     }
+                    out.write(bytes("\na,b\n1,2\n"));
                 },
-                "");
-        fire("good lines as fast as they go", out -> Flood.write(out, 64, 100_000, 0), "");
+                () -> status().readings() == 1);
+        long lines = times(10_000, 100_000);
+        fire(
+                "good lines as fast as they go",
+                out -> Flood.write(out, 63, lines, 0),
+                () -> status().readings() + status().dropped() == lines);
     }
 }

@@ -157,14 +157,12 @@ class FrameTest extends InWindow {
     @Test
     void theDemoGreetsOnceAndIsPutAwayForGood() throws Exception {
         close();
-        open(List.of("demo"));
-        untilOpen();
+        openDemo();
         until("greeted", () -> robot.lookup("#greeting").query().isVisible());
         robot.type(KeyCode.F8);
         until("put away", () -> !robot.lookup("#greeting").query().isVisible());
         close();
-        open(List.of("demo"));
-        untilOpen();
+        openDemo();
         assertThat(robot.lookup("#greeting").query().isVisible()).isFalse();
     }
 }

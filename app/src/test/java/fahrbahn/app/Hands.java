@@ -22,7 +22,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * seen it, instead of for a tenth of a second.
  */
 final class Hands extends FxRobot {
-    private static final int PATIENCE_S = 30;
+    private static final int PATIENCE_S = 300;
 
     @Override
     public FxRobot type(KeyCode... keys) {

@@ -1,10 +1,11 @@
 package fahrbahn.app;
 
-import fahrbahn.app.kit.Digits;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.core.Repeated;
 import fahrbahn.store.SeasonFile;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -15,12 +16,15 @@ import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import javafx.stage.Window;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -31,11 +35,14 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** A real window on a season of its own, under a real display; closed after each test. */
+/** A real window for all tests of a class, under a real display; each has a fresh season in it. */
 @ResourceLock("the one display")
 @ResourceLock(Resources.SYSTEM_PROPERTIES)
-abstract class InWindow {
-    private static final int PATIENCE_S = 30;
+abstract class InWindow extends Repeated {
+    /** So long no machine takes, however busy. */
+    private static final int PATIENCE_S = 300;
+
+    private static Stage window;
 
     static {
         // Nobody watches: two steps of the mouse from one button to the next.
@@ -46,13 +53,27 @@ abstract class InWindow {
     Path home;
 
     final FxRobot robot = new Hands();
-    private long lastDigitNs;
+    final HandClocks hands = new HandClocks();
     private FahrbahnApp app;
 
     @BeforeAll
     static void toolkit() throws Exception {
         FxToolkit.registerPrimaryStage();
         Platform.setImplicitExit(false);
+        window = onWindow(() -> {
+            Stage stage = new Stage();
+            stage.setScene(new Scene(new StackPane(), 1280, 800));
+            stage.show(); // by the first season it has its size
+            return stage;
+        });
+    }
+
+    @AfterAll
+    static void shut() throws Exception {
+        onWindow(() -> {
+            window.hide();
+            return null;
+        });
     }
 
     @BeforeEach
@@ -84,13 +105,22 @@ abstract class InWindow {
         return robot.lookup(".scroll-pane").queryAllAs(ScrollPane.class);
     }
 
+    /** The demo club; made before, for that takes seconds. */
+    void openDemo() throws Exception {
+        Path demo = home.resolve("demo.fahrbahn");
+        if (!Files.exists(demo)) {
+            DemoOnce.copyTo(demo);
+        }
+        open(List.of("demo"));
+        untilOpen();
+    }
+
     void open(List<String> arguments) throws Exception {
         System.setProperty("fahrbahn.home", home.toString());
-        app = new FahrbahnApp();
+        app = new FahrbahnApp(hands.clocks());
         onWindow(() -> {
-            Stage stage = new Stage();
-            app.start(stage, arguments);
-            stage.requestFocus();
+            app.start(window, arguments);
+            window.requestFocus();
             return null;
         });
         until("the window has the focus", () -> robot.listWindows().stream().anyMatch(w -> w.isFocused()));
@@ -99,7 +129,7 @@ abstract class InWindow {
     @AfterEach
     void close() throws Exception {
         onWindow(() -> {
-            List.copyOf(robot.listWindows()).forEach(Window::hide);
+            robot.listWindows().stream().filter(w -> w != window).toList().forEach(Window::hide);
             app.stop();
             return null;
         });
@@ -132,9 +162,7 @@ abstract class InWindow {
 
     /** Not so soon after the station before that both digits would be a number. */
     void go(Station station) throws Exception {
-        long before = lastDigitNs;
-        until("a digit of its own", () -> before == 0 || System.nanoTime() - before > Digits.AT_ONCE_NS);
-        lastDigitNs = System.nanoTime();
+        hands.later(1);
         robot.type(KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1)));
         until(station + " is shown", () -> text("freshness").startsWith(station.title()));
     }

@@ -2,6 +2,7 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.store.SeasonFile;
 import java.io.File;
 import java.lang.management.ManagementFactory;
@@ -20,20 +21,17 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * The window is killed at any moment while runs are logged by keys: no run is lost that was shown when the next was begun. By default a few
- * times; {@code -Dkills=40} as often as is wanted.
+ * The window is killed at any moment while runs are logged by keys: no run is lost that was shown when the next was begun.
  */
-@Timeout(600)
-@ResourceLock("the one display")
-class KillByKeysTest {
-    private static final int KILLS = Integer.getInteger("kills", 4);
+@Timeout(1800)
+class KillByKeysTest extends Repeated {
     private static final String SAID = "said";
+    private static final int PATIENCE_S = 300;
 
     @TempDir
     private Path folder;
@@ -50,14 +48,14 @@ class KillByKeysTest {
             Platform.setImplicitExit(false);
             FahrbahnApp app = new FahrbahnApp();
             FxRobot robot = new Hands();
-            WaitForAsyncUtils.waitForAsyncFx(30_000, () -> {
+            WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> {
                 Stage stage = new Stage();
                 app.start(stage, List.of(season.toString()));
                 stage.requestFocus();
                 return null;
             });
             WaitForAsyncUtils.waitFor(
-                    30,
+                    PATIENCE_S,
                     TimeUnit.SECONDS,
                     () -> app.workshop() != null
                             && robot.listWindows().stream().anyMatch(w -> w.isFocused())
@@ -67,11 +65,11 @@ class KillByKeysTest {
                 int before = shown(app);
                 robot.type(KeyCode.SPACE);
                 WaitForAsyncUtils.waitFor(
-                        30,
+                        PATIENCE_S,
                         TimeUnit.SECONDS,
                         () -> app.workshop().runs().log().watch().elapsedS() > 0.02);
                 robot.type(KeyCode.SPACE).type(before % 3 == 0 ? KeyCode.X : KeyCode.R);
-                WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> shown(app) > before);
+                WaitForAsyncUtils.waitFor(PATIENCE_S, TimeUnit.SECONDS, () -> shown(app) > before);
                 robot.type(KeyCode.SPACE).type(KeyCode.B); // the next is begun
                 Files.writeString(said, shown(app) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
             }
@@ -79,7 +77,7 @@ class KillByKeysTest {
 
         private static int shown(FahrbahnApp app) {
             return WaitForAsyncUtils.waitForAsyncFx(
-                    30_000, () -> app.workshop().runs().runs().size());
+                    PATIENCE_S * 1000L, () -> app.workshop().runs().runs().size());
         }
     }
 
@@ -118,7 +116,7 @@ class KillByKeysTest {
         @Override
         public void close() throws Exception {
             server.destroy();
-            assertThat(server.waitFor(10, TimeUnit.SECONDS)).isTrue();
+            server.waitFor();
         }
     }
 
@@ -130,9 +128,10 @@ class KillByKeysTest {
     void noRunThatWasShownIsLost() throws Exception {
         Path season = folder.resolve("season.fahrbahn");
         SeasonFile.openOrCreate(season, Clock.systemUTC()).close();
+        int kills = times(1, 8);
         Random random = new Random(3);
         int logged = 0;
-        for (int i = 0; i < KILLS; i++) {
+        for (int i = 0; i < kills; i++) {
             Path said = folder.resolve(SAID + i);
             File errors = folder.resolve("errors" + i).toFile();
             try (Screen screen = new Screen()) {
@@ -149,7 +148,7 @@ class KillByKeysTest {
                 } finally {
                     coach.destroyForcibly();
                 }
-                assertThat(coach.waitFor(10, TimeUnit.SECONDS)).isTrue();
+                coach.waitFor();
             }
             List<String> lines = said(said);
             int shown = Integer.parseInt(lines.get(lines.size() - 1));
@@ -164,7 +163,7 @@ class KillByKeysTest {
             }
         }
         System.out.printf(
-                "killed %d times while %d runs were logged by keys; none that was shown was lost%n", KILLS, logged);
-        assertThat(logged).isGreaterThanOrEqualTo(2 * KILLS);
+                "killed %d times while %d runs were logged by keys; none that was shown was lost%n", kills, logged);
+        assertThat(logged).isGreaterThanOrEqualTo(2 * kills);
     }
 }

@@ -9,6 +9,7 @@ import fahrbahn.core.setup.Line;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -24,8 +25,7 @@ class LayoutTest extends InWindow {
     @Override
     @BeforeEach
     void open() throws Exception {
-        open(List.of("demo"));
-        untilOpen();
+        openDemo();
         until("the bench robot is there", () -> shop().live().latestProperty().get().length > 0);
     }
 
@@ -42,8 +42,9 @@ class LayoutTest extends InWindow {
             return null;
         });
         until("driven", () -> shop().drive().canKeep());
+        double[][] sizes = {{1000, 640}, {1280, 800}, {1920, 1080}, {2560, 1440}};
         for (boolean large : new boolean[] {false, true}) {
-            for (double[] size : new double[][] {{1000, 640}, {1280, 800}, {1920, 1080}, {2560, 1440}}) {
+            for (double[] size : Arrays.copyOf(sizes, times(1, sizes.length))) {
                 resize(size);
                 walk(String.format(Locale.ROOT, "%.0f x %.0f%s, ", size[0], size[1], large ? " large" : ""), wrong);
             }
@@ -65,7 +66,8 @@ class LayoutTest extends InWindow {
         });
         until("it is judged", () -> mark(Station.GAINS) == Freshness.Mark.STALE);
         List<String> wrong = new ArrayList<>();
-        for (double[] size : new double[][] {{1000, 640}, {1280, 800}}) {
+        double[][] sizes = {{1000, 640}, {1280, 800}};
+        for (double[] size : Arrays.copyOf(sizes, times(1, sizes.length))) {
             resize(size);
             walk(String.format(Locale.ROOT, "stale, %.0f x %.0f, ", size[0], size[1]), wrong);
         }

@@ -7,7 +7,6 @@ import fahrbahn.app.chart.Plot;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
-import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
@@ -21,8 +20,7 @@ class LevelsStationTest extends InWindow {
     @Override
     @BeforeEach
     void open() throws Exception {
-        open(List.of("demo"));
-        untilOpen();
+        openDemo();
         robot.type(KeyCode.F8);
         robot.type(KeyCode.DIGIT4);
         until("both sensors have levels", () -> shop().levels().tables().size() == 2);

@@ -158,17 +158,23 @@ class TableStationTest extends InWindow {
                         .filter(p -> Math.hypot(p.xMm() - wanted.xMm(), p.yMm() - wanted.yMm()) < 0.1)
                         .isPresent());
         robot.clickOn("#benchDrive");
-        until("it drives", () -> shop().live().benchRobot().driving());
-        Pose start = shop().live().benchRobot().pose().orElseThrow();
         until(
                 "it comes along",
                 () -> shop().table()
                         .look()
                         .benchPose()
-                        .filter(p -> Math.hypot(p.xMm() - start.xMm(), p.yMm() - start.yMm()) > 100)
+                        .filter(p -> Math.hypot(p.xMm() - wanted.xMm(), p.yMm() - wanted.yMm()) > 100)
                         .isPresent());
         robot.clickOn("#benchHalt");
-        until("it stands", () -> !shop().live().benchRobot().driving());
+        Pose[] place = new Pose[1];
+        long[] since = new long[1];
+        until("it stands for twenty readings", () -> {
+            Pose now = shop().live().benchRobot().pose().orElseThrow();
+            long readings = shop().live().statusProperty().get().readings();
+            since[0] = now.equals(place[0]) ? since[0] : readings;
+            place[0] = now;
+            return readings - since[0] >= 20;
+        });
     }
 
     private void openMat(Path file) throws Exception {

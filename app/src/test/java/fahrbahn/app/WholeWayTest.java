@@ -42,7 +42,7 @@ class WholeWayTest extends InWindow {
 
         go(Station.LEVELS);
         SensorLevels left = shop().levels().sensors().get(0);
-        assertThat(left.roundedLevel())
+        assertThat(left.levels().bestLevel())
                 .isBetween(left.levels().dark().mean(), left.levels().light().mean());
         robot.type(KeyCode.U);
         until("the levels are on the robot", () -> mark(Station.LEVELS) == Freshness.Mark.FRESH);

@@ -4,15 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import fahrbahn.app.InMemory;
-import fahrbahn.app.demo.DemoSeason;
+import fahrbahn.app.DemoOnce;
+import fahrbahn.core.InMemory;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.Arrays;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -25,18 +23,10 @@ class CheckCommandTest {
     private Path season;
     private String err;
 
-    private static byte[] demo;
-
-    @BeforeAll
-    static void makeDemo(@TempDir(factory = InMemory.class) Path once) throws Exception {
-        Path file = once.resolve("demo.fahrbahn");
-        DemoSeason.open(file, Clock.systemUTC()).close();
-        demo = Files.readAllBytes(file);
-    }
-
     @BeforeEach
     void demo() throws Exception {
-        season = Files.write(folder.resolve("demo.fahrbahn"), demo);
+        season = folder.resolve("demo.fahrbahn");
+        DemoOnce.copyTo(season);
     }
 
     private int run(StringWriter out, Object... arguments) {

@@ -3,7 +3,8 @@ package fahrbahn.headless;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import fahrbahn.app.InMemory;
+import fahrbahn.core.InMemory;
+import fahrbahn.core.Repeated;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Course;
@@ -33,14 +34,12 @@ import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
 
 /** Commands with input of every wrong kind: 0 or 2, words and no trace, JSON without numbers that are none, and an end. */
-@Timeout(240)
-class FuzzCommandsTest {
+@Timeout(1800)
+class FuzzCommandsTest extends Repeated {
     private static final String PLAN = """
             {"format": "fahrbahn-plan", "version": 1, "minutes": 40, "tables": ["a", "b"], "lampChangesS": [600], "teams": [
              {"name": "Sandpipers", "robots": ["Plover"], "settings": ["soft", "sharp"], "lapS": 22, "resetS": 20, "runsEach": 5}]}""";
 
-    private static final int CASES = 5000;
-    private static final double MOST_S = 10;
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
 
     private static final String[] EXTREMES = {
@@ -69,16 +68,15 @@ class FuzzCommandsTest {
     @TempDir(factory = InMemory.class)
     private Path folder;
 
-    private record Outcome(int exit, String out, String err, double seconds) {}
+    private record Outcome(int exit, String out, String err) {}
 
     private static Outcome run(List<String> arguments) {
         StringWriter out = new StringWriter();
         StringWriter err = new StringWriter();
         CommandLine commands =
                 Headless.commandLine().setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
-        long start = System.nanoTime();
         int exit = Headless.run(commands, arguments.toArray(String[]::new));
-        return new Outcome(exit, out.toString(), err.toString(), (System.nanoTime() - start) / 1e9);
+        return new Outcome(exit, out.toString(), err.toString());
     }
 
     private static String mutated(String text, Random random) {
@@ -162,8 +160,8 @@ class FuzzCommandsTest {
         SeasonFile.create(season, Clock.systemUTC()).close();
         byte[] seasonBytes = Files.readAllBytes(season);
         int good = 0;
-        double slowest = 0;
-        for (int i = 0; i < CASES; i++) {
+        int cases = times(200, 5000);
+        for (int i = 0; i < cases; i++) {
             Random random = new Random(i);
             boolean whole = random.nextInt(6) == 0;
             Path file = folder.resolve("case" + i % 7 + (i % 11 == 0 ? " ;?#%" : "") + ".json");
@@ -277,12 +275,10 @@ class FuzzCommandsTest {
                             argument(random));
             };
             Outcome outcome = run(arguments);
-            slowest = Math.max(slowest, outcome.seconds());
             good += outcome.exit() == 0 ? 1 : 0;
             assertThat(outcome.exit())
                     .as("%d: %s%n%s", i, arguments, outcome.err())
                     .isIn(0, 2);
-            assertThat(outcome.seconds()).as("%d: %s", i, arguments).isLessThan(MOST_S);
             assertThat(outcome.err()).as("%d: %s", i, arguments).doesNotContain("\tat ", "nobody foresaw", "Exception");
             if (outcome.exit() == 0) {
                 assertThat(outcome.out()).doesNotContain("NaN", "Infinity");
@@ -296,9 +292,8 @@ class FuzzCommandsTest {
                 assertThat(outcome.err()).as("%d: %s", i, arguments).isNotBlank();
             }
         }
-        System.out.printf(
-                java.util.Locale.ROOT, "commands: %d cases, %d answered, slowest %.2f s%n", CASES, good, slowest);
-        assertThat(good).as("not everything is refused").isGreaterThan(CASES / 20);
+        System.out.printf(java.util.Locale.ROOT, "commands: %d cases, %d answered%n", cases, good);
+        assertThat(good).as("not everything is refused").isGreaterThan(cases / 20);
     }
 
     /** The same robot with turn marks. */

@@ -32,10 +32,16 @@ public final class FreeLabels {
         List<Labels.Box> boxes = new ArrayList<>();
         for (RecordingPen.Mark mark : pen.marks) {
             if (mark.what().equals("text")) {
-                boxes.add(Labels.box(pen, mark.words(), mark.x()[0], mark.y()[0], Pen.Anchor.LEFT));
+                boxes.add(box(pen, mark.words(), mark.x()[0], mark.y()[0]));
             }
         }
         return boxes;
+    }
+
+    /** That words take whose left end and base line are there. */
+    static Labels.Box box(Pen pen, String words, double left, double y) {
+        double top = y - Labels.ABOVE * pen.lineHeight();
+        return new Labels.Box(left, top, left + pen.width(words), top + pen.lineHeight());
     }
 
     static void apart(List<Labels.Box> boxes, double width, double height) {

@@ -181,11 +181,6 @@ public final class BenchRobot {
         return stand.map(s -> s.at(ticks).offset(0, placeMm));
     }
 
-    /** Whether it is driving. */
-    public synchronized boolean driving() {
-        return stand.isPresent() && stand.get().ride().isPresent();
-    }
-
     /** On a table as on the strip: a hand does not reach further. */
     private double held(double mm) {
         return Math.max(-rig.reachMm(), Math.min(rig.reachMm(), mm));

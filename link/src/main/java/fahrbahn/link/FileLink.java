@@ -32,14 +32,14 @@ public final class FileLink extends StreamLink {
 
     private final Path file;
 
-    private FileLink(Path file, LinkListener listener) {
-        super(listener);
+    private FileLink(Path file, LinkListener listener, LinkTimes times) {
+        super(listener, times);
         this.file = file;
     }
 
     /** Returns at once; when there is no such file, the listener hears that the link is lost. */
-    public static FileLink open(Path file, LinkListener listener) {
-        FileLink link = new FileLink(file, listener);
+    public static FileLink open(Path file, LinkListener listener, LinkTimes times) {
+        FileLink link = new FileLink(file, listener, times);
         link.begin();
         return link;
     }

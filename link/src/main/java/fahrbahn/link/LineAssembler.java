@@ -5,6 +5,7 @@ import fahrbahn.core.readings.Reading;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.function.LongSupplier;
 
 /** Bytes as they come, in pieces of any size, into lines and readings. Its memory is one line. */
 final class LineAssembler {
@@ -14,11 +15,12 @@ final class LineAssembler {
     private final LineDecoder decoder = new LineDecoder();
     private final LinkListener listener;
     private final byte[] line = new byte[LONGEST_LINE];
-    private final Sanity sanity = new Sanity(System::nanoTime);
+    private final Sanity sanity;
     private int length;
 
-    LineAssembler(LinkListener listener) {
+    LineAssembler(LinkListener listener, LongSupplier nanoClock) {
         this.listener = listener;
+        this.sanity = new Sanity(nanoClock);
     }
 
     /** @throws NoRobotException when it cannot be a robot that sends this */

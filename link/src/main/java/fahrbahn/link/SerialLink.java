@@ -16,8 +16,8 @@ public final class SerialLink extends StreamLink {
     private final String port;
     private final int baud;
 
-    private SerialLink(String port, int baud, LinkListener listener) {
-        super(listener);
+    private SerialLink(String port, int baud, LinkListener listener, LinkTimes times) {
+        super(listener, times);
         this.port = port;
         this.baud = baud;
     }
@@ -27,8 +27,8 @@ public final class SerialLink extends StreamLink {
      *
      * @param port as the system calls it
      */
-    public static SerialLink open(String port, int baud, LinkListener listener) {
-        SerialLink link = new SerialLink(port, baud, listener);
+    public static SerialLink open(String port, int baud, LinkListener listener, LinkTimes times) {
+        SerialLink link = new SerialLink(port, baud, listener, times);
         link.begin();
         return link;
     }

@@ -15,9 +15,9 @@ import java.util.concurrent.TimeUnit;
  */
 abstract class StreamLink implements Link {
     private static final int BUFFER_BYTES = 1 << 16;
-    private static final long TRY_AGAIN_MS = 400;
 
     private final LinkListener listener;
+    private final LinkTimes times;
     private final LineAssembler lines;
     private final ExecutorService sender = Executors.newSingleThreadExecutor(Threads.daemon("robot link sender"));
     private final CountDownLatch closed = new CountDownLatch(1);
@@ -37,9 +37,10 @@ abstract class StreamLink implements Link {
         }
     }
 
-    StreamLink(LinkListener listener) {
+    StreamLink(LinkListener listener, LinkTimes times) {
         this.listener = listener;
-        this.lines = new LineAssembler(listener);
+        this.times = times;
+        this.lines = new LineAssembler(listener, times.nanoClock());
     }
 
     /** Makes the way anew; may wait some seconds. */
@@ -98,10 +99,10 @@ abstract class StreamLink implements Link {
         Pulse pulse = new Pulse();
         for (int count = open.read(buffer); count >= 0 && !isClosed(); count = open.read(buffer)) {
             if (count > 0) {
-                pulse.heard(System.nanoTime());
+                pulse.heard(times.nanoClock().getAsLong());
                 away = false;
                 lines.take(buffer, count);
-            } else if (open.mayVanish() && pulse.gone(System.nanoTime())) {
+            } else if (open.mayVanish() && pulse.gone(times.nanoClock().getAsLong())) {
                 throw new IOException("it says nothing any more");
             }
         }
@@ -116,7 +117,7 @@ abstract class StreamLink implements Link {
     /** Until it is time to try again, or the link is closed. */
     private void pause() {
         try {
-            closed.await(TRY_AGAIN_MS, TimeUnit.MILLISECONDS);
+            closed.await(times.tryAgainMs(), TimeUnit.MILLISECONDS);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }

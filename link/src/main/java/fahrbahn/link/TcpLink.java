@@ -16,14 +16,14 @@ public final class TcpLink extends StreamLink {
     private final TcpAddress address;
     private volatile Socket connecting;
 
-    private TcpLink(TcpAddress address, LinkListener listener) {
-        super(listener);
+    private TcpLink(TcpAddress address, LinkListener listener, LinkTimes times) {
+        super(listener, times);
         this.address = address;
     }
 
     /** Returns at once; when nobody answers, the listener hears that the link is lost. */
-    public static TcpLink open(TcpAddress address, LinkListener listener) {
-        TcpLink link = new TcpLink(address, listener);
+    public static TcpLink open(TcpAddress address, LinkListener listener, LinkTimes times) {
+        TcpLink link = new TcpLink(address, listener, times);
         link.begin();
         return link;
     }

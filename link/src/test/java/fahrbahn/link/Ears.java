@@ -7,11 +7,18 @@ import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Predicate;
 
 /** Hears a link and keeps everything, for tests that wait for it. */
 final class Ears implements LinkListener {
-    static final int PATIENCE_S = 20;
+    /** So long no machine takes, however busy. */
+    static final int PATIENCE_S = 300;
+
+    /** Of the link: stands still until a test moves it. */
+    final AtomicLong nowNs = new AtomicLong();
+
+    final LinkTimes times = new LinkTimes(nowNs::get, 1);
 
     final BlockingQueue<Reading> readings = new LinkedBlockingQueue<>();
     final BlockingQueue<String> away = new LinkedBlockingQueue<>();

@@ -54,7 +54,7 @@ class LinkTest {
             Thread serving = Threads.daemon("serving").newThread(server::serve);
             serving.start();
             Ears ears = new Ears();
-            try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.port()), ears)) {
+            try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.port()), ears, ears.times)) {
                 assertThat(ears.readings.poll(PATIENCE_S, TimeUnit.SECONDS)).isNotNull();
                 assertThat(ears.sensors).isEqualTo(BenchRig.PAIR.names());
                 link.send("at 12.5");
@@ -74,7 +74,7 @@ class LinkTest {
             free = taken.getLocalPort();
         }
         Ears ears = new Ears();
-        try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", free), ears)) {
+        try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", free), ears, ears.times)) {
             assertThat(ears.lost.poll(PATIENCE_S, TimeUnit.SECONDS)).contains("Nothing answers at 127.0.0.1:" + free);
         }
     }
@@ -83,7 +83,7 @@ class LinkTest {
     void brokenLinesOnTheWireAreCountedNotFatal() throws Exception {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             Ears ears = new Ears();
-            try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears);
+            try (Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears, ears.times);
                     Socket robot = server.accept()) {
                 OutputStream out = robot.getOutputStream();
                 out.write("left,right\n1,2\n1\n#x\n%$\n3,4\n".getBytes(StandardCharsets.UTF_8));
@@ -100,7 +100,7 @@ class LinkTest {
     void aRobotThatGoesAndComesBackIsHeardAgainAndHalfALineIsLost() throws Exception {
         Ears ears = new Ears();
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
-                Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears)) {
+                Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears, ears.times)) {
             try (Socket robot = server.accept()) {
                 robot.getOutputStream().write("left,right\n1,2\n77,".getBytes(StandardCharsets.UTF_8));
                 ears.await("the first", r -> r.value(0) == 1);
@@ -123,7 +123,7 @@ class LinkTest {
     void columnsMayChangeAndLinesMayBeEndless() throws Exception {
         Ears ears = new Ears();
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress());
-                Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears);
+                Link link = TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears, ears.times);
                 Socket robot = server.accept()) {
             OutputStream out = robot.getOutputStream();
             out.write("left,right\r\n1,2\r\na,b,c\r\n5,6,7\r\n".getBytes(StandardCharsets.UTF_8));
@@ -152,12 +152,12 @@ class LinkTest {
     void aFileIsReadAsItGrowsAndAgainWhenItIsBegunAnew(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("log.csv");
         Ears missing = new Ears();
-        try (Link none = FileLink.open(file, missing)) {
+        try (Link none = FileLink.open(file, missing, missing.times)) {
             assertThat(missing.lost.poll(PATIENCE_S, TimeUnit.SECONDS)).contains("There is no file");
         }
         Files.writeString(file, "# made by a test\nleft,right\n1,2\n");
         Ears ears = new Ears();
-        try (Link link = FileLink.open(file, ears)) {
+        try (Link link = FileLink.open(file, ears, ears.times)) {
             ears.await("what was there", r -> r.value(0) == 1);
             Files.writeString(file, "3,", StandardOpenOption.APPEND);
             Files.writeString(file, "4\n", StandardOpenOption.APPEND);
@@ -185,7 +185,7 @@ class LinkTest {
         }
         Files.writeString(file, text);
         Ears ears = new Ears();
-        try (Link link = FileLink.open(file, ears)) {
+        try (Link link = FileLink.open(file, ears, ears.times)) {
             ears.await("the last line", r -> r.value(0) == lines - 1);
             assertThat(ears.sensors).containsExactly("left", "right");
             assertThat(ears.readings.size()).isLessThan(60_000);

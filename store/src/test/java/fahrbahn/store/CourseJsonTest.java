@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Surface;
@@ -39,7 +40,7 @@ class CourseJsonTest {
     @ParameterizedTest
     @MethodSource("courses")
     void whatIsWrittenIsReadAgain(Course course) throws Exception {
-        Course again = CourseJson.parse(CourseJson.write(course));
+        Course again = CourseJson.parseDraft(CourseJson.write(Draft.of(course))).course();
         assertThat(again.name()).isEqualTo(course.name());
         assertThat(again.closed()).isEqualTo(course.closed());
         assertThat(again.palette()).isEqualTo(course.palette());
@@ -55,10 +56,10 @@ class CourseJsonTest {
 
     @Test
     void surfacesOfOnesOwnAreKeptAndUnknownFieldsAreNoError() throws Exception {
-        String json = CourseJson.write(DemoCourses.mission())
+        String json = CourseJson.write(Draft.of(DemoCourses.mission()))
                 .replace("\"name\"", "\"laidBy\" : \"the club\", \"name\"")
                 .replace("\"surfaces\" : {", "\"surfaces\" : { \"floor\" : 3,");
-        Course course = CourseJson.parse(json);
+        Course course = CourseJson.parseDraft(json).course();
         assertThat(course.palette().entry()).isEqualTo(Surface.grey(1.25));
     }
 
@@ -77,7 +78,7 @@ class CourseJsonTest {
                 "\"parts\" : [ | \"parts\" : [[], | parts[0] is []; it must be an object"
             })
     void aBadCourseNamesTheFieldTheValueAndTheRule(String good, String bad, String message) throws Exception {
-        String json = CourseJson.write(DemoCourses.mission());
+        String json = CourseJson.write(Draft.of(DemoCourses.mission()));
         assertThat(json).contains(good);
         Path file = Files.writeString(
                 folder.resolve("bad.json"),

@@ -2,6 +2,7 @@ package fahrbahn.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.core.readings.ReadingsFile;
@@ -11,20 +12,19 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.trials.TrialsFile;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.Random;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 /**
  * Files a stranger, a disk or a child has been at: thousands of mutations of good ones. Each is read, or refused with a message;
- * nothing else is thrown, and none takes long.
+ * nothing else is thrown, and each has an end.
  */
-class FuzzTest {
-    private static final int MUTATIONS = 3000;
-    private static final Duration LONG = Duration.ofSeconds(2);
+@Timeout(600)
+class FuzzTest extends Repeated {
     private static final String[] SPLINTERS = {
         "\"",
         "{",
@@ -90,7 +90,9 @@ class FuzzTest {
 
     @Test
     void courses() throws Exception {
-        mutate(CourseJson.write(DemoCourses.mission()), CourseJson::parse);
+        mutate(
+                CourseJson.write(Draft.of(DemoCourses.mission())),
+                text -> CourseJson.parseDraft(text).course());
     }
 
     @Test
@@ -109,7 +111,7 @@ class FuzzTest {
                   <text x="4" y="30">mat</text><circle cx="9" cy="9" r="3" style="fill:blue;opacity:.5"/>
                 </svg>
                 """;
-        mutate(svg, text -> SvgPicture.read(text.getBytes(StandardCharsets.UTF_8), 400), 1200);
+        mutate(svg, text -> SvgPicture.read(text.getBytes(StandardCharsets.UTF_8), 400), times(40, 1200));
     }
 
     @Test
@@ -132,8 +134,8 @@ class FuzzTest {
         mutate(csv, text -> TrialsFile.read(new StringReader(text)));
     }
 
-    private static void mutate(String good, Reader reader) throws Exception {
-        mutate(good, reader, MUTATIONS);
+    private void mutate(String good, Reader reader) throws Exception {
+        mutate(good, reader, times(200, 3000));
     }
 
     private static void mutate(String good, Reader reader, int mutations) throws Exception {
@@ -142,7 +144,6 @@ class FuzzTest {
         int refused = 0;
         for (int i = 0; i < mutations; i++) {
             String bad = mutation(good, random);
-            long begun = System.nanoTime();
             try {
                 reader.read(bad);
             } catch (BadFileException | BadValueException | BadReadingsException expected) {
@@ -151,7 +152,6 @@ class FuzzTest {
             } catch (RuntimeException | Error broken) {
                 throw new AssertionError("mutation " + i + ":\n" + bad, broken);
             }
-            assertThat(Duration.ofNanos(System.nanoTime() - begun)).as(bad).isLessThan(LONG);
         }
         assertThat(refused).as("mutations that break the file").isGreaterThan(mutations / 10);
     }

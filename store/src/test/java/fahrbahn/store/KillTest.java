@@ -2,6 +2,8 @@ package fahrbahn.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.core.InMemory;
+import fahrbahn.core.Repeated;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -15,7 +17,6 @@ import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
@@ -25,11 +26,11 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * A program that is killed at any moment, while it begins seasons and while it writes into them, loses nothing it had said was saved.
- * Four writers share a program, so each kill cuts four of them short; several programs run at a time, for a start takes a second.
+ * Four writers share a program, so each kill cuts four of them short; several programs run at a time, for a start takes a second. Every other
+ * program kills itself, between a step and its word.
  */
-@Timeout(240)
-class KillTest {
-    private static final int KILLS = 100;
+@Timeout(1800)
+class KillTest extends Repeated {
     private static final int WRITERS = 4;
     private static final String SAID = "said";
 
@@ -44,6 +45,8 @@ class KillTest {
         private Writers() {}
 
         private static Path said;
+        private static int endsAtStep = Integer.MAX_VALUE;
+        private static final AtomicInteger STEPS = new AtomicInteger();
 
         public static void main(String[] arguments) throws Exception {
             Path folder = Path.of(arguments[0]);
@@ -55,6 +58,7 @@ class KillTest {
                 write(folder.resolve("once"), "0");
                 return;
             }
+            endsAtStep = arguments[1].equals("on") ? Integer.MAX_VALUE : Integer.parseInt(arguments[1]);
             for (int i = 0; i < WRITERS; i++) {
                 Path file = folder.resolve("s" + i);
                 String name = String.valueOf(i);
@@ -79,6 +83,9 @@ class KillTest {
                             "step " + step,
                             Change.put("k", "", "a", String.valueOf(step)),
                             Change.put("k", "", "b", "\"" + step + "x".repeat(step % 7 * 900) + "\"")));
+                    if (STEPS.incrementAndGet() == endsAtStep) {
+                        Runtime.getRuntime().halt(1); // it is saved, and nobody was told
+                    }
                     say(name + " " + step);
                 }
                 if (open.lastStep() % 12 == 0) {
@@ -119,7 +126,22 @@ class KillTest {
 
         void kill() throws Exception {
             long before = said().size();
-            Process program = programs.start(folder);
+            if (kills % 2 == 1) {
+                Process itself = programs.start(folder, String.valueOf(1 + random.nextInt(12)));
+                itself.waitFor();
+            } else {
+                fromOutside(before);
+            }
+            kills++;
+            int[] confirmed = confirmed();
+            for (int i = 0; i < WRITERS; i++) {
+                int found = check(folder.resolve("s" + i), confirmed[i]);
+                cutShort += found != confirmed[i] ? 1 : 0;
+            }
+        }
+
+        private void fromOutside(long before) throws Exception {
+            Process program = programs.start(folder, "on");
             try {
                 // After some steps, however slow the machine, and then at any moment: not a multiple of anything the
                 // program does.
@@ -128,13 +150,7 @@ class KillTest {
             } finally {
                 program.destroyForcibly();
             }
-            assertThat(program.waitFor(10, TimeUnit.SECONDS)).isTrue();
-            kills++;
-            int[] confirmed = confirmed();
-            for (int i = 0; i < WRITERS; i++) {
-                int found = check(folder.resolve("s" + i), confirmed[i]);
-                cutShort += found != confirmed[i] ? 1 : 0;
-            }
+            program.waitFor();
         }
 
         /** Limited by the time-out of the class. */
@@ -171,13 +187,14 @@ class KillTest {
     }
 
     @Test
-    void aHundredKillsLoseNothing() throws Exception {
+    void killsLoseNothing() throws Exception {
+        int kills = times(4, 100);
         QuickStart programs = new QuickStart(Files.createDirectory(folder.resolve("programs")), Writers.class);
         ExecutorService lanes = Executors.newFixedThreadPool(LANES);
         try {
             List<Lane> all = new ArrayList<>();
             List<Future<?>> ends = new ArrayList<>();
-            AtomicInteger left = new AtomicInteger(KILLS);
+            AtomicInteger left = new AtomicInteger(kills);
             for (int i = 0; i < LANES; i++) {
                 Lane lane = new Lane(programs, Files.createDirectory(folder.resolve("lane " + i)), i);
                 all.add(lane);
@@ -198,12 +215,12 @@ class KillTest {
                         .as("of all those kills no series is left")
                         .isLessThanOrEqualTo(WRITERS);
             }
-            assertThat(all.stream().mapToInt(l -> l.kills).sum()).isEqualTo(KILLS);
+            assertThat(all.stream().mapToInt(l -> l.kills).sum()).isEqualTo(kills);
             int cutShort = all.stream().mapToInt(l -> l.cutShort).sum();
             System.out.printf(
                     "kills: %d programs of %d writers, after %d steps said to be saved; %d cut short between a step and its word%n",
-                    KILLS, WRITERS, steps, cutShort);
-            assertThat(steps).as("they are killed at work").isGreaterThan(KILLS * WRITERS);
+                    kills, WRITERS, steps, cutShort);
+            assertThat(steps).as("they are killed at work").isGreaterThan(kills);
             assertThat(cutShort)
                     .as("they are killed between a step and its word as well")
                     .isPositive();

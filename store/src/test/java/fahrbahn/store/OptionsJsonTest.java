@@ -127,8 +127,16 @@ class OptionsJsonTest {
                         "emergency sensors",
                         "limits",
                         "turn marks");
-        Drive weak =
-                full.robot().drive().withTraits(full.robot().drive().traits().withBatteryShare(0.8));
+        Traits traits = full.robot().drive().traits();
+        Drive weak = full.robot()
+                .drive()
+                .withTraits(new Traits(
+                        traits.mayReverse(),
+                        0.8,
+                        traits.curve(),
+                        traits.mismatchShare(),
+                        traits.slipShare(),
+                        traits.scrub()));
         assertThat(SetupDifference.between(full, full.withDrive(weak)))
                 .containsExactly(new Cause(Aspect.DRIVE, "battery (share)", 0.95, 0.8));
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.mat.LineFollower;
 import fahrbahn.core.mat.Mat;
@@ -33,7 +34,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class PictureFileTest {
+class PictureFileTest extends Repeated {
     @TempDir
     private Path folder;
 
@@ -111,7 +112,7 @@ class PictureFileTest {
     }
 
     /** A row at a time, so that the test itself needs no memory for it: grey, 8 bit. */
-    private static void writeHugePng(Path file, int columns, int rows) throws Exception {
+    private static void writeHugePng(Path file, int columns, int rows, int written) throws Exception {
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
             out.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
             ByteArrayOutputStream header = new ByteArrayOutputStream();
@@ -123,7 +124,7 @@ class PictureFileTest {
             ByteArrayOutputStream packed = new ByteArrayOutputStream();
             try (DeflaterOutputStream deflater = new DeflaterOutputStream(packed, new Deflater(1))) {
                 byte[] row = new byte[columns + 1];
-                for (int i = 0; i < rows; i++) {
+                for (int i = 0; i < written; i++) {
                     deflater.write(row);
                 }
             }
@@ -146,15 +147,16 @@ class PictureFileTest {
     }
 
     @Test
-    void aHundredMegapixelsAreScaledAndMoreAreRefused() throws Exception {
+    void manyMegapixelsAreScaledAndTooManyAreRefused() throws Exception {
         Path large = folder.resolve("large.png");
-        writeHugePng(large, 12_000, 9_000);
+        int columns = times(6_000, 12_000);
+        writeHugePng(large, columns, columns * 3 / 4, columns * 3 / 4);
         PictureFile read = PictureDecoder.read(large);
         assertThat((long) read.picture().columns() * read.picture().rows()).isLessThanOrEqualTo(12_000_000L);
-        assertThat(read.picture().columns()).isEqualTo(4000);
-        assertThat(read.picture().scaledFrom()).isEqualTo(12_000);
+        assertThat(read.picture().columns()).isBetween(3000, 4000);
+        assertThat(read.picture().scaledFrom()).isEqualTo(columns);
         Path absurd = folder.resolve("absurd.png");
-        writeHugePng(absurd, 30_000, 20_000);
+        writeHugePng(absurd, 30_000, 20_000, 1); // its head says so: the rest is not looked at
         assertThatThrownBy(() -> PictureDecoder.read(absurd))
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining("600 million pixels")

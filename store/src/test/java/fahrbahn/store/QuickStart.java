@@ -39,9 +39,9 @@ final class QuickStart {
         assertThat(once.waitFor()).isZero();
     }
 
-    /** It does not end by itself. */
-    Process start(Path work) throws Exception {
-        return start("-XX:SharedArchiveFile=" + archive(), work, "on");
+    /** @param argument what it is to do there */
+    Process start(Path work, String argument) throws Exception {
+        return start("-XX:SharedArchiveFile=" + archive(), work, argument);
     }
 
     private Path archive() {

@@ -3,6 +3,8 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.InMemory;
+import fahrbahn.core.Repeated;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -15,11 +17,10 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Seasons damaged in every way a disk can: what is shown was written, and what is still there can be had. */
-@Timeout(120)
-class SalvageTest {
+@Timeout(1800)
+class SalvageTest extends Repeated {
     private static final int DOCUMENTS = 60;
     private static final int PAGE = 4096;
-    private static final int SEASONS = 510;
 
     @TempDir(factory = InMemory.class)
     private Path folder;
@@ -110,13 +111,14 @@ class SalvageTest {
     }
 
     @Test
-    void fiveHundredDamagedSeasonsOpenOrSayWhyAndNothingIsShownThatWasNeverWritten() throws Exception {
+    void damagedSeasonsOpenOrSayWhyAndNothingIsShownThatWasNeverWritten() throws Exception {
         byte[] sound = Files.readAllBytes(sound());
+        int seasons = times(24, 510);
         int opened = 0;
         int refused = 0;
         int salvaged = 0;
         long documents = 0;
-        for (int i = 0; i < SEASONS; i++) {
+        for (int i = 0; i < seasons; i++) {
             Random random = new Random(i);
             byte[] bytes = damage(sound, i, random);
             Path file = Files.write(folder.resolve("damaged.fahrbahn"), bytes);
@@ -158,13 +160,13 @@ class SalvageTest {
         System.out.printf(
                 java.util.Locale.ROOT,
                 "corruption: %d seasons, %d opened, %d refused with words, %d salvaged with %.1f of %d documents each%n",
-                SEASONS,
+                seasons,
                 opened,
                 refused,
                 salvaged,
                 documents / (double) salvaged,
                 DOCUMENTS);
-        assertThat(opened + refused).isEqualTo(SEASONS);
+        assertThat(opened + refused).isEqualTo(seasons);
         assertThat(documents / (double) salvaged)
                 .as("documents that can be had")
                 .isGreaterThan(0.8 * DOCUMENTS);

@@ -28,7 +28,6 @@ import javafx.scene.layout.VBox;
 
 /** Round an obstacle: the arc and its commands, where it meets the line again, and touch against distance. */
 final class DetourPage {
-    static final String TITLE = "Detour";
     private static final double SIDE_WIDTH = 430;
     private static final List<Integer> TURNS = List.of(0, 45, 60, 75, 90);
 
@@ -64,7 +63,7 @@ final class DetourPage {
         VBox body = Nodes.column(
                 Nodes.panel("The obstacle and the robot", verdict, where, fields()),
                 Nodes.grow(Nodes.row(Nodes.grow(Nodes.panel("From above", drawn, Nodes.grow(picture))), side)));
-        return new Pages.Page(TITLE, body, List.of(other), nowNs -> {
+        return new Pages.Page(body, List.of(other), nowNs -> {
             model.look();
             progress.setProgress(model.progress());
         });

@@ -15,19 +15,25 @@ public final class DriveView {
     private DriveView() {}
 
     public static StationView of(DriveModel model) {
-        ReplayPage replay = new ReplayPage(model);
-        ManyPage many = new ManyPage(model);
-        Controls one = new Controls(model, "");
-        Controls all = new Controls(model, "Many");
-        return new Pages(List.of(
-                        one.watched(replay.page(one.row(one.run, one.many, one.stop, one.keep), one.actions())),
-                        all.watched(
-                                many.page(all.row(all.many, all.stop, all.run), List.of(all.many, all.stop, all.run))),
-                        new TwoPage(model).page(),
-                        new StopPage(model.stops()).page(),
-                        new DetourPage(model.detours()).page(),
-                        new LogPage(model.log()).page()))
+        return new Pages()
+                .with(DriveModel.REPLAY, () -> replay(model))
+                .with(DriveModel.MANY, () -> many(model))
+                .with("A and B", () -> new TwoPage(model).page())
+                .with("Stopping", () -> new StopPage(model.stops()).page())
+                .with("Detour", () -> new DetourPage(model.detours()).page())
+                .with("Robot log", () -> new LogPage(model.log()).page())
                 .view(model.pageProperty());
+    }
+
+    private static Pages.Page replay(DriveModel model) {
+        Controls one = new Controls(model, "");
+        return one.watched(new ReplayPage(model).page(one.row(one.run, one.many, one.stop, one.keep), one.actions()));
+    }
+
+    private static Pages.Page many(DriveModel model) {
+        Controls all = new Controls(model, "Many");
+        List<Action> actions = List.of(all.many, all.stop, all.run);
+        return all.watched(new ManyPage(model).page(all.row(all.many, all.stop, all.run), actions));
     }
 
     /** What starts and stops the twin, and on which table; on two pages alike. */
@@ -63,7 +69,7 @@ public final class DriveView {
 
         /** The page, with its progress followed. */
         Pages.Page watched(Pages.Page page) {
-            return new Pages.Page(page.title(), page.content(), page.actions(), nowNs -> {
+            return new Pages.Page(page.content(), page.actions(), nowNs -> {
                 progress.setProgress(model.progress());
                 page.frame().accept(nowNs);
             });

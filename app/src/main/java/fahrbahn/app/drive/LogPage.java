@@ -67,7 +67,7 @@ final class LogPage {
             right.getChildren().add(Nodes.grow(plot.stacked(plot == steering)));
         }
         VBox content = Nodes.column(controls, Nodes.grow(new SideBySide(left, right, LEFT_SHARE, LEAST_EM)));
-        return new Pages.Page("Robot log", content, List.of(open, paste, record, keep));
+        return new Pages.Page(content, List.of(open, paste, record, keep));
     }
 
     private void open() {

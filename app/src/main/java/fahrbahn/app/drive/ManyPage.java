@@ -79,7 +79,7 @@ final class ManyPage {
         List<Action> actions = new ArrayList<>(shared);
         actions.add(lost);
         actions.add(save);
-        return new Pages.Page(DriveModel.MANY, page, actions);
+        return new Pages.Page(page, actions);
     }
 
     private double lineWidthMm() {

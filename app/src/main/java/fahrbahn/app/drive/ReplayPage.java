@@ -119,7 +119,7 @@ final class ReplayPage {
         page = Nodes.column(controls, Nodes.grow(new SideBySide(left, right, LEFT_SHARE, LEAST_EM)));
         List<Action> actions = new ArrayList<>(shared);
         actions.addAll(List.of(play, back, on, jumpBack, jumpOn, slower, faster, closer, next, save));
-        return new Pages.Page(DriveModel.REPLAY, page, actions, this::frame);
+        return new Pages.Page(page, actions, this::frame);
     }
 
     private double lineWidthMm() {

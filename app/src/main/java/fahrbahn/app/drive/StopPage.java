@@ -23,7 +23,6 @@ import javafx.scene.layout.VBox;
 
 /** How to decide that it is there: every rule side by side, and what would make the one in hand better. */
 final class StopPage {
-    static final String TITLE = "Stopping";
     private static final double SIDE_WIDTH = 380;
 
     private final StopModel model;
@@ -65,7 +64,7 @@ final class StopPage {
                                 "Where " + StopModel.RUNS + " runs come to rest, about their mean",
                                 Nodes.grow(picture))),
                         side)));
-        return new Pages.Page(TITLE, body, List.of(before, after), nowNs -> {
+        return new Pages.Page(body, List.of(before, after), nowNs -> {
             model.look();
             progress.setProgress(model.progress());
         });

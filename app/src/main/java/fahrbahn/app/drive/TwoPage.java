@@ -87,7 +87,7 @@ final class TwoPage {
                 controls,
                 Nodes.grow(Nodes.row(
                         Nodes.grow(Nodes.panel("One start, A in full and B dashed", Nodes.grow(course))), side)));
-        return new Pages.Page("A and B", page, List.of(compare, pin, stop, play, closer, save), this::frame);
+        return new Pages.Page(page, List.of(compare, pin, stop, play, closer, save), this::frame);
     }
 
     private ChoiceField<Side> choice(String id, String word, Consumer<Side> set) {

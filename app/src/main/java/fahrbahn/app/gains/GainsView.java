@@ -79,6 +79,36 @@ public final class GainsView {
     }
 
     private StationView build() {
+        return new Pages()
+                .with("Lane", this::lane)
+                .with("Map", this::map)
+                .with("Response", () -> new ResponsePage(model.response()).page())
+                .with("Ki", this::integral)
+                .with("Goal", () -> new GoalPage(model.goal()).page())
+                .with("Next trial", () -> new NextPage(model.next()).page())
+                .with("Carry over", this::transfer)
+                .view();
+    }
+
+    private Pages.Page map() {
+        MapPage map = new MapPage(model.map());
+        model.setupNowProperty().addListener(o -> map.refresh());
+        return map.page();
+    }
+
+    private Pages.Page integral() {
+        IntegralPage integral = new IntegralPage(model.response());
+        model.setupNowProperty().addListener(o -> integral.refreshKi());
+        return integral.page();
+    }
+
+    private Pages.Page transfer() {
+        TransferPage transfer = new TransferPage(model.transfer());
+        model.setupNowProperty().addListener(o -> transfer.refreshFields());
+        return transfer.page();
+    }
+
+    private Pages.Page lane() {
         why.setWrapText(true);
         why.setMinHeight(Region.USE_PREF_SIZE);
         why.setId("gainReason");
@@ -97,14 +127,7 @@ public final class GainsView {
         side.setMaxWidth(SIDE_WIDTH);
         model.pictureProperty().addListener(o -> refresh());
         refresh();
-        MapPage map = new MapPage(model.map());
-        model.setupNowProperty().addListener(o -> map.refresh());
-        IntegralPage integral = new IntegralPage(model.response());
-        model.setupNowProperty().addListener(o -> integral.refreshKi());
-        TransferPage transfer = new TransferPage(model.transfer());
-        model.setupNowProperty().addListener(o -> transfer.refreshFields());
-        Pages.Page lane = new Pages.Page(
-                "Lane",
+        return new Pages.Page(
                 Nodes.row(
                         Nodes.grow(Nodes.panel(
                                 "The lane, by loop theory: gain against speed", Nodes.grow(plot), save.button())),
@@ -115,15 +138,6 @@ public final class GainsView {
                     progress.setProgress(model.progress());
                 },
                 model::lookAway);
-        return new Pages(List.of(
-                        lane,
-                        map.page(),
-                        new ResponsePage(model.response()).page(),
-                        integral.page(),
-                        new GoalPage(model.goal()).page(),
-                        new NextPage(model.next()).page(),
-                        transfer.page()))
-                .view();
     }
 
     private void savePicture() {

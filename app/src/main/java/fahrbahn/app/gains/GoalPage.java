@@ -53,7 +53,7 @@ final class GoalPage {
         model.foundProperty().addListener(o -> refresh(use));
         model.goalProperty().addListener(o -> refresh(use));
         refresh(use);
-        return new Pages.Page("Goal", body, List.of(find, stop, use), nowNs -> progress.setProgress(model.progress()));
+        return new Pages.Page(body, List.of(find, stop, use), nowNs -> progress.setProgress(model.progress()));
     }
 
     private void refresh(Action use) {

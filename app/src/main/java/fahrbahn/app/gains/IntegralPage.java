@@ -32,7 +32,6 @@ final class IntegralPage {
         refresh();
         refreshKi();
         return new Pages.Page(
-                "Ki",
                 Nodes.column(
                         Nodes.panel("What Ki buys, and what it costs", words, Nodes.flow(ki)),
                         Nodes.panel(

@@ -46,7 +46,6 @@ final class MapPage {
         model.inHandProperty().addListener(o -> refresh());
         refresh();
         return new Pages.Page(
-                "Map",
                 Nodes.row(
                         Nodes.grow(Nodes.panel(
                                 "The map, by the twin: runs on the table in hand over Kp and Kd", Nodes.grow(plot))),

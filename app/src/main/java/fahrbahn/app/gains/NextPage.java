@@ -106,7 +106,7 @@ final class NextPage {
         List<Action> actions = new ArrayList<>(List.of(use, count, keep, practise, drive, reveal));
         actions.addAll(sights);
         actions.addAll(watch.actions());
-        return new Pages.Page("Next trial", Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
+        return new Pages.Page(Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
             model.look();
             watch.frame();
             progress.setProgress(model.progress());

@@ -37,7 +37,6 @@ final class ResponsePage {
         model.answerProperty().addListener(o -> refresh());
         refresh();
         return new Pages.Page(
-                "Response",
                 Nodes.column(
                         Nodes.panel("The point in hand, by the twin without noise", words),
                         Nodes.grow(Nodes.row(

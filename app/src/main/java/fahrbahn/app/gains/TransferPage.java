@@ -76,7 +76,7 @@ final class TransferPage {
                         Nodes.flow(changes()),
                         Nodes.flow(use.button(), forget.button(), progress)),
                 Nodes.row(Nodes.grow(Nodes.panel("The sums", steering, share, ways)), units));
-        return new Pages.Page("Carry over", body, List.of(use, forget), nowNs -> {
+        return new Pages.Page(body, List.of(use, forget), nowNs -> {
             model.look();
             progress.setProgress(model.progress());
         });

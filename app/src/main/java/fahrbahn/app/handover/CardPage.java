@@ -66,10 +66,7 @@ final class CardPage {
                                 "reason")),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
         return new Pages.Page(
-                "Pit card",
-                new SideBySide(frame, side, CARD_SHARE, LEAST_EM),
-                List.of(closer, save),
-                nowNs -> model.look());
+                new SideBySide(frame, side, CARD_SHARE, LEAST_EM), List.of(closer, save), nowNs -> model.look());
     }
 
     private void closer() {

@@ -134,7 +134,7 @@ final class DrillPage {
         all.addAll(answers.values());
         all.addAll(nexts);
         all.addAll(List.of(closer, earlier, later));
-        return new Pages.Page("Drills", new SideBySide(main, side, MAIN_SHARE, LEAST_EM), all, nowNs -> sayState());
+        return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), all, nowNs -> sayState());
     }
 
     private void sayState() {

@@ -76,10 +76,6 @@ public final class HallModel {
         return season.choices().hallProperty().get();
     }
 
-    ReadOnlyObjectProperty<Optional<HallDay>> dayProperty() {
-        return season.choices().hallProperty();
-    }
-
     /** With the levels just captured against those that stand in the program; empty until the twin has driven both. */
     ReadOnlyObjectProperty<Optional<TwoOnOneTable>> worthProperty() {
         return worth.foundProperty();

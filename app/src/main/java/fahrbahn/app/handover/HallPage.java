@@ -101,7 +101,6 @@ final class HallPage {
                                 ran.button(),
                                 lost.button())));
         return new Pages.Page(
-                "New hall",
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(begin, light, dark, marks, typed, sign, ran, lost, end),
                 nowNs -> {

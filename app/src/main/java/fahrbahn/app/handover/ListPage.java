@@ -82,7 +82,6 @@ final class ListPage {
                 Nodes.panel("Stale just now", stale),
                 Nodes.panel("Went stale this season", season));
         return new Pages.Page(
-                "Lists",
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(next, up, down, tick, forgot, add, remove, anew, print),
                 nowNs -> refresh());

@@ -88,13 +88,12 @@ final class ProgramPage {
                         Nodes.flow(use.button())),
                 Nodes.panel("As the robot takes them", grain.inARow(), rounding, progress),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
-        return new Pages.Page(
-                "Program", new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(use, copy, save), nowNs -> {
-                    model.look();
-                    progress.setProgress(model.progress());
-                    Nodes.showIf(progress, model.working());
-                    sayRounding();
-                });
+        return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(use, copy, save), nowNs -> {
+            model.look();
+            progress.setProgress(model.progress());
+            Nodes.showIf(progress, model.working());
+            sayRounding();
+        });
     }
 
     private void refresh(Action use) {

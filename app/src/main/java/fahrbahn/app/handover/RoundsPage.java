@@ -58,7 +58,6 @@ final class RoundsPage {
         model.quietProperty()
                 .addListener(o -> Nodes.showIf(asks, !model.quietProperty().get()));
         return new Pages.Page(
-                "Rounds",
                 Nodes.column(next, Nodes.flow(quiet.button()), asks),
                 List.of(ran, lost, first, note, quiet),
                 nowNs -> refresh(),

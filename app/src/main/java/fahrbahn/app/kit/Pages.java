@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.LongConsumer;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.css.PseudoClass;
@@ -14,104 +15,140 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** The bench of a station with more than fits at once: one leaf is up, the others a word away. Page Up and Down turn them. */
+/**
+ * The bench of a station with more than fits at once: one leaf is up, the others a word away. Page Up and Down turn them. A page is built when
+ * it is first turned to: most of an evening's pages are never looked at.
+ */
 public final class Pages {
     private static final PseudoClass UP = PseudoClass.getPseudoClass("up");
 
     /**
-     * @param title on its tab; its id is "page-" and the title in small letters
      * @param frame called once a frame while it is up
      * @param left called when another page is turned to: what nobody looks at any more need not be worked out
      */
-    public record Page(String title, Region content, List<Action> actions, LongConsumer frame, Runnable left) {
-        public Page(String title, Region content, List<Action> actions, LongConsumer frame) {
-            this(title, content, actions, frame, () -> {});
+    public record Page(Region content, List<Action> actions, LongConsumer frame, Runnable left) {
+        public Page(Region content, List<Action> actions, LongConsumer frame) {
+            this(content, actions, frame, () -> {});
         }
 
-        public Page(String title, Region content, List<Action> actions) {
-            this(title, content, actions, nowNs -> {});
+        public Page(Region content, List<Action> actions) {
+            this(content, actions, nowNs -> {});
         }
     }
 
-    private final List<Page> pages;
-    private final List<Button> tabs = new ArrayList<>();
-    private final StackPane leaf = new StackPane();
+    /** A page that may not be built yet. */
+    private static final class Leaf {
+        private final String title;
+        private final Button tab;
+        private final Supplier<Page> builder;
+        private Page page;
+
+        Leaf(String title, Supplier<Page> builder) {
+            this.title = title;
+            this.builder = builder;
+            tab = new Button(title);
+            tab.setId(tabId(title));
+            tab.getStyleClass().add("page-tab");
+        }
+
+        boolean built() {
+            return page != null;
+        }
+
+        Page page() {
+            if (page == null) {
+                page = builder.get();
+            }
+            return page;
+        }
+    }
+
+    private final List<Leaf> leaves = new ArrayList<>();
+    private final StackPane shown = new StackPane();
     private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper("");
     private int up = -1;
     private long frameNs;
 
-    public Pages(List<Page> pages) {
-        this.pages = List.copyOf(pages);
-        for (int i = 0; i < pages.size(); i++) {
-            int index = i;
-            Button tab = new Button(pages.get(i).title());
-            tab.setId(tabId(pages.get(i).title()));
-            tab.getStyleClass().add("page-tab");
-            tab.setOnAction(e -> turnTo(index));
-            tabs.add(tab);
-        }
-        turnTo(0);
+    /** @param title on its tab; its id is "page-" and the title in small letters */
+    public Pages with(String newTitle, Supplier<Page> builder) {
+        Leaf leaf = new Leaf(newTitle, builder);
+        int index = leaves.size();
+        leaf.tab.setOnAction(e -> turnTo(index));
+        leaves.add(leaf);
+        return this;
     }
 
     public static String tabId(String title) {
         return "page-" + title.toLowerCase(Locale.ROOT).replace(' ', '-');
     }
 
-    /** The same; a page that the model asks for is turned to. */
+    /** The same; a page that the model asks for, or has asked for already, is turned to. */
     public StationView view(ReadOnlyStringProperty wanted) {
+        StationView view = view();
+        turnTo(wanted.get());
         wanted.addListener(o -> turnTo(wanted.get()));
-        return view();
+        return view;
     }
 
-    private void turnTo(String title) {
-        for (int i = 0; i < pages.size(); i++) {
-            if (pages.get(i).title().equals(title)) {
+    private void turnTo(String wanted) {
+        for (int i = 0; i < leaves.size(); i++) {
+            if (leaves.get(i).title.equals(wanted)) {
                 turnTo(i);
             }
         }
     }
 
     public StationView view() {
+        turnTo(0);
         HBox row = Nodes.row();
         row.getStyleClass().add("page-tabs");
-        row.getChildren().addAll(tabs);
-        VBox content = Nodes.column(row, Nodes.grow(leaf));
+        leaves.forEach(leaf -> row.getChildren().add(leaf.tab));
+        VBox content = Nodes.column(row, Nodes.grow(shown));
         Action next = new Action("nextPage", "next page", KeyCode.PAGE_DOWN, () -> turn(1));
         Action previous = new Action("previousPage", "previous page", KeyCode.PAGE_UP, () -> turn(-1));
-        List<Action> actions = new ArrayList<>(List.of(next, previous));
-        pages.forEach(page -> actions.addAll(page.actions()));
+        List<Action> turning = List.of(next, previous);
         // Keys without a button of their own to be seen work while any leaf is up.
-        next.alwaysThere();
-        previous.alwaysThere();
+        turning.forEach(Action::alwaysThere);
         return new StationView(
                 content,
-                actions,
+                () -> all(turning),
+                code -> StationView.take(turning, code)
+                        || leaves.stream()
+                                .anyMatch(leaf -> leaf.built() && StationView.take(leaf.page.actions(), code)),
                 nowNs -> {
                     frameNs = nowNs;
-                    pages.get(up).frame().accept(nowNs);
+                    leaves.get(up).page().frame().accept(nowNs);
                 },
                 title.getReadOnlyProperty(),
                 this::turnTo);
     }
 
-    private void turn(int by) {
-        turnTo(Math.floorMod(up + by, pages.size()));
+    /** Of every page, built for it where it was not yet. */
+    private List<Action> all(List<Action> turning) {
+        List<Action> actions = new ArrayList<>(turning);
+        leaves.forEach(leaf -> actions.addAll(leaf.page().actions()));
+        return actions;
     }
 
-    void turnTo(int index) {
+    private void turn(int by) {
+        turnTo(Math.floorMod(up + by, leaves.size()));
+    }
+
+    private void turnTo(int index) {
         boolean first = up < 0;
         if (!first && up != index) {
-            pages.get(up).left().run();
+            leaves.get(up).page().left().run();
         }
         up = index;
-        title.set(pages.get(index).title());
+        Leaf leaf = leaves.get(index);
+        title.set(leaf.title);
         if (!first) {
-            pages.get(index).frame().accept(frameNs); // what it works out begins while it is being laid out
+            leaf.page().frame().accept(frameNs); // what it works out begins while it is being laid out
         }
-        leaf.getChildren().setAll(pages.get(index).content());
-        Nodes.layOut(leaf);
-        for (int i = 0; i < tabs.size(); i++) {
-            tabs.get(i).pseudoClassStateChanged(UP, i == index);
+        shown.getChildren().setAll(leaf.page().content());
+        Nodes.layOut(shown);
+        for (int i = 0; i < leaves.size(); i++) {
+            leaves.get(i).tab.pseudoClassStateChanged(UP, i == index);
         }
     }
 }

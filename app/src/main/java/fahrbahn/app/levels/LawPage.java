@@ -68,7 +68,7 @@ final class LawPage {
         model.pictureProperty().addListener(o -> refresh());
         model.whenTicked(this::refresh);
         refresh();
-        return new Pages.Page("Law", body, List.of(tick), nowNs -> model.look());
+        return new Pages.Page(body, List.of(tick), nowNs -> model.look());
     }
 
     private void refresh() {

@@ -51,6 +51,16 @@ public final class LevelsView {
     }
 
     private StationView build() {
+        return new Pages()
+                .with("Levels", this::levels)
+                .with("Scaling", () -> new ScalingPage(model.scaling()).page())
+                .with("Law", () -> new LawPage(model.law()).page())
+                .with("Marks", () -> new MarksPage(model.marks()).page())
+                .with("Turns", () -> new TurnsPage(model.turns()).page())
+                .view();
+    }
+
+    private Pages.Page levels() {
         Action use = new Action("useLevels", "Use these on the robot", KeyCode.U, model::useOnRobot);
         Action next = new Action("nextSensor", "Next sensor", KeyCode.H, model::nextSensor);
         Action lower = new Action("lowerLevel", "Lower", KeyCode.LEFT, () -> model.nudge(-1));
@@ -65,14 +75,7 @@ public final class LevelsView {
         refresh(actions);
         FlowPane head = Nodes.flow();
         actions.forEach(a -> head.getChildren().add(a.button()));
-        Pages.Page levels = new Pages.Page("Levels", Nodes.column(head, Nodes.grow(sensors)), actions);
-        return new Pages(List.of(
-                        levels,
-                        new ScalingPage(model.scaling()).page(),
-                        new LawPage(model.law()).page(),
-                        new MarksPage(model.marks()).page(),
-                        new TurnsPage(model.turns()).page()))
-                .view();
+        return new Pages.Page(Nodes.column(head, Nodes.grow(sensors)), actions);
     }
 
     private void save() {

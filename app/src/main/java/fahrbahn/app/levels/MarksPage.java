@@ -36,7 +36,7 @@ final class MarksPage {
     Pages.Page page() {
         model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
         body.getChildren().setAll(Nodes.label(MarkWords.NOTHING, "caption"));
-        return new Pages.Page("Marks", body, List.of(), nowNs -> model.look());
+        return new Pages.Page(body, List.of(), nowNs -> model.look());
     }
 
     private void show(MarksModel.Picture picture) {

@@ -21,7 +21,7 @@ final class ScalingPage {
     Pages.Page page() {
         model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
         body.getChildren().setAll(Nodes.label("The twin drives across a gap.", "caption"));
-        return new Pages.Page("Scaling", body, List.of(), nowNs -> model.look());
+        return new Pages.Page(body, List.of(), nowNs -> model.look());
     }
 
     private void show(ScalingModel.Picture picture) {

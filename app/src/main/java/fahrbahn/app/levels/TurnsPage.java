@@ -66,7 +66,7 @@ final class TurnsPage {
         model.shownProperty().addListener(o -> refresh());
         model.pictureProperty().addListener(o -> refresh());
         refresh();
-        return new Pages.Page("Turns", body, List.of(take), nowNs -> model.look());
+        return new Pages.Page(body, List.of(take), nowNs -> model.look());
     }
 
     private void refresh() {

@@ -16,6 +16,7 @@ import fahrbahn.link.BenchTable;
 import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
 import fahrbahn.link.LinkListener;
+import fahrbahn.link.LinkTimes;
 import fahrbahn.link.SerialLink;
 import fahrbahn.link.TcpAddress;
 import fahrbahn.link.TcpLink;
@@ -50,6 +51,7 @@ public final class LiveModel {
     private static final long SILENT_NS = 1_500_000_000L;
 
     private final LongSupplier nanoClock;
+    private final LinkTimes times;
     private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<LiveStatus> status = new ReadOnlyObjectWrapper<>(LiveStatus.NONE);
     private final ReadOnlyObjectWrapper<double[]> latest = new ReadOnlyObjectWrapper<>(new double[0]);
@@ -78,9 +80,10 @@ public final class LiveModel {
 
     private record Hearer(Consumer<Reading> reading, Consumer<String> broke) {}
 
-    /** @param told hears, on the interface thread, when a link is lost and why */
-    public LiveModel(LongSupplier nanoClock, Consumer<String> told) {
+    /** @param times of its links @param told hears, on the interface thread, when a link is lost and why */
+    public LiveModel(LongSupplier nanoClock, LinkTimes times, Consumer<String> told) {
         this.nanoClock = nanoClock;
+        this.times = times;
         this.told = told;
     }
 
@@ -112,7 +115,7 @@ public final class LiveModel {
     public void connectTo(String typed) {
         try {
             TcpAddress address = TcpAddress.parse(typed);
-            connect(listener -> TcpLink.open(address, listener));
+            connect(listener -> TcpLink.open(address, listener, times));
             begun();
         } catch (BadValueException noAddress) {
             told.accept(Refusals.sentence(noAddress));
@@ -121,13 +124,13 @@ public final class LiveModel {
 
     /** @param port as the system calls it */
     public void connectToSerial(String port, int baud) {
-        connect(listener -> SerialLink.open(port, baud, listener));
+        connect(listener -> SerialLink.open(port, baud, listener, times));
         begun();
     }
 
     /** Reads a file that another program writes, as it grows. */
     public void connectToFile(Path file) {
-        connect(listener -> FileLink.open(file, listener));
+        connect(listener -> FileLink.open(file, listener, times));
         begun();
     }
 

@@ -87,7 +87,7 @@ final class CapturePage {
                 Nodes.grow(Nodes.panel("The last seconds", Nodes.grow(trace))),
                 Nodes.panel("The newest capture", newest),
                 new HereAndNow(model).build());
-        return new Pages.Page("Capture", content, actions, trace::refresh);
+        return new Pages.Page(content, actions, trace::refresh);
     }
 
     private void sayDoing() {

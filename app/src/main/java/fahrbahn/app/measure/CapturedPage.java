@@ -32,7 +32,7 @@ public final class CapturedPage {
         refresh();
         VBox content = Nodes.column(
                 Nodes.panel("Dark against light", pairs), Nodes.grow(Nodes.panel("Captures, newest first", list)));
-        return new Pages.Page("Captured", content, List.of());
+        return new Pages.Page(content, List.of());
     }
 
     private void refresh() {

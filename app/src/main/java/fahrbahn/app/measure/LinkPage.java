@@ -64,7 +64,7 @@ final class LinkPage {
                                 "Over a network: type its address and port in the strip below, like 127.0.0.1:5801. An"
                                         + " interrupted link comes back by itself; what was broken or dropped is counted, never guessed.")),
                 Nodes.panel("Which column is which sensor", columns));
-        return new Pages.Page("Link", content, List.of());
+        return new Pages.Page(content, List.of());
     }
 
     private Region serial() {

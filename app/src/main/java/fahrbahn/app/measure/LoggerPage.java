@@ -69,7 +69,7 @@ final class LoggerPage {
                 row,
                 text));
         text.setPrefRowCount(12);
-        return new Pages.Page("Logger", content, List.of(copy));
+        return new Pages.Page(content, List.of(copy));
     }
 
     private void show(Language each) {

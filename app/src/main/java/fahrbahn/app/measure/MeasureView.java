@@ -13,31 +13,34 @@ public final class MeasureView {
     private MeasureView() {}
 
     public static StationView of(MeasureModel model) {
-        StationView pages = new Pages(List.of(
-                        new CapturePage(model).page(),
-                        new CapturedPage(model).page(),
-                        together("Schools and room", new SchoolsPage(model).page(), new RoomPage(model).page()),
-                        together("Link and logger", new LinkPage(model).page(), new LoggerPage(model).page())))
+        StationView pages = new Pages()
+                .with("Capture", () -> new CapturePage(model).page())
+                .with("Captured", () -> new CapturedPage(model).page())
+                .with("Schools and room", () -> together(new SchoolsPage(model).page(), new RoomPage(model).page()))
+                .with("Link and logger", () -> together(new LinkPage(model).page(), new LoggerPage(model).page()))
                 .view(model.pageProperty());
         Action inOrder = new Action("takeInOrder", "Take the columns in order", KeyCode.Y, model.asking()::takeInOrder);
         inOrder.alwaysThere();
         inOrder.button()
                 .disableProperty()
                 .bind(model.asking().questionProperty().map(q -> !q.inOrder()));
-        List<Action> actions = new ArrayList<>(List.of(inOrder));
-        actions.addAll(pages.actions());
         return new StationView(
                 Nodes.column(new SurfaceQuestion(model), new TypingBar(model), Nodes.grow(pages.content())),
-                actions,
+                () -> both(List.of(inOrder), pages.actions().get()),
+                code -> inOrder.take(code) || pages.take().test(code),
                 pages.frame(),
                 pages.page(),
                 pages.turnTo());
     }
 
     /** What belongs together stands together, as long as there is room for both. */
-    private static Pages.Page together(String title, Pages.Page upper, Pages.Page lower) {
-        List<Action> actions = new ArrayList<>(upper.actions());
-        actions.addAll(lower.actions());
-        return new Pages.Page(title, Nodes.column(upper.content(), lower.content()), actions);
+    private static Pages.Page together(Pages.Page upper, Pages.Page lower) {
+        return new Pages.Page(Nodes.column(upper.content(), lower.content()), both(upper.actions(), lower.actions()));
+    }
+
+    private static List<Action> both(List<Action> first, List<Action> then) {
+        List<Action> actions = new ArrayList<>(first);
+        actions.addAll(then);
+        return actions;
     }
 }

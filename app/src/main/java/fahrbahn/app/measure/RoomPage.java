@@ -64,7 +64,7 @@ final class RoomPage {
         }
         content.setFillHeight(true);
         content.setAlignment(Pos.TOP_LEFT);
-        return new Pages.Page("Room and air", content, List.of(lamps, light, dark, lifted));
+        return new Pages.Page(content, List.of(lamps, light, dark, lifted));
     }
 
     private void refresh() {

@@ -32,7 +32,7 @@ final class SchoolsPage {
         VBox content = Nodes.column(
                 Nodes.panel("Two schools: spots by hand, or a sweep", schools),
                 Nodes.panel("The slide across a line", slides));
-        return new Pages.Page("Schools", content, List.of());
+        return new Pages.Page(content, List.of());
     }
 
     private void refresh() {

@@ -83,7 +83,7 @@ final class BenchPage {
         secret.setMinHeight(Region.USE_PREF_SIZE);
         List<Action> actions = new ArrayList<>(List.of(use, slide, practise, letGo));
         actions.addAll(watch.actions());
-        return new Pages.Page("Bench", Nodes.column(head, Nodes.grow(card)), actions, nowNs -> {
+        return new Pages.Page(Nodes.column(head, Nodes.grow(card)), actions, nowNs -> {
             watch.frame();
             canvas.ifPresent(PracticeCanvas::frame);
         });

@@ -64,7 +64,7 @@ final class GuessPage {
                         Nodes.panel("What was changed on the robot, newest first", changes),
                         0.5,
                         60)));
-        return new Pages.Page("Guesses", content, List.of());
+        return new Pages.Page(content, List.of());
     }
 
     private void refresh() {

@@ -73,7 +73,7 @@ final class LayoutPage {
         model.insightProperty().addListener(o -> explain());
         refresh();
         explain();
-        return new Pages.Page("Layout", new SideBySide(left, right, 0.47, 64), List.of(next));
+        return new Pages.Page(new SideBySide(left, right, 0.47, 64), List.of(next));
     }
 
     private void choose(int sensor) {

@@ -46,7 +46,7 @@ final class RobotForm {
                 new SideBySide(line(), new SensorRow().build(model), 0.4, 60));
         model.shownProperty().addListener(o -> fields.refresh());
         fields.refresh();
-        return new Pages.Page("Numbers", all, List.of());
+        return new Pages.Page(all, List.of());
     }
 
     private Node drive() {

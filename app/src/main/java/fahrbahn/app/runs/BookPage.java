@@ -82,7 +82,6 @@ final class BookPage {
                 new RunDetail(model).panel(),
                 Nodes.flow(newer.button(), older.button(), other.button(), out.button(), photo.button()));
         return new Pages.Page(
-                "Log book",
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(newer, older, other, out, photo, open, save),
                 nowNs -> model.look());

@@ -95,10 +95,7 @@ final class ComparePage {
         VBox side = Nodes.column(
                 Nodes.panel("A against B", verdict, evidence), Nodes.panel("Before you believe it", warnings));
         return new Pages.Page(
-                "Compare",
-                new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
-                List.of(next, up, down, a, b),
-                nowNs -> model.look());
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(next, up, down, a, b), nowNs -> model.look());
     }
 
     private void refresh(ChoiceField<GroupBy> by) {

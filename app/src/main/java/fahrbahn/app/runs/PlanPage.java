@@ -101,7 +101,6 @@ final class PlanPage {
         showWishes();
         refresh(done, again, end, save);
         return new Pages.Page(
-                "Plan",
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(begin, done, up, down, again, end, save),
                 nowNs -> {

@@ -10,7 +10,6 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.runlog.RunClock;
-import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.PlaceOnCourse;
@@ -55,24 +54,8 @@ public final class QuickLog {
     public record Typed(String time, String along, String across, String lostAt, String volts, String note) {
         public static final Typed NOTHING = new Typed("", "", "", "", "", "");
 
-        public Typed withTime(String newTime) {
-            return new Typed(newTime, along, across, lostAt, volts, note);
-        }
-
         public Typed withNote(String newNote) {
             return new Typed(time, along, across, lostAt, volts, newNote);
-        }
-
-        public Typed withStop(String newAlong, String newAcross) {
-            return new Typed(time, newAlong, newAcross, lostAt, volts, note);
-        }
-
-        public Typed withLostAt(String newLostAt) {
-            return new Typed(time, along, across, newLostAt, volts, note);
-        }
-
-        public Typed withVolts(String newVolts) {
-            return new Typed(time, along, across, lostAt, newVolts, note);
         }
     }
 
@@ -213,11 +196,6 @@ public final class QuickLog {
     String pointed(double xMm, double yMm) {
         return ground().map(g -> Words.number(PlaceOnCourse.nearestMm(g.path(), xMm, yMm) / 1000) + " m")
                 .orElse("");
-    }
-
-    /** Whether what lies on the table is drawn from parts. */
-    static boolean laid(Ground ground) {
-        return ground instanceof Course;
     }
 
     private void log(Outcome outcome, double volts, String note) {

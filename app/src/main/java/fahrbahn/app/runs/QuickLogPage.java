@@ -113,7 +113,7 @@ final class QuickLogPage {
         List<Action> actions = new ArrayList<>(List.of(ran, lost, back, photo));
         actions.addAll(sights);
         actions.addAll(watch.actions());
-        return new Pages.Page("Log", new SideBySide(main, side, MAIN_SHARE, LEAST_EM), actions, nowNs -> {
+        return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), actions, nowNs -> {
             watch.frame();
             plan.look();
             String words = plan.nextForRobot();

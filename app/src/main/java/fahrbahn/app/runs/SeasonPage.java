@@ -50,8 +50,7 @@ final class SeasonPage {
                 Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        return new Pages.Page(
-                "Season", Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
+        return new Pages.Page(Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
     }
 
     private void report() {

@@ -36,7 +36,7 @@ final class KeysPage {
     /** @param title of the station @param shown its view, as it is @param save writes the sheet to a file */
     static StationView of(String title, StationView shown, BiConsumer<List<KeySheet.Group>, Path> save) {
         List<Map.Entry<String, String>> keys = new ArrayList<>();
-        for (Action action : shown.actions()) {
+        for (Action action : shown.actions().get()) {
             keys.add(Map.entry(action.keyName(), action.button().getText()));
         }
         List<KeySheet.Group> groups = List.of(

@@ -5,6 +5,7 @@ import fahrbahn.app.club.ClubWords;
 import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.gains.GainsView;
 import fahrbahn.app.handover.HandoverView;
+import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Middle;
 import fahrbahn.app.kit.Nodes;
@@ -51,6 +52,7 @@ public final class MainWindow extends BorderPane {
     private static final double NARROW = 1150;
 
     private final Workshop workshop;
+    private final Clocks clocks;
     private final Remembered remembered;
     private final Road road;
     private final LiveStrip strip;
@@ -61,11 +63,12 @@ public final class MainWindow extends BorderPane {
     private final Middle bench = new Middle();
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
-        public void handle(long now) {
+        public void handle(long frameNs) {
+            long nowNs = clocks.handsNs().getAsLong();
             workshop.live().drain();
-            strip.frame(now);
+            strip.frame(nowNs);
             if (!inClub) {
-                views.get(here).frame().accept(now);
+                view(here).frame().accept(nowNs);
             }
         }
     };
@@ -73,36 +76,27 @@ public final class MainWindow extends BorderPane {
             new Timeline(new KeyFrame(Duration.minutes(1), e -> workshop().minute()));
     private final Timeline moments = new Timeline(
             new KeyFrame(Duration.seconds(FILE_WATCHED_EVERY_S), e -> workshop().watchFile()));
-    private final StationView club;
+    private StationView club;
     private Station here = Station.ROBOT;
     private boolean inClub;
     private Optional<StationView> keys = Optional.empty();
     private final WindowKeys typed;
 
     /** @param remembered how it was left the last time @param leave back to the start page */
-    public MainWindow(Workshop workshop, Remembered remembered, Runnable leave) {
+    public MainWindow(Workshop workshop, Clocks clocks, Remembered remembered, Runnable leave) {
         this.workshop = workshop;
+        this.clocks = clocks;
         this.remembered = remembered;
         greeting = new Greeting(remembered);
         head = new VerdictHead(this::follow, workshop.busyProperty());
         getStyleClass().add("main-window");
         road = new Road(workshop, this::go);
-        club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
         workshop.season().ledger().listen(kinds -> refreshHead());
-        views.put(Station.ROBOT, RobotView.of(workshop.robot()));
-        views.put(Station.TABLE, TableView.of(workshop.table()));
-        views.put(Station.MEASURE, MeasureView.of(workshop.measure()));
-        views.put(Station.LEVELS, LevelsView.of(workshop.levels()));
-        views.put(Station.GAINS, GainsView.of(workshop.gains()));
-        views.put(Station.DRIVE, DriveView.of(workshop.drive()));
-        views.put(Station.RUNS, RunsView.of(workshop.runs()));
-        views.put(Station.HANDOVER, HandoverView.of(workshop.handover()));
         for (Station station : Station.values()) {
             StationModel model = workshop.station(station);
             model.verdictProperty().addListener(o -> refreshHead());
             model.freshnessProperty().addListener(o -> refreshHead());
         }
-        views.forEach((station, view) -> view.page().addListener(o -> rememberPage()));
         // Only the middle scrolls: verdict and live strip stay in the window whatever a page asks for.
         VBox column = new VBox(head, greeting, Nodes.grow(bench), hint());
         StackPane middle = new StackPane(column, notice());
@@ -123,7 +117,7 @@ public final class MainWindow extends BorderPane {
                 .quietProperty()
                 .addListener(o ->
                         setBottom(workshop.handover().rounds().quietProperty().get() ? null : strip));
-        typed = WindowKeys.install(this, workshop);
+        typed = WindowKeys.install(this, workshop, clocks.handsNs());
         minutes.setCycleCount(Animation.INDEFINITE);
         moments.setCycleCount(Animation.INDEFINITE);
         widthProperty()
@@ -142,7 +136,36 @@ public final class MainWindow extends BorderPane {
                 .filter(s -> s.name().equals(left))
                 .findFirst()
                 .orElse(Station.ROBOT));
-        page.ifPresent(title -> views.get(here).turnTo().accept(title));
+        page.ifPresent(title -> view(here).turnTo().accept(title));
+    }
+
+    /** The bench of a station, built when somebody goes there first. */
+    private StationView view(Station station) {
+        StationView there = views.get(station);
+        if (there != null) {
+            return there;
+        }
+        StationView built = switch (station) {
+            case ROBOT -> RobotView.of(workshop.robot());
+            case TABLE -> TableView.of(workshop.table());
+            case MEASURE -> MeasureView.of(workshop.measure());
+            case LEVELS -> LevelsView.of(workshop.levels());
+            case GAINS -> GainsView.of(workshop.gains());
+            case DRIVE -> DriveView.of(workshop.drive());
+            case RUNS -> RunsView.of(workshop.runs());
+            case HANDOVER -> HandoverView.of(workshop.handover());
+        };
+        built.page().addListener(o -> rememberPage());
+        views.put(station, built);
+        return built;
+    }
+
+    /** The club's list, likewise. */
+    private StationView club() {
+        if (club == null) {
+            club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
+        }
+        return club;
     }
 
     /** Begins to take in live readings and to move pictures. */
@@ -163,7 +186,7 @@ public final class MainWindow extends BorderPane {
         inClub = true;
         keys = Optional.empty();
         road.mark(null);
-        bench.show(club.content());
+        bench.show(club().content());
         refreshHead();
         setFocusTraversable(true);
         requestFocus();
@@ -190,7 +213,7 @@ public final class MainWindow extends BorderPane {
         remembered.set(What.STATION, station);
         rememberPage();
         road.mark(station);
-        bench.show(views.get(station).content());
+        bench.show(view(station).content());
         refreshHead();
         // Keys belong to the station until the coach chooses a field.
         setFocusTraversable(true);
@@ -198,7 +221,7 @@ public final class MainWindow extends BorderPane {
     }
 
     private void rememberPage() {
-        remembered.set(What.PAGE, views.get(here).page().get());
+        remembered.set(What.PAGE, view(here).page().get());
     }
 
     private Workshop workshop() {
@@ -285,7 +308,7 @@ public final class MainWindow extends BorderPane {
 
     /** What the bench shows. */
     StationView shown() {
-        return keys.orElseGet(() -> inClub ? club : views.get(here));
+        return keys.orElseGet(() -> inClub ? club() : view(here));
     }
 
     /** The station that is shown; empty for the club. */

@@ -3,11 +3,11 @@ package fahrbahn.app.shell;
 import fahrbahn.app.kit.Digits;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.KeyTaker;
-import fahrbahn.app.kit.StationView;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.LongSupplier;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -17,17 +17,18 @@ import javafx.scene.input.MouseEvent;
 final class WindowKeys {
     private final MainWindow window;
     private final Workshop workshop;
-    private final Digits digits = new Digits(System::nanoTime);
+    private final Digits digits;
     private Optional<Station> cameFrom = Optional.empty();
     private boolean beside;
 
-    private WindowKeys(MainWindow window, Workshop workshop) {
+    private WindowKeys(MainWindow window, Workshop workshop, LongSupplier nanoClock) {
         this.window = window;
         this.workshop = workshop;
+        digits = new Digits(nanoClock);
     }
 
-    static WindowKeys install(MainWindow window, Workshop workshop) {
-        WindowKeys keys = new WindowKeys(window, workshop);
+    static WindowKeys install(MainWindow window, Workshop workshop, LongSupplier nanoClock) {
+        WindowKeys keys = new WindowKeys(window, workshop, nanoClock);
         KeyTaker.install(window, keys::key);
         window.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> keys.digits.over());
         window.addEventFilter(KeyEvent.KEY_TYPED, event -> {
@@ -114,8 +115,7 @@ final class WindowKeys {
             window.goOn();
             return true;
         }
-        StationView shown = window.shown();
-        return shown.actions().stream().anyMatch(action -> action.take(code));
+        return window.shown().take().test(code);
     }
 
     /**

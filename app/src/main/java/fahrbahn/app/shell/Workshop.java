@@ -7,6 +7,7 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.handover.HandoverModel;
+import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.live.LiveModel;
@@ -26,6 +27,7 @@ import fahrbahn.app.table.TableModel;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.link.BenchRig;
+import fahrbahn.link.LinkTimes;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -64,7 +66,8 @@ public final class Workshop {
      * @param worker for computations
      * @param interfaceThread where results are shown
      */
-    public Workshop(OpenSeason open, Executor worker, Executor interfaceThread, Clock clock) {
+    public Workshop(OpenSeason open, Executor worker, Executor interfaceThread, Clocks clocks) {
+        Clock clock = clocks.day();
         notices = new Notices(clock);
         Errands errands = new Errands(worker, interfaceThread, this::tell);
         busy = errands.busy();
@@ -74,15 +77,15 @@ public final class Workshop {
                 .listen(kinds ->
                         notices.over()); // the next success ends what was told, before anybody tells what it did
         season = new Season(open.ledger(), open.path(), clock);
-        live = new LiveModel(System::nanoTime, this::tell);
+        live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
-        robot = new RobotModel(season, errands, new BenchModel(season, measure, System::nanoTime, errands), this::tell);
+        robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
         table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure, table::ground, errands);
-        gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(System::nanoTime));
+        gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
         drive = new DriveModel(season, errands, table::ground, robot::known, live);
         runs = new RunsModel(
-                season, robot::known, table::ground, gains::nextTrial, new Stopwatch(System::nanoTime), live, errands);
+                season, robot::known, table::ground, gains::nextTrial, new Stopwatch(clocks.handsNs()), live, errands);
         handover = new HandoverModel(
                 season,
                 table::ground,

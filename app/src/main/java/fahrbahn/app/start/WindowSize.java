@@ -22,7 +22,7 @@ public final class WindowSize {
 
     private WindowSize() {}
 
-    /** Before the stage is shown. */
+    /** Best before the stage is shown: of one that is, the system has had its say. */
     public static void set(Stage stage, Scene scene, Remembered remembered) {
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         double wide =
@@ -33,7 +33,9 @@ public final class WindowSize {
         stage.setMinHeight(Math.min(LEAST_HEIGHT, screen.getHeight()));
         stage.setWidth(Math.min(wide, screen.getWidth()));
         stage.setHeight(Math.min(high, screen.getHeight()));
-        new Settling(stage, scene, wide, high, screen).begin();
+        if (!stage.isShowing()) {
+            new Settling(stage, scene, wide, high, screen).begin();
+        }
     }
 
     /**

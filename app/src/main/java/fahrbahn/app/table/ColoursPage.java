@@ -51,7 +51,7 @@ final class ColoursPage {
         }
         model.draftProperty().addListener(o -> refresh());
         refresh();
-        return new Pages.Page("Colours", body, List.of(take));
+        return new Pages.Page(body, List.of(take));
     }
 
     private VBox surface(Palette.Painted painted) {

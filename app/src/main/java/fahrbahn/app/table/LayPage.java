@@ -69,7 +69,7 @@ final class LayPage {
                         action("saveCourse", "Save", KeyCode.K, this::save).button()));
         model.draftProperty().addListener(o -> refresh());
         refresh();
-        return new Pages.Page("Lay", new SideBySide(left, right, 0.55, 60), actions);
+        return new Pages.Page(new SideBySide(left, right, 0.55, 60), actions);
     }
 
     private Action action(String id, String words, KeyCode key, Runnable work) {

@@ -50,7 +50,7 @@ final class LookPage {
                 Platform.runLater(canvas::requestFocus);
             }
         });
-        return new Pages.Page("Read", content, List.of(start, bench), nowNs -> canvas.frame());
+        return new Pages.Page(content, List.of(start, bench), nowNs -> canvas.frame());
     }
 
     private void refresh() {

@@ -104,7 +104,7 @@ final class MatPage {
         model.pictureProperty().addListener(o -> refresh());
         point(Pointing.LINE);
         refresh();
-        return new Pages.Page("Mat", Nodes.column(Nodes.grow(panel)), List.of(open, use, point, stop));
+        return new Pages.Page(Nodes.column(Nodes.grow(panel)), List.of(open, use, point, stop));
     }
 
     private void point(Pointing each) {

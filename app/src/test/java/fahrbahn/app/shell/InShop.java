@@ -1,6 +1,6 @@
 package fahrbahn.app.shell;
 
-import fahrbahn.app.InMemory;
+import fahrbahn.core.InMemory;
 import fahrbahn.core.table.Palette;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Path;

@@ -50,23 +50,27 @@ class RunsModelsTest extends InShop {
         log().log(completed, typed);
     }
 
+    private static Typed timed(String time) {
+        return new Typed(time, "", "", "", "", "");
+    }
+
     @Test
     void voltsThatWereReadAreOfTheRunAndOfTheRobotAsOneStep() {
-        run(true, Typed.NOTHING.withTime("20").withVolts("7,6"));
+        run(true, new Typed("20", "", "", "", "7,6", ""));
         assertThat(runs().get(0).volts()).isEqualTo(7.6);
         assertThat(shop.season().conditionsProperty().get().batteryV()).isEqualTo(7.6);
         shop.undo();
         assertThat(runs()).isEmpty();
         assertThat(shop.season().conditionsProperty().get().batteryV()).isNaN();
-        assertThatThrownBy(() -> log().log(true, Typed.NOTHING.withVolts("full")))
+        assertThatThrownBy(() -> log().log(true, new Typed("", "", "", "", "full", "")))
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("the battery");
     }
 
     @Test
     void aRunIsMendedTakenOutAndBroughtBackAndItsHistoryStays() {
-        run(true, Typed.NOTHING.withTime("20"));
-        run(false, Typed.NOTHING.withLostAt("1.2 m"));
+        run(true, timed("20"));
+        run(false, new Typed("", "", "", "1.2 m", "", ""));
         book().look();
         Run first = runs().get(0);
         book().take(first);
@@ -99,9 +103,9 @@ class RunsModelsTest extends InShop {
 
     @Test
     void theBookIsSearchedAndSorted() {
-        run(true, Typed.NOTHING.withTime("22").withNote("#wet"));
-        run(true, Typed.NOTHING.withTime("20"));
-        run(false, Typed.NOTHING.withLostAt("0.4 m"));
+        run(true, timed("22").withNote("#wet"));
+        run(true, timed("20"));
+        run(false, new Typed("", "", "", "0.4 m", "", ""));
         book().look();
         assertThat(book().shownProperty().get()).extracting(Run::at).isSortedAccordingTo((a, b) -> b.compareTo(a));
         book().sort(BookModel.Order.FASTEST);
@@ -154,8 +158,8 @@ class RunsModelsTest extends InShop {
     /** Written, read by another season, and written again it is the same; read twice it is there once. */
     @Test
     void theLogBookGoesOutAndComesBack() throws Exception {
-        run(true, Typed.NOTHING.withTime("22").withStop("1.5", "-2").withNote("a, \"b\" #c"));
-        run(false, Typed.NOTHING.withLostAt("0.4 m").withVolts("7.9"));
+        run(true, new Typed("22", "1.5", "-2", "", "", "a, \"b\" #c"));
+        run(false, new Typed("", "", "", "0.4 m", "7.9", ""));
         Path json = folder.resolve("runs.json");
         Path csv = folder.resolve("runs.csv");
         List<Run> before = List.copyOf(runs());
@@ -205,7 +209,7 @@ class RunsModelsTest extends InShop {
     @Test
     void aPlanFollowsTheLogBook() {
         for (int i = 0; i < 5; i++) {
-            run(true, Typed.NOTHING.withTime("30"));
+            run(true, timed("30"));
         }
         plan().begin();
         assertThat(left()).hasSize(11).first().extracting(Block::what).isEqualTo(What.CHECK);
@@ -216,7 +220,7 @@ class RunsModelsTest extends InShop {
         later(60);
         plan().done();
         assertThat(left()).hasSize(10);
-        run(true, Typed.NOTHING.withTime("31"));
+        run(true, timed("31"));
         assertThat(left()).hasSize(9);
         assertThat(runs()).hasSize(6);
         shop.undo();
@@ -303,7 +307,7 @@ class RunsModelsTest extends InShop {
     @Test
     void theSeasonIsReportedAndGoesOutWhole() throws Exception {
         for (int i = 0; i < 4; i++) {
-            run(i > 0, Typed.NOTHING.withTime("2" + i));
+            run(i > 0, timed("2" + i));
         }
         Path pdf = folder.resolve("season.pdf");
         shop.runs().book().files().report(pdf);

@@ -1,5 +1,6 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.HandClocks;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
@@ -29,7 +30,7 @@ final class Shop {
                 OpenSeason.read(SeasonFile.openOrCreate(file, clock), Runnable::run, Runnable::run),
                 worker,
                 Runnable::run,
-                clock);
+                new HandClocks().clocks(clock));
     }
 
     /** A capture by the two sensors of a new robot. */

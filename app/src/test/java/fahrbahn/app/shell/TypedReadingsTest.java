@@ -220,7 +220,7 @@ class TypedReadingsTest extends InShop {
         type(Capture.DARK, "21 20 24", "18 19 17");
         assertThat(shop.measure().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.FRESH);
         assertThat(shop.levels().sensors()).hasSize(2);
-        assertThat(shop.levels().sensors().get(0).roundedLevel()).isBetween(40.0, 70.0);
+        assertThat(shop.levels().sensors().get(0).levels().bestLevel()).isBetween(40.0, 70.0);
         assertThat(shop.levels().verdictProperty().get().tone()).isNotEqualTo(Verdict.Tone.OPEN);
         assertThat(shop.measure().surveyProperty().get().captures())
                 .allSatisfy(report -> assertThat(report.findings())

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.HandClocks;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.OpenSeason;
@@ -107,8 +108,11 @@ class WorkshopTest extends InShop {
     void stoppedWorkIsNeverShown() throws Exception {
         List<Runnable> waiting = new ArrayList<>();
         SeasonFile file = SeasonFile.create(folder.resolve("t.fahrbahn"), clock);
-        Workshop slow =
-                new Workshop(OpenSeason.read(file, Runnable::run, Runnable::run), waiting::add, Runnable::run, clock);
+        Workshop slow = new Workshop(
+                OpenSeason.read(file, Runnable::run, Runnable::run),
+                waiting::add,
+                Runnable::run,
+                new HandClocks().clocks(clock));
         waiting.clear();
         slow.drive().runMany();
         assertThat(slow.drive().runningProperty().get()).isTrue();

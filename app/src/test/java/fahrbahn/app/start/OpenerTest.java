@@ -3,7 +3,8 @@ package fahrbahn.app.start;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fahrbahn.app.InMemory;
+import fahrbahn.app.DemoOnce;
+import fahrbahn.core.InMemory;
 import fahrbahn.store.Backups;
 import fahrbahn.store.SeasonFile;
 import java.nio.file.Files;
@@ -60,6 +61,7 @@ class OpenerTest {
 
     @Test
     void theDemoIsMadeAfreshOnlyWhenNobodyHasItOpen() throws Exception {
+        DemoOnce.copyTo(home.demo());
         Opener.Opened demo = (Opener.Opened) opener.demo(false);
         byte[] whole = Files.readAllBytes(home.demo());
         assertThatThrownBy(() -> opener.demo(true)).hasMessageContaining("open in another window");
@@ -67,7 +69,7 @@ class OpenerTest {
         demo.season().ledger().undo();
         close(demo);
         Opener.Opened again = (Opener.Opened) opener.demo(true);
-        assertThat(again.season().ledger().redoable()).as("of the first day").isEmpty();
+        assertThat(again.season().ledger().redo()).as("of the first day").isEmpty();
         close(again);
         Files.writeString(home.demo(), "no season");
         assertThatThrownBy(() -> opener.demo(true)).hasMessageContaining("not a season file");

@@ -4,7 +4,6 @@ import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.SeenTable;
-import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
@@ -176,18 +175,5 @@ public final class HiddenTable {
             }
         }
         return time / (JUDGED_RUNS - lost);
-    }
-
-    /** Of many runs of a setting. */
-    public Completion chance(Candidate setting, int runs) {
-        Setup at = at(setting);
-        int completed = 0;
-        for (int i = 0; i < runs; i++) {
-            completed += Twin.run(track, at, Spread.TYPICAL.draw(0, seed * 1000 + 19, i))
-                            .completed()
-                    ? 1
-                    : 0;
-        }
-        return Completion.of(completed, runs);
     }
 }

@@ -105,16 +105,6 @@ public final class SensorLevels {
         return Histogram.of(light, bins);
     }
 
-    /** The best level as a program takes it: a whole step of the sensor, or four digits when it has none. */
-    public double roundedLevel() {
-        return LevelTable.rounded(levels.bestLevel(), step);
-    }
-
-    /** Chance of a misread at the rounded level by the normal tails: what is typed is what is judged. For ranking, no claim. */
-    public double misread() {
-        return levels.misread(roundedLevel());
-    }
-
     /** How often readings of these captures are misread at a level. */
     public Misreads misreads(double level) {
         return Misreads.count(

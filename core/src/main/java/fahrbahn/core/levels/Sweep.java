@@ -13,12 +13,10 @@ import java.util.Arrays;
  *
  * @param low the surface that reads low
  * @param high the one that reads high
- * @param p2 reading that one in fifty lies below; another school's end of the range
- * @param p98 reading that one in fifty lies above
  * @param least smallest reading; one crease decides it
  * @param most largest reading
  */
-public record Sweep(Surface low, Surface high, double p2, double p98, double least, double most) {
+public record Sweep(Surface low, Surface high, double least, double most) {
     /** Half-width of the middle half of a normal distribution, in standard deviations, twice. */
     private static final double SHORTH_TO_SD = 2 * 0.6744897501960817;
 
@@ -52,25 +50,16 @@ public record Sweep(Surface low, Surface high, double p2, double p98, double lea
                             low.mean(), high.mean(), low.sd(), high.sd()),
                     "over dark and light, long enough on each");
         }
-        return new Sweep(low, high, at(sorted, 0.02), at(sorted, 0.98), sorted[0], sorted[sorted.length - 1]);
+        return new Sweep(low, high, sorted[0], sorted[sorted.length - 1]);
     }
 
     public double midpoint() {
         return (low.mean() + high.mean()) / 2;
     }
 
-    /** Halfway between the percentiles. */
-    public double percentileMidpoint() {
-        return (p2 + p98) / 2;
-    }
-
     /** Halfway between the extremes, as the plainest calibration programs have it. */
     public double bareMidpoint() {
         return (least + most) / 2;
-    }
-
-    private static double at(double[] sorted, double share) {
-        return sorted[(int) Math.round(share * (sorted.length - 1))];
     }
 
     /** First place of the upper part. */

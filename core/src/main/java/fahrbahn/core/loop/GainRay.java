@@ -20,11 +20,6 @@ public record GainRay(double fixedKd, double kdPerKp) {
         return new GainRay(0, kdPerKp);
     }
 
-    /** Kd stays where it is. */
-    public static GainRay fixed(double kd) {
-        return new GainRay(kd, 0);
-    }
-
     public double kdAt(double kp) {
         return fixedKd + kdPerKp * kp;
     }

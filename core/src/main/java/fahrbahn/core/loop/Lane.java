@@ -50,21 +50,6 @@ public record Lane(double kdPerKp, List<Slice> slices, Optional<Double> ceilingS
         slices = List.copyOf(slices);
     }
 
-    /** Speeds of the slices, mm/s: with the two below, arrays ready to draw. */
-    public double[] speedsMmPerS() {
-        return slices.stream().mapToDouble(Slice::speedMmPerS).toArray();
-    }
-
-    /** Lower border of the lane at each speed. */
-    public double[] lowKps() {
-        return slices.stream().mapToDouble(Slice::lowKp).toArray();
-    }
-
-    /** Upper border of the lane at each speed; NaN where no gain is stable. */
-    public double[] wiggleKps() {
-        return slices.stream().mapToDouble(s -> s.wiggleKp().orElse(Double.NaN)).toArray();
-    }
-
     /**
      * @param kdPerKp 0 or more
      * @param points speeds looked at, evenly spread from where it starts up to full command; 2 or more

@@ -61,12 +61,6 @@ public record LoopModel(
                 drive.speedMmPerS(baseCommand), drive.turnRatePerCommand(baseCommand), lagS, loop, leadMm, slopePerMm);
     }
 
-    /** The same with another delay from reading to command. */
-    LoopModel withDelayS(double delayS) {
-        return new LoopModel(
-                speedMmPerS, turnRatePerCommand, lagS, new Loop(loop.periodS(), delayS), leadMm, slopePerMm);
-    }
-
     /**
      * With proportional gain alone no gain is stable unless the lead exceeds {@code v * (tau + d + T/2)}: the low-frequency
      * phase lag of lag, delay and hold against the phase lead of looking ahead. In mm.

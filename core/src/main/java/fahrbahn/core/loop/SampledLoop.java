@@ -70,12 +70,7 @@ public final class SampledLoop {
 
     /** Largest magnitude of the eigenvalues of the closed loop; below 1 it is stable. Gains per loop, 0 or more. */
     public double spectralRadius(double kp, double ki, double kd) {
-        return slowestMode(kp, ki, kd).radius();
-    }
-
-    /** The motion that dies out last. Gains per loop, 0 or more. */
-    public Mode slowestMode(double kp, double ki, double kd) {
-        return Mode.of(Poles.farthest(closedLoop(kp, ki, kd)), model.loop().periodS());
+        return Poles.farthest(closedLoop(kp, ki, kd)).norm();
     }
 
     /** One-tick matrix over: y, theta, omega, past commands (newest first), previous error if kd > 0, sum if ki > 0. */

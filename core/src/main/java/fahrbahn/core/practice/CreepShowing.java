@@ -31,10 +31,6 @@ public final class CreepShowing implements Showing {
 
     /** One command: where it is and how fast when the command begins, and what speed it goes to. */
     private record Stage(double command, double fromMm, double fromMmPerS, double goalMmPerS) {
-        double speedMmPerS(double s, double lagS) {
-            return lagS == 0 ? goalMmPerS : goalMmPerS + (fromMmPerS - goalMmPerS) * Math.exp(-s / lagS);
-        }
-
         double placeMm(double s, double lagS) {
             double carried = lagS == 0 ? 0 : lagS * (1 - Math.exp(-s / lagS));
             return fromMm + goalMmPerS * s + (fromMmPerS - goalMmPerS) * carried;
@@ -74,11 +70,6 @@ public final class CreepShowing implements Showing {
     public Pose at(double tS) {
         double within = Math.min(tS, endS()) - STEP_S * stages.indexOf(stage(tS));
         return new Pose(stage(tS).placeMm(within, lagS), 0, 0);
-    }
-
-    /** Whether it is seen to roll. */
-    boolean rolls(double tS) {
-        return stage(tS).goalMmPerS() > 0;
     }
 
     @Override

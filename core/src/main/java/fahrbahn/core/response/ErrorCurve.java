@@ -21,8 +21,8 @@ public final class ErrorCurve {
     /** Beyond this many sigmas from the line the reading has settled to 1 part in 1e9. */
     private static final double SETTLED_SIGMAS = 6;
 
-    /** Samples of the curve when its extremes are looked for: finer than a tenth of any usual spot. */
-    private static final int SEARCH_POINTS = 2000;
+    /** Samples of the curve in the length of its smallest spot when its extremes are looked for; between them it is a parabola to 1e-4. */
+    private static final int STEPS_A_SPOT = 10;
 
     /** Of the largest error of a side: nearer to it the curve is so flat that a place for it means nothing. */
     private static final double SHOWN = 0.99;
@@ -212,30 +212,53 @@ public final class ErrorCurve {
     /** @param way 1 to the left of the riding point, -1 to its right */
     public Reach reach(int way) {
         double out = outMm() + Math.abs(rideOffsetMm);
+        int points = (int) Math.ceil(out / (leastSpotMm() / STEPS_A_SPOT));
+        double step = out / points;
         double most = 0;
-        for (int i = 1; i <= SEARCH_POINTS; i++) {
-            double error = Math.abs(errorAt(rideOffsetMm + way * out * i / SEARCH_POINTS));
-            most = Math.max(most, error);
-            if (error < FOLDED * most) {
+        int top = 0;
+        for (int i = 1; i <= points; i++) {
+            double error = aside(way, step * i);
+            if (error > most) {
+                most = error;
+                top = i;
+            } else if (error < FOLDED * most) {
                 break;
             }
         }
-        double enough = SHOWN * most;
+        double enough = SHOWN * Math.max(most, vertex(way, step, top));
         double near = 0;
-        double far = out / SEARCH_POINTS;
-        while (far < out && Math.abs(errorAt(rideOffsetMm + way * far)) < enough) {
+        double far = step;
+        while (far < out && aside(way, far) < enough) {
             near = far;
-            far += out / SEARCH_POINTS;
+            far += step;
         }
         while (far - near > ROOT_TOLERANCE_MM) {
             double middle = (near + far) / 2;
-            if (Math.abs(errorAt(rideOffsetMm + way * middle)) < enough) {
+            if (aside(way, middle) < enough) {
                 near = middle;
             } else {
                 far = middle;
             }
         }
         return new Reach(enough, far);
+    }
+
+    /** Size of the error so far beside the riding point. */
+    private double aside(int way, double awayMm) {
+        return Math.abs(errorAt(rideOffsetMm + way * awayMm));
+    }
+
+    /** At the vertex of the parabola through the largest sample and its neighbours; 0 where it has none. */
+    private double vertex(int way, double step, int top) {
+        double left = aside(way, step * (top - 1));
+        double middle = aside(way, step * top);
+        double right = aside(way, step * (top + 1));
+        double bend = left - 2 * middle + right;
+        return bend < 0 ? aside(way, step * (top + (left - right) / (2 * bend))) : 0;
+    }
+
+    private double leastSpotMm() {
+        return sensors.stream().mapToDouble(Sensor::spotSigmaMm).min().orElseThrow();
     }
 
     /** Offset beyond which no sensor of the law sees the line at all. */
@@ -262,7 +285,7 @@ public final class ErrorCurve {
         }
         String expected = "scaled so that the sensors of both sides agree somewhere over the line";
         double out = outMm();
-        double step = out / SEARCH_POINTS * 4;
+        double step = Math.min(out, leastSpotMm() / STEPS_A_SPOT);
         for (double far = step; far <= out; far += step) {
             for (int side = -1; side <= 1; side += 2) {
                 if (errorAt(side * (far - step)) * errorAt(side * far) < 0) {

@@ -17,7 +17,7 @@
  *
  * {@link fahrbahn.core.response.ErrorCurve} is that error in closed form over the offset, and
  * {@link fahrbahn.core.response.CurveFeatures} what it offers: slope, straight part, ripple, blind band, fold-over, reach. A row
- * of on/off sensors has no error but patterns: {@link fahrbahn.core.response.PatternBand}.
+ * of on/off sensors has no error but patterns ({@link fahrbahn.core.setup.Options.Pattern}).
  *
  * <p>Offsets are lateral, in mm, left of the line's centre positive, of the point the law looks from: the sensor itself on an
  * edge, the middle of the others. Left out: noise, rounding, and that a row of sensors is tilted when the robot is.

@@ -70,10 +70,6 @@ public record Sensor(
         return new Sensor(name, forwardMm, leftMm, newSpotSigmaMm, dark, light, noise, step, channel);
     }
 
-    public Sensor withName(String newName) {
-        return new Sensor(newName, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, channel);
-    }
-
     public Sensor withChannel(Channel newChannel) {
         return new Sensor(name, forwardMm, leftMm, spotSigmaMm, dark, light, noise, step, newChannel);
     }

@@ -32,20 +32,12 @@ public record Traits(
         return new Traits(newMayReverse, batteryShare, curve, mismatchShare, slipShare, scrub);
     }
 
-    public Traits withBatteryShare(double newBatteryShare) {
-        return new Traits(mayReverse, newBatteryShare, curve, mismatchShare, slipShare, scrub);
-    }
-
     public Traits withCurve(SpeedCurve newCurve) {
         return new Traits(mayReverse, batteryShare, newCurve, mismatchShare, slipShare, scrub);
     }
 
     public Traits withMismatchShare(double newMismatchShare) {
         return new Traits(mayReverse, batteryShare, curve, newMismatchShare, slipShare, scrub);
-    }
-
-    public Traits withSlipShare(double newSlipShare) {
-        return new Traits(mayReverse, batteryShare, curve, mismatchShare, newSlipShare, scrub);
     }
 
     public Traits withScrub(double newScrub) {

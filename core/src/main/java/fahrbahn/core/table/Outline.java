@@ -30,11 +30,6 @@ public record Outline(Kind kind, double[] xMm, double[] yMm) {
         yMm = yMm.clone();
     }
 
-    /** Everything on a course, lowest first. */
-    public static List<Outline> of(Course course, double lineWidthMm) {
-        return of(course.path(), course.palette(), lineWidthMm);
-    }
-
     /** The same of a course that is not finished. */
     public static List<Outline> of(Draft draft, double lineWidthMm) {
         return of(draft.path(), draft.palette(), lineWidthMm);

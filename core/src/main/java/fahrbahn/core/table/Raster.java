@@ -86,11 +86,6 @@ public final class Raster {
         return most;
     }
 
-    /** Value of one cell. */
-    public float cell(int column, int row) {
-        return cells[row * columns + column];
-    }
-
     /** Covered share at a place, mm. */
     public double at(double xMm, double yMm) {
         double gx = xMm * cellsPerMm - 0.5;

@@ -120,9 +120,4 @@ public final class SeenRaster {
                 (cells[first + columns] << PLACE_BITS) + (cells[first + columns + 1] - cells[first + columns]) * right;
         return ((long) lower << PLACE_BITS) + ((long) upper - lower) * up;
     }
-
-    /** Whether its cells lie where those of another do. */
-    boolean sameCells(SeenRaster other) {
-        return columns == other.columns && rows == other.rows && placesPerMm == other.placesPerMm;
-    }
 }

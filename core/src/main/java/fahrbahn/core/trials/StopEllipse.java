@@ -50,13 +50,4 @@ public record StopEllipse(double meanAlongMm, double meanAcrossMm, double longMm
                 Math.sqrt(scale * Math.max(0, middle - apart)),
                 Math.atan2(2 * xy, xx - yy) / 2);
     }
-
-    /** Whether a place lies in it. */
-    public boolean holds(double alongMm, double acrossMm) {
-        double dx = alongMm - meanAlongMm;
-        double dy = acrossMm - meanAcrossMm;
-        double along = (dx * Math.cos(turnRad) + dy * Math.sin(turnRad)) / longMm;
-        double across = (-dx * Math.sin(turnRad) + dy * Math.cos(turnRad)) / shortMm;
-        return along * along + across * across <= 1;
-    }
 }

@@ -2,7 +2,6 @@ package fahrbahn.core.trials;
 
 import fahrbahn.core.check.Check;
 import java.util.Arrays;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -37,17 +36,6 @@ public record StopPlace(Sample places) {
                 .filter(p -> p >= lowMm && p <= highMm)
                 .count();
         return Completion.of(hits, places.n());
-    }
-
-    /** The chance to stop inside a window if places are normally distributed as measured; NaN with fewer than two. */
-    public double chanceInside(double lowMm, double highMm) {
-        checkWindow(lowMm, highMm);
-        double sd = places.sd();
-        if (!(sd > 0)) {
-            return Double.NaN;
-        }
-        NormalDistribution normal = new NormalDistribution(places.mean(), sd);
-        return normal.cumulativeProbability(highMm) - normal.cumulativeProbability(lowMm);
     }
 
     private static void checkWindow(double lowMm, double highMm) {

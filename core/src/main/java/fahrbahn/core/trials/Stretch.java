@@ -7,7 +7,6 @@ import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Cause;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,14 +37,6 @@ public record Stretch(List<Run> runs, List<Cause> changed, Change since) {
     public Stretch {
         runs = List.copyOf(runs);
         changed = List.copyOf(changed);
-    }
-
-    public Instant from() {
-        return runs.get(0).at();
-    }
-
-    public Instant to() {
-        return runs.get(runs.size() - 1).at();
     }
 
     public Completion completion() {

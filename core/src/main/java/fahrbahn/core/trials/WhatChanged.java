@@ -24,9 +24,4 @@ public record WhatChanged(List<Cause> causes, boolean mixed) {
         return runs.stream()
                 .anyMatch(r -> !Since.of(runs.get(0).basis(), r.basis()).nothing());
     }
-
-    /** True when a difference between the groups has one possible cause among the settings. */
-    public boolean tells() {
-        return causes.size() == 1 && !mixed;
-    }
 }

@@ -3,6 +3,7 @@ package fahrbahn.core.belief;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
@@ -15,7 +16,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Ladders climb as coaches do, and the belief needs fewer trials. */
-class TuningBenchmarkTest {
+class TuningBenchmarkTest extends Repeated {
     private static final Setup EDGE = Setups.edge();
 
     private static List<Candidate> climbed(HandLadder ladder, Seen... seen) {
@@ -62,14 +63,18 @@ class TuningBenchmarkTest {
                 .isEqualTo(new Candidate(0.75 * full, 1.5 * full, EDGE.law().baseCommand()));
     }
 
-    /** Eight such robots as those of docs/tuning-benchmark.md, whose two hundred take minutes. */
+    /** One, or in the proof eight, such robots as those of docs/tuning-benchmark.md, whose two hundred take minutes. */
     @Test
     void theBeliefSolvesWhatLaddersSolveInAThirdOfTheTrials() {
-        List<TuningBenchmark.Needed> all = TuningBenchmark.each(8, 1.5, 11, Workers.of(2), Job.UNWATCHED).stream()
-                .filter(TuningBenchmark.Needed::solved)
-                .toList();
-        assertThat(all).hasSizeGreaterThanOrEqualTo(6);
-        assertThat(all).allMatch(n -> n.next() <= TuningBenchmark.MOST_TRIALS);
+        List<TuningBenchmark.Needed> all =
+                TuningBenchmark.each(times(1, 8), 1.5, 11, Workers.of(2), Job.UNWATCHED).stream()
+                        .filter(TuningBenchmark.Needed::solved)
+                        .toList();
+        assertThat(all).hasSizeGreaterThanOrEqualTo(times(1, 6));
+        assertThat(all).allMatch(n -> n.next() <= times(6, TuningBenchmark.MOST_TRIALS));
+        if (all.size() < 6) {
+            return; // one robot tells nothing of ladders
+        }
         int byBelief = all.stream().mapToInt(TuningBenchmark.Needed::next).sum();
         int byBestLadder = all.stream()
                 .mapToInt(n -> n.ladders()[HandLadder.HALF_AGAIN.ordinal()])

@@ -163,8 +163,8 @@ public final class DrawnLaws {
         } else if (options.turnMarks().isPresent()) {
             // Of a row they follow as well: two that are there already.
             List<Integer> both = options.outer().isPresent() ? List.of(1, row.size() - 2) : List.of(0, row.size() - 1);
-            row.set(both.get(0), row.get(both.get(0)).withName("colour left"));
-            row.set(both.get(1), row.get(both.get(1)).withName("colour right"));
+            row.set(both.get(0), called(row.get(both.get(0)), "colour left"));
+            row.set(both.get(1), called(row.get(both.get(1)), "colour right"));
         }
         Mixing mixing = Mixing.values()[random.nextInt(2)];
         Drive drive = new Drive(120, 500, 0.04, mixing, full, Traits.IDEAL.withMayReverse(random.nextBoolean()));
@@ -208,5 +208,9 @@ public final class DrawnLaws {
             byName.put(name, sensor.dark() + share * (sensor.light() - sensor.dark()));
         }
         return byName;
+    }
+
+    public static Sensor called(Sensor s, String name) {
+        return new Sensor(name, s.forwardMm(), s.leftMm(), s.spotSigmaMm(), s.dark(), s.light(), s.noise(), s.step());
     }
 }

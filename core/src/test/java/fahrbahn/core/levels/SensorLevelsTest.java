@@ -32,12 +32,13 @@ class SensorLevelsTest {
     void aLevelIsAWholeStepOfTheSensorAndJudgedSo() {
         SensorLevels fives = SensorLevels.of("left", around(200, 6, 5, 1), around(700, 6, 5, 2));
         assertThat(fives.step()).isEqualTo(5);
-        assertThat(fives.roundedLevel() % 5).isZero();
-        assertThat(fives.roundedLevel()).isCloseTo(fives.levels().bestLevel(), within(2.5));
-        assertThat(fives.misread()).isEqualTo(fives.levels().misread(fives.roundedLevel()));
+        double level = LevelTable.rounded(fives.levels().bestLevel(), fives.step());
+        assertThat(level % 5).isZero();
+        assertThat(level).isCloseTo(fives.levels().bestLevel(), within(2.5));
         SensorLevels fine = SensorLevels.of("left", around(0.21, 0.004, 0, 3), around(0.73, 0.004, 0, 4), 0);
-        assertThat(String.valueOf(fine.roundedLevel())).as("four digits").hasSizeLessThanOrEqualTo(6);
-        assertThat(fine.roundedLevel()).isCloseTo(fine.levels().bestLevel(), within(5e-5));
+        double fineLevel = LevelTable.rounded(fine.levels().bestLevel(), fine.step());
+        assertThat(String.valueOf(fineLevel)).as("four digits").hasSizeLessThanOrEqualTo(6);
+        assertThat(fineLevel).isCloseTo(fine.levels().bestLevel(), within(5e-5));
     }
 
     @Test

@@ -29,7 +29,7 @@ class WiggleOnsetTest {
         for (GainRay ray : List.of(
                 GainRay.PROPORTIONAL,
                 GainRay.ratio(2),
-                GainRay.fixed(0.003 * setup.robot().drive().fullCommand()))) {
+                new GainRay(0.003 * setup.robot().drive().fullCommand(), 0))) {
             Optional<WiggleOnset> onset = WiggleOnset.along(loop, ray);
             assertThat(onset).isPresent();
             double kp = onset.get().kp();

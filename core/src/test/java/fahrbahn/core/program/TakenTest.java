@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.colour.ColourRule;
@@ -34,7 +35,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Numbers as the robot's program takes them: which change, by how much, and what that costs on the table. */
-class TakenTest {
+class TakenTest extends Repeated {
     private static final Setup PAIR =
             Setups.pair().withLaw(Setups.pair().law().withGains(0.237, 0, 0.854).withBaseCommand(40.4));
 
@@ -79,7 +80,7 @@ class TakenTest {
             case ONE -> 0.1;
             case HUNDREDTHS, WHOLE -> 1;
         };
-        for (int i = 0; i < 60; i++) {
+        for (int i = 0; i < times(8, 60); i++) {
             Setup setup = PAIR.withLaw(PAIR.law()
                     .withGains(random.nextDouble(), random.nextDouble() / 10, 3 * random.nextDouble())
                     .withBaseCommand(20 + 60 * random.nextDouble()));

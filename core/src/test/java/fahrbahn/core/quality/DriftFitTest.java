@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.check.BadValueException;
 import java.util.List;
 import java.util.Random;
@@ -11,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class DriftFitTest {
+class DriftFitTest extends Repeated {
     private static final double NOISE = 3;
     private static final double PERIOD_S = 0.02;
     private static final double SLOPE_PER_S = 0.7;
@@ -47,7 +48,7 @@ class DriftFitTest {
     @CsvSource({"60, 0", "60, 2", "60, 4", "60, 6", "300, 0", "300, 3", "300, 5", "300, 6", "1500, 0", "1500, 6"})
     void theIntervalHoldsTheTruthAsOftenAsItSays(int readings, double step) {
         Random random = new Random(readings * 31L + (long) step);
-        int sessions = 3000;
+        int sessions = times(300, 3000);
         int covered = 0;
         for (int session = 0; session < sessions; session++) {
             double level = 500 + 10 * random.nextDouble();
@@ -59,14 +60,16 @@ class DriftFitTest {
             DriftFit fit = fit(values, step);
             covered += fit.lowPerS() <= SLOPE_PER_S && SLOPE_PER_S <= fit.highPerS() ? 1 : 0;
         }
-        assertThat(covered / (double) sessions).as("share of intervals").isBetween(0.93, 0.97);
+        assertThat(covered / (double) sessions)
+                .as("share of intervals")
+                .isCloseTo(0.95, within(Math.max(0.02, luck(0.95, sessions))));
     }
 
     /** Hum of the lamps, a filter in the sensor: a third of each reading's noise is the last one's. */
     @Test
     void readingsThatResembleTheirNeighboursDoNotMakeItLookSurer() {
         Random random = new Random(4);
-        int sessions = 3000;
+        int sessions = times(300, 3000);
         int covered = 0;
         for (int session = 0; session < sessions; session++) {
             double[] values = new double[600];
@@ -79,7 +82,7 @@ class DriftFitTest {
             covered += fit.lowPerS() <= 0 && 0 <= fit.highPerS() ? 1 : 0;
         }
         // Least squares on the readings themselves would hold it in 83 % of the sessions.
-        assertThat(covered / (double) sessions).isBetween(0.92, 0.97);
+        assertThat(covered / (double) sessions).isCloseTo(0.945, within(Math.max(0.025, luck(0.95, sessions))));
     }
 
     @Test
@@ -91,7 +94,7 @@ class DriftFitTest {
         assertThat(fit.perS()).isCloseTo(0, within(1e-12));
         assertThat(fit.highPerS()).isCloseTo(1.5 * step / fit.spanS(), within(1e-12));
         Random random = new Random(2);
-        for (int session = 0; session < 500; session++) {
+        for (int session = 0; session < times(100, 500); session++) {
             double slope = (2 * random.nextDouble() - 1) * 0.4;
             double level = 88 + random.nextDouble();
             double[] values = new double[500];

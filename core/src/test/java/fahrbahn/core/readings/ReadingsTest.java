@@ -3,12 +3,13 @@ package fahrbahn.core.readings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.Repeated;
 import java.io.StringReader;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-class ReadingsTest {
+class ReadingsTest extends Repeated {
     private static ReadingsFile read(String text) throws Exception {
         return ReadingsFile.read(new StringReader(text));
     }
@@ -82,7 +83,7 @@ class ReadingsTest {
         Random random = new Random(3);
         String alphabet = "0123456789.,;\t-+eE#\"'abcNaN \u00e9\0";
         LineDecoder decoder = new LineDecoder();
-        for (int i = 0; i < 20_000; i++) {
+        for (int i = 0; i < times(2_000, 20_000); i++) {
             StringBuilder line = new StringBuilder();
             for (int k = random.nextInt(24); k > 0; k--) {
                 line.append(alphabet.charAt(random.nextInt(alphabet.length())));

@@ -136,28 +136,6 @@ class CurveFeaturesTest {
     }
 
     @Test
-    void patternsFollowTheLineAcrossTheRow() {
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 5, 12);
-        List<PatternBand> bands = PatternBand.across(row);
-        assertThat(bands.get(0).bits()).isEqualTo("00000");
-        assertThat(bands.get(bands.size() - 1).bits()).isEqualTo("00000");
-        // Far to the right of the line the left end of the row sees it first.
-        assertThat(bands.get(1).bits()).isEqualTo("10000");
-        assertThat(bands.get(1).number()).isEqualTo(16);
-        PatternBand middle = bands.stream()
-                .filter(b -> b.fromMm() < -1 && b.toMm() > 1 || b.fromMm() <= 0 && b.toMm() > 0)
-                .findFirst()
-                .orElseThrow();
-        assertThat(middle.bits())
-                .isEqualTo(new StringBuilder(middle.bits()).reverse().toString());
-        for (int i = 1; i < bands.size(); i++) {
-            assertThat(bands.get(i).fromMm()).isEqualTo(bands.get(i - 1).toMm());
-        }
-        // A sensor changes where half its spot lies on the line: 12 mm, its edge, from the line's middle.
-        assertThat(bands.get(0).toMm()).isCloseTo(-24 - 12, within(0.05));
-    }
-
-    @Test
     void aPatternLawHasNoErrorCurve() {
         Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 3, 12);
         var patterns = List.of(new fahrbahn.core.setup.Options.Pattern("010", 0));

@@ -3,6 +3,7 @@ package fahrbahn.core.review;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
@@ -17,14 +18,17 @@ import java.util.List;
 import java.util.function.Function;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 
-class TwoOnOneTableTest {
-    /** More of them for docs/accuracy.md: {@code -Dexperiments=2000} takes 40 s and holds the bar itself. */
-    private static final int EXPERIMENTS = Integer.getInteger("experiments", 400);
-
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class TwoOnOneTableTest extends Repeated {
     private static final int PAIRS = 200;
 
-    private static TwoOnOneTable all;
+    private TwoOnOneTable all;
+
+    private int experiments() {
+        return times(60, 2000);
+    }
 
     private static Track track(double kp, double kd) {
         Setup pair = Setups.pair();
@@ -40,40 +44,40 @@ class TwoOnOneTableTest {
 
     /** One that loses the bend now and then, one that seldom does; as many pairs as all experiments have together. */
     @BeforeAll
-    static void drive() {
+    void drive() {
         all = TwoOnOneTable.drive(
                 track(0.178, 0.18),
                 track(0.182, 0.3),
                 Spread.TYPICAL,
-                EXPERIMENTS * PAIRS,
+                experiments() * PAIRS,
                 11,
                 Workers.all(),
                 Job.UNWATCHED);
     }
 
-    private static TwoOnOneTable experiment(int i) {
+    private TwoOnOneTable experiment(int i) {
         return TwoOnOneTable.of(part(all.a(), i), part(all.b(), i));
     }
 
-    private static Ensemble part(Ensemble whole, int i) {
+    private Ensemble part(Ensemble whole, int i) {
         return new Ensemble(
                 whole.starts().subList(i * PAIRS, (i + 1) * PAIRS),
                 whole.results().subList(i * PAIRS, (i + 1) * PAIRS));
     }
 
     /**
-     * 93 to 97 % is asked for, and two standard errors of so many experiments around it allowed. The truth is that of all pairs, known twenty
+     * 93 to 97 % is asked for, and of fewer experiments what luck may add around it allowed. The truth is that of all pairs, known twenty
      * times better than an experiment knows it.
      */
-    private static void covers(String what, Function<TwoOnOneTable, Difference> figure) {
-        double allowed = EXPERIMENTS >= 2000 ? 0 : 2 * Math.sqrt(0.95 * 0.05 / EXPERIMENTS);
+    private void covers(String what, Function<TwoOnOneTable, Difference> figure) {
+        double allowed = experiments() >= 2000 ? 0 : luck(0.95, experiments());
         double truth = figure.apply(all).size();
         int covered = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             Difference told = figure.apply(experiment(i));
             covered += told.low() <= truth && truth <= told.high() ? 1 : 0;
         }
-        assertThat((double) covered / EXPERIMENTS)
+        assertThat((double) covered / experiments())
                 .as("coverage: %s (%s)", what, figure.apply(all))
                 .isBetween(0.93 - allowed, 0.97 + allowed);
     }

@@ -2,6 +2,7 @@ package fahrbahn.core.runlog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LaneReport;
@@ -26,10 +27,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Logs of the twin with one fault planted in each: it is the first that is named. */
-class LogFaultsTest {
-    /** Of each fault; {@code -Deach=4} makes the forty logs of docs/accuracy.md, of which 34 are to be right. */
-    private static final int EACH = Integer.getInteger("each", 2);
-
+class LogFaultsTest extends Repeated {
+    /** Of the forty logs of docs/accuracy.md. */
     private static final double LEAST_RIGHT = 34.0 / 40;
 
     /** A robot as it was set up and works, drawn anew each time. */
@@ -160,13 +159,14 @@ class LogFaultsTest {
 
     @Test
     void theFaultThatWasPlantedIsNamedFirst() {
-        Random random = new Random(Long.getLong("seed", 2));
+        int each = times(1, 4);
+        Random random = new Random(2);
         List<Fault> kinds = new ArrayList<>(List.of(Fault.values()));
         kinds.remove(Fault.UNEVEN_LOOP);
         int right = 0;
         List<String> wrong = new ArrayList<>();
         for (Fault fault : kinds) {
-            for (int i = 0; i < EACH; i++) {
+            for (int i = 0; i < each; i++) {
                 List<LogFaults.Found> all = found(planted(fault, random, i));
                 boolean first = !all.isEmpty() && all.get(0).fault() == fault;
                 right += first ? 1 : 0;
@@ -175,20 +175,21 @@ class LogFaultsTest {
                 }
             }
         }
-        System.out.printf(Locale.ROOT, "faults named first: %d of %d; not %s%n", right, kinds.size() * EACH, wrong);
+        System.out.printf(Locale.ROOT, "faults named first: %d of %d; not %s%n", right, kinds.size() * each, wrong);
         assertThat(right).as("named first, not %s", wrong).isGreaterThanOrEqualTo((int)
-                Math.ceil(LEAST_RIGHT * kinds.size() * EACH));
+                Math.ceil(LEAST_RIGHT * kinds.size() * each));
     }
 
     @Test
     void aSoundRobotHasNone() {
         Random random = new Random(5);
         int clean = 0;
-        for (int i = 0; i < 20; i++) {
+        int robots = times(6, 20);
+        for (int i = 0; i < robots; i++) {
             Setup sound = sound(random, i % 2 == 0);
             List<LogFaults.Found> all = found(drive(sound, sound, i, 0.02, 0));
             clean += all.isEmpty() ? 1 : 0;
         }
-        assertThat(clean).as("of 20 sound robots").isGreaterThanOrEqualTo(17);
+        assertThat(clean).as("of %d sound robots", robots).isGreaterThanOrEqualTo((int) (0.85 * robots));
     }
 }

@@ -258,7 +258,7 @@ class CourseTest {
                 double area = 0;
                 for (int row = 0; row < sharp.rows(); row++) {
                     for (int column = 0; column < sharp.columns(); column++) {
-                        area += sharp.cell(column, row) * cell * cell;
+                        area += sharp.cell(row * sharp.columns() + column) * cell * cell;
                     }
                 }
                 // Cells at the four corners are shared out by the product of two shares: up to a tenth of a cell each.

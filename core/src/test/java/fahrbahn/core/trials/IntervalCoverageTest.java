@@ -3,6 +3,7 @@ package fahrbahn.core.trials;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -16,9 +17,17 @@ import org.junit.jupiter.params.provider.ValueSource;
  * Every interval of the log book holds the truth in 95 +- 1.5 of a hundred experiments; those of counts cannot, for counts come in steps: theirs
  * are summed up exactly, over all outcomes. The ellipse of the next stop place is in {@link StopEllipseTest}.
  */
-class IntervalCoverageTest {
+class IntervalCoverageTest extends Repeated {
     private static final double BAR = 0.015;
-    private static final int EXPERIMENTS = 3_000; // known to 0.4 %, a quarter of the bar
+
+    private int experiments() {
+        return times(300, 3_000);
+    }
+
+    /** Of three thousand a share is known to 0.4 %, a quarter of the bar; of fewer, three standard errors are allowed. */
+    private double bar() {
+        return Math.max(BAR, 3 * Math.sqrt(0.95 * 0.05 / experiments()));
+    }
 
     private static Group timed(Random random, int n, double mean, double sd) {
         List<Outcome> outcomes = new ArrayList<>();
@@ -35,11 +44,11 @@ class IntervalCoverageTest {
     void timesDiffer(int nA, int nB, double sdA, double sdB) {
         Random random = new Random(nA);
         int held = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             Effect effect = Comparison.time(timed(random, nA, 20, sdA), timed(random, nB, 20.5, sdB));
             held += effect.low() <= 0.5 && 0.5 <= effect.high() ? 1 : 0;
         }
-        assertThat((double) held / EXPERIMENTS).as("held").isCloseTo(0.95, within(BAR));
+        assertThat((double) held / experiments()).as("held").isCloseTo(0.95, within(bar()));
     }
 
     /** The ratio of spreads, Bonett and Seier's: an approximation that the logarithm makes good from ten runs on. */
@@ -48,11 +57,11 @@ class IntervalCoverageTest {
     void spreadsDiffer(int nA, int nB, double ratio) {
         Random random = new Random(nB);
         int held = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             Effect effect = Comparison.spread(timed(random, nA, 50, 1), timed(random, nB, 50, ratio));
             held += effect.low() <= ratio && ratio <= effect.high() ? 1 : 0;
         }
-        assertThat((double) held / EXPERIMENTS).as("held").isCloseTo(0.95, within(BAR));
+        assertThat((double) held / experiments()).as("held").isCloseTo(0.95, within(bar()));
     }
 
     /** The slope over order or volts. */
@@ -61,7 +70,7 @@ class IntervalCoverageTest {
     void placesDrift(int n) {
         Random random = new Random(n);
         int held = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             double[] places = new double[n];
             for (int k = 0; k < n; k++) {
                 places[k] = 0.3 * (k + 1) + 2 * random.nextGaussian();
@@ -69,7 +78,7 @@ class IntervalCoverageTest {
             StopPlace.Trend trend = new StopPlace(new Sample(places)).overRuns();
             held += trend.low() <= 0.3 && 0.3 <= trend.high() ? 1 : 0;
         }
-        assertThat((double) held / EXPERIMENTS).as("held").isCloseTo(0.95, within(BAR));
+        assertThat((double) held / experiments()).as("held").isCloseTo(0.95, within(bar()));
     }
 
     /** A first run that is like the rest is called odd in one of twenty. */
@@ -78,11 +87,11 @@ class IntervalCoverageTest {
     void aFirstRunThatIsNotOdd(int n) {
         Random random = new Random(n);
         int odd = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             double[] places = random.doubles(n).map(d -> random.nextGaussian()).toArray();
             odd += new StopPlace(new Sample(places)).firstRun().p() < 0.05 ? 1 : 0;
         }
-        assertThat((double) odd / EXPERIMENTS).as("called odd").isCloseTo(0.05, within(BAR));
+        assertThat((double) odd / experiments()).as("called odd").isCloseTo(0.05, within(bar()));
     }
 
     /** Chance that the exact interval of n runs holds the chance p: all outcomes weighed. */
@@ -102,9 +111,11 @@ class IntervalCoverageTest {
      */
     @Test
     void chancesAreNeverHeldLessOften() {
+        int chances = times(40, 200);
         for (int n : new int[] {5, 10, 20, 50}) {
-            for (int i = 1; i < 200; i++) {
-                assertThat(exact(n, i / 200.0)).as("n %d, p %.3f", n, i / 200.0).isGreaterThanOrEqualTo(0.95 - 1e-9);
+            for (int i = 1; i < chances; i++) {
+                double p = i / (double) chances;
+                assertThat(exact(n, p)).as("n %d, p %.3f", n, p).isGreaterThanOrEqualTo(0.95 - 1e-9);
             }
         }
         assertThat(average(10)).as("ten runs").isCloseTo(0.98, within(0.01));

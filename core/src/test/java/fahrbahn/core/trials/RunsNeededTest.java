@@ -1,7 +1,9 @@
 package fahrbahn.core.trials;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -10,8 +12,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** As many runs as are said to be needed tell in about four experiments of five. */
-class RunsNeededTest {
-    private static final int EXPERIMENTS = 2000;
+class RunsNeededTest extends Repeated {
+    private int experiments() {
+        return times(300, 2000);
+    }
+
+    /** What is said to be told in four of five is told in that share of the experiments, or a little more often. */
+    private void toldAsSaid(int told, int runs) {
+        double luck = experiments() < 2000 ? luck(0.8, experiments()) : 0;
+        assertThat(told / (double) experiments()).as("%d runs each", runs).isBetween(0.75 - luck, 0.9 + luck);
+    }
 
     private static Group group(String setting, int completed, int runs, double[] values) {
         List<Outcome> all = new ArrayList<>();
@@ -56,13 +66,13 @@ class RunsNeededTest {
     void largeNumbersAreTheLeastOnes() {
         int n = RunsNeeded.forChances(0.8, 0.65);
         assertThat(n).isBetween(130, 170); // 138 by the plain formula, 151 with the correction for the exact test
-        assertThat(told(0.8, 0.65, n)).isBetween(0.77, 0.83);
+        assertThat(told(0.8, 0.65, n)).isCloseTo(0.8, within(Math.max(0.03, luck(0.8, experiments()))));
     }
 
-    private static double told(double chanceA, double chanceB, int n) {
+    private double told(double chanceA, double chanceB, int n) {
         Random random = new Random(n);
         int told = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             int a = 0;
             int b = 0;
             for (int run = 0; run < n; run++) {
@@ -71,7 +81,7 @@ class RunsNeededTest {
             }
             told += Comparison.fisher(a, n, b, n) < 0.05 ? 1 : 0;
         }
-        return told / (double) EXPERIMENTS;
+        return told / (double) experiments();
     }
 
     /** Times of runs of which a share is lost: as many experiments tell as are said to, lost runs counted in. */
@@ -82,13 +92,13 @@ class RunsNeededTest {
         int runs = (int) Math.ceil(Math.max(values / shareA, values / shareB));
         Random random = new Random(5);
         int told = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             told += Comparison.time(drawn(random, runs, shareA, 0, sdA), drawn(random, runs, shareB, apart, sdB))
                             .shown()
                     ? 1
                     : 0;
         }
-        assertThat(told / (double) EXPERIMENTS).as("%d runs each", runs).isBetween(0.75, 0.9);
+        toldAsSaid(told, runs);
     }
 
     private static Group drawn(Random random, int runs, double share, double mean, double sd) {
@@ -113,13 +123,13 @@ class RunsNeededTest {
         double scatter = Math.sqrt(1 - 2 / Math.PI);
         int runs = (int) Math.ceil(RunsNeeded.forMeans(sdA * scatter, sdB * scatter, (sdB - sdA) * mean));
         int told = 0;
-        for (int i = 0; i < EXPERIMENTS; i++) {
+        for (int i = 0; i < experiments(); i++) {
             told += Comparison.spread(drawn(random, runs, 1, 0, sdA), drawn(random, runs, 1, 0, sdB))
                             .shown()
                     ? 1
                     : 0;
         }
-        assertThat(told / (double) EXPERIMENTS).as("%d runs each", runs).isBetween(0.75, 0.9);
+        toldAsSaid(told, runs);
     }
 
     @Test

@@ -3,6 +3,7 @@ package fahrbahn.core.tuning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
@@ -26,11 +27,9 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.BiFunction;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
 
 /** Advice against what a grid of runs finds, on robots from easy to hopeless. */
-@Isolated
-class TwinAdvisorTest {
+class TwinAdvisorTest extends Repeated {
     private static final long SEED = 1;
 
     /** Of the runs that judge the advice: not those it was found with. */
@@ -73,11 +72,9 @@ class TwinAdvisorTest {
         int good = 0;
         int bare = 0;
         List<String> missed = new ArrayList<>();
-        double slowestS = 0;
-        for (Setup setup : drawn(60)) {
-            long began = System.nanoTime();
+        int robots = times(2, 60);
+        for (Setup setup : drawn(robots)) {
             Optional<TwinAdvice> advice = TwinAdvisor.advise(setup, SEED, Workers.all(), Job.UNWATCHED);
-            slowestS = Math.max(slowestS, (System.nanoTime() - began) / 1e9);
             if (advice.isPresent()) {
                 given++;
                 double share = judged(setup, advice.get()).share();
@@ -91,10 +88,9 @@ class TwinAdvisorTest {
             }
         }
         assertThat(missed).as("left without advice").isEmpty();
-        assertThat(given).as("robots with advice").isGreaterThan(45);
-        assertThat(bare).as("of them with pairs that keep not all margins").isGreaterThan(3);
+        assertThat(given).as("robots with advice").isGreaterThanOrEqualTo((int) (0.75 * robots));
+        assertThat(bare).as("of them with pairs that keep not all margins").isGreaterThanOrEqualTo(robots / 15);
         assertThat(good).isGreaterThanOrEqualTo((int) Math.ceil(0.95 * given));
-        assertThat(slowestS).isLessThan(5);
     }
 
     /** The best share of runs that come round, over 30 x 12 pairs without any margin. */
@@ -129,7 +125,7 @@ class TwinAdvisorTest {
     void nothingWithTheSameMarginsKeepsMuchNearerToItsPath() {
         int looked = 0;
         for (Setup setup : drawn(60)) {
-            if (looked == 5) {
+            if (looked == times(1, 5)) {
                 break;
             }
             Optional<TwinAdvice> advice = TwinAdvisor.advise(setup, SEED, Workers.all(), Job.UNWATCHED);
@@ -141,7 +137,7 @@ class TwinAdvisorTest {
             double best = bestRmsOfGrid(setup, advice.get().gains(), mine.share());
             assertThat(mine.rmsMm()).isLessThan(1.3 * best);
         }
-        assertThat(looked).isEqualTo(5);
+        assertThat(looked).isEqualTo(times(1, 5));
     }
 
     private static double bestRmsOfGrid(Setup setup, GainAdvice advice, double share) {

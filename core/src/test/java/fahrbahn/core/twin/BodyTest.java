@@ -94,9 +94,9 @@ class BodyTest {
     void traitsActOnTheWheels() {
         Traits ideal = Traits.IDEAL;
         Drive drive = drive(0);
-        assertThat(driven(drive.withTraits(ideal.withBatteryShare(0.9)), 0, 100, 50, 50).xMm)
+        assertThat(driven(drive.withTraits(new Traits(true, 0.9, SpeedCurve.STRAIGHT, 0, 0, 1)), 0, 100, 50, 50).xMm)
                 .isCloseTo(270, within(1e-9));
-        assertThat(driven(drive.withTraits(ideal.withSlipShare(0.1)), 0, 100, 50, 50).xMm)
+        assertThat(driven(drive.withTraits(new Traits(true, 1, SpeedCurve.STRAIGHT, 0, 0.1, 1)), 0, 100, 50, 50).xMm)
                 .isCloseTo(270, within(1e-9));
         assertThat(driven(
                                 drive.withTraits(ideal.withCurve(SpeedCurve.STRAIGHT.withDeadZoneCommand(20))),

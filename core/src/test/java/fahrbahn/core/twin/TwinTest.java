@@ -3,6 +3,7 @@ package fahrbahn.core.twin;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -11,11 +12,14 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
-class TwinTest {
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class TwinTest extends Repeated {
     private static Setup withKp(Setup setup, double kp) {
         return setup.withLaw(setup.law().withGains(kp, 0, 0));
     }
@@ -65,9 +69,14 @@ class TwinTest {
         assertThat(result.peakMm()).isLessThan(1e-2);
     }
 
+    /** The shortest of the built-in courses; in the proof all four. */
+    IntStream courses() {
+        return IntStream.range(times(3, 0), 4);
+    }
+
     /** A spot of a millimetre drives every built-in course, and reads its line as the closed form says. */
     @ParameterizedTest
-    @ValueSource(ints = {0, 1, 2, 3})
+    @MethodSource("courses")
     void aSpotOfAMillimetreDrivesTheBuiltInCourses(int which) {
         Course course = DemoCourses.all().get(which);
         Setup pair = Setups.pair();

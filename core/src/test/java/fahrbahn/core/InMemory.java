@@ -1,4 +1,4 @@
-package fahrbahn.app;
+package fahrbahn.core;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
