@@ -4,6 +4,7 @@ import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.Gate;
 import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
@@ -28,6 +29,8 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.layout.StackPane;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 
@@ -36,6 +39,7 @@ public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final int SECONDS_TO_SAVE = 10;
     private static final long MOST_BACKUP_BYTES = 500L << 20;
+    private static final String OPENING = "Opening.";
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
     private final ExecutorService worker = Executors.newFixedThreadPool(2, daemon("worker"));
@@ -59,7 +63,7 @@ public final class FahrbahnApp extends Application {
     }
 
     /** For those that drive the window. */
-    FahrbahnApp(Clocks clocks) {
+    public FahrbahnApp(Clocks clocks) {
         this.clocks = clocks;
     }
 
@@ -77,7 +81,7 @@ public final class FahrbahnApp extends Application {
     }
 
     /** The same with the arguments handed in, for those that drive the window. */
-    void start(Stage newStage, List<String> arguments) {
+    public void start(Stage newStage, List<String> arguments) {
         stage = newStage;
         home = Home.open();
         home.logHere();
@@ -85,14 +89,22 @@ public final class FahrbahnApp extends Application {
         backups = new Backups(home.backups(), clocks.day(), MOST_BACKUP_BYTES);
         opener = new Opener(home, backups, clocks.day(), writer, Platform::runLater);
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
+        openAsAsked(arguments); // while the window is being made
         for (String weight : List.of("400", "600", "700")) {
             Font.loadFont(
                     FahrbahnApp.class.getResourceAsStream("fonts/titillium-web-latin-" + weight + "-normal.woff"), 14);
         }
-        Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheet());
-        showStart();
+        Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheetBSS());
+        if (arguments.isEmpty()) {
+            showStart();
+        } else {
+            show(new StackPane(new Label(OPENING)), "Fahrbahn");
+        }
         WindowSize.set(stage, scene, remembered);
         stage.show();
+    }
+
+    private void openAsAsked(List<String> arguments) {
         if (arguments.contains("demo")) {
             boolean fresh = arguments.contains("--fresh");
             open(() -> opener.demo(fresh));
@@ -174,6 +186,9 @@ public final class FahrbahnApp extends Application {
     }
 
     private void tellStart(String words) {
+        if (startPage == null) {
+            showStart();
+        }
         startPage.tell(words);
     }
 
@@ -182,7 +197,9 @@ public final class FahrbahnApp extends Application {
     }
 
     private void open(Opening how) {
-        tellStart("Opening.");
+        if (startPage != null) {
+            startPage.tell(OPENING);
+        }
         opening.runToEnd(job -> how.open(), ending -> {
             if (ending instanceof Ending.Done<Opener.Result> done) {
                 show(done.result());
@@ -204,13 +221,15 @@ public final class FahrbahnApp extends Application {
     private void work(Opener.Opened opened) {
         Path path = opened.season().path();
         home.used(path);
-        workshop = new Workshop(opened.season(), worker, Platform::runLater, clocks);
+        Gate computations = new Gate(worker); // the window has both cores until it is there to be seen
+        workshop = new Workshop(opened.season(), computations, Platform::runLater, clocks);
         workshop.season().pathProperty().addListener((o, before, now) -> {
             home.used(now);
             stage.setTitle("Fahrbahn: " + now.getFileName());
         });
         window = new MainWindow(workshop, clocks, remembered, this::leave);
         show(window, "Fahrbahn: " + path.getFileName());
+        onceShown(computations::open);
         window.start();
         leaveWhenAsked();
         if (!opened.told().isEmpty()) {
@@ -227,8 +246,22 @@ public final class FahrbahnApp extends Application {
     /** For the check that it starts anywhere: once the season is there to be seen, all is well. */
     private void leaveWhenAsked() {
         if (Boolean.getBoolean("fahrbahn.leaveWhenOpen")) {
-            Platform.runLater(stage::hide);
+            onceShown(() -> {
+                System.out.println("shown");
+                stage.hide();
+            });
         }
+    }
+
+    /** After the next frame has been laid out and handed over to be painted. */
+    private void onceShown(Runnable next) {
+        Runnable[] laidOut = new Runnable[1];
+        laidOut[0] = () -> {
+            scene.removePostLayoutPulseListener(laidOut[0]);
+            Platform.runLater(next);
+        };
+        scene.addPostLayoutPulseListener(laidOut[0]);
+        Platform.requestNextPulse();
     }
 
     /** Closes the season and goes back to the start page. */
@@ -247,7 +280,7 @@ public final class FahrbahnApp extends Application {
     }
 
     /** For those that drive the window: the models behind it; null on the start page. */
-    Workshop workshop() {
+    public Workshop workshop() {
         return workshop;
     }
 

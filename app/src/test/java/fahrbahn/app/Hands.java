@@ -21,7 +21,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * TestFX's hands with quicker fingers: a key goes through the display as it would from a keyboard, and the next waits until the window has
  * seen it, instead of for a tenth of a second.
  */
-final class Hands extends FxRobot {
+public final class Hands extends FxRobot {
     private static final int PATIENCE_S = 300;
 
     @Override
@@ -65,7 +65,7 @@ final class Hands extends FxRobot {
         return this;
     }
 
-    static KeyEvent event(EventType<KeyEvent> type, String letter, KeyCode key) {
+    public static KeyEvent event(EventType<KeyEvent> type, String letter, KeyCode key) {
         return new KeyEvent(type, letter, "", key, false, false, false, false);
     }
 

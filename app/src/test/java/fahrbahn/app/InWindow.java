@@ -38,7 +38,7 @@ import org.testfx.util.WaitForAsyncUtils;
 /** A real window for all tests of a class, under a real display; each has a fresh season in it. */
 @ResourceLock("the one display")
 @ResourceLock(Resources.SYSTEM_PROPERTIES)
-abstract class InWindow extends Repeated {
+public abstract class InWindow extends Repeated {
     /** So long no machine takes, however busy. */
     private static final int PATIENCE_S = 300;
 
@@ -50,14 +50,14 @@ abstract class InWindow extends Repeated {
     }
 
     @TempDir
-    Path home;
+    protected Path home;
 
-    final FxRobot robot = new Hands();
-    final HandClocks hands = new HandClocks();
+    protected final FxRobot robot = new Hands();
+    protected final HandClocks hands = new HandClocks();
     private FahrbahnApp app;
 
     @BeforeAll
-    static void toolkit() throws Exception {
+    protected static void toolkit() throws Exception {
         FxToolkit.registerPrimaryStage();
         Platform.setImplicitExit(false);
         window = onWindow(() -> {
@@ -69,7 +69,7 @@ abstract class InWindow extends Repeated {
     }
 
     @AfterAll
-    static void shut() throws Exception {
+    protected static void shut() throws Exception {
         onWindow(() -> {
             window.hide();
             return null;
@@ -77,7 +77,7 @@ abstract class InWindow extends Repeated {
     }
 
     @BeforeEach
-    void open() throws Exception {
+    protected void open() throws Exception {
         Path season = home.resolve("season.fahrbahn");
         SeasonFile.openOrCreate(season, Clock.systemUTC()).close();
         open(List.of(season.toString()));
@@ -85,7 +85,7 @@ abstract class InWindow extends Repeated {
     }
 
     /** A season is open and its window styled and laid out, so that the mouse finds its nodes where they are. */
-    void untilOpen() throws Exception {
+    protected void untilOpen() throws Exception {
         until("the season is open", () -> shop() != null && !scrolls().isEmpty());
         // The first judgement makes the head taller; what lies below it moves then, and not after.
         until("it is judged", () -> !text("freshness").equals("Robot: missing"));
@@ -106,7 +106,7 @@ abstract class InWindow extends Repeated {
     }
 
     /** The demo club; made before, for that takes seconds. */
-    void openDemo() throws Exception {
+    protected void openDemo() throws Exception {
         Path demo = home.resolve("demo.fahrbahn");
         if (!Files.exists(demo)) {
             DemoOnce.copyTo(demo);
@@ -115,7 +115,7 @@ abstract class InWindow extends Repeated {
         untilOpen();
     }
 
-    void open(List<String> arguments) throws Exception {
+    protected void open(List<String> arguments) throws Exception {
         System.setProperty("fahrbahn.home", home.toString());
         app = new FahrbahnApp(hands.clocks());
         onWindow(() -> {
@@ -127,7 +127,7 @@ abstract class InWindow extends Repeated {
     }
 
     @AfterEach
-    void close() throws Exception {
+    protected void close() throws Exception {
         onWindow(() -> {
             robot.listWindows().stream().filter(w -> w != window).toList().forEach(Window::hide);
             app.stop();
@@ -135,11 +135,11 @@ abstract class InWindow extends Repeated {
         });
     }
 
-    static <T> T onWindow(Callable<T> work) throws Exception {
+    protected static <T> T onWindow(Callable<T> work) throws Exception {
         return WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, work);
     }
 
-    static void until(String what, Callable<Boolean> condition) throws Exception {
+    protected static void until(String what, Callable<Boolean> condition) throws Exception {
         try {
             WaitForAsyncUtils.waitFor(PATIENCE_S, TimeUnit.SECONDS, () -> onWindow(condition));
         } catch (TimeoutException late) {
@@ -147,40 +147,40 @@ abstract class InWindow extends Repeated {
         }
     }
 
-    Workshop shop() {
+    protected Workshop shop() {
         return app.workshop();
     }
 
-    String text(String id) {
+    protected String text(String id) {
         Node node = robot.lookup("#" + id).query();
         return node instanceof Labeled labeled ? labeled.getText() : ((TextInputControl) node).getText();
     }
 
-    Freshness.Mark mark(Station station) {
+    protected Freshness.Mark mark(Station station) {
         return shop().station(station).freshnessProperty().get().mark();
     }
 
     /** Not so soon after the station before that both digits would be a number. */
-    void go(Station station) throws Exception {
+    protected void go(Station station) throws Exception {
         hands.later(1);
         robot.type(KeyCode.getKeyCode(String.valueOf(station.ordinal() + 1)));
         until(station + " is shown", () -> text("freshness").startsWith(station.title()));
     }
 
-    void type(String field, String value) {
+    protected void type(String field, String value) {
         robot.clickOn("#" + field);
         over(value);
         robot.type(KeyCode.ENTER).type(KeyCode.ESCAPE);
     }
 
     /** Types over all that stands in the field with the focus. */
-    void over(String value) {
+    protected void over(String value) {
         robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
         robot.write(value);
     }
 
     /** By keys alone, in a choice that has the focus. */
-    void choose(String id, KeyCode... keys) throws Exception {
+    protected void choose(String id, KeyCode... keys) throws Exception {
         settled();
         onWindow(() -> {
             robot.lookup("#" + id).query().requestFocus();
@@ -192,7 +192,7 @@ abstract class InWindow extends Repeated {
     }
 
     /** By keys alone, in a field wherever it is. */
-    void typeIn(String id, String number) throws Exception {
+    protected void typeIn(String id, String number) throws Exception {
         settled();
         onWindow(() -> {
             robot.lookup("#" + id).query().requestFocus();
@@ -203,13 +203,13 @@ abstract class InWindow extends Repeated {
         robot.write(number).type(KeyCode.ENTER);
     }
 
-    void capture(KeyCode key, String surface) throws Exception {
+    protected void capture(KeyCode key, String surface) throws Exception {
         robot.type(key);
         until(surface + " is captured", () -> shop().measure().latest(surface).isPresent());
     }
 
     /** Nothing is on its way that would move what is shown: what is pointed at now stays where it is. */
-    void settled() throws Exception {
+    protected void settled() throws Exception {
         until(
                 "all is settled",
                 () -> !shop().busyProperty().get()
@@ -221,17 +221,17 @@ abstract class InWindow extends Repeated {
     }
 
     /** Where on the screen a place inside a node is. */
-    Point2D onScreen(String id, double x, double y) throws Exception {
+    protected Point2D onScreen(String id, double x, double y) throws Exception {
         settled();
         return onWindow(() -> robot.lookup("#" + id).query().localToScreen(x, y));
     }
 
     /** Turns to a page of the station. */
-    void page(String name) {
+    protected void page(String name) {
         robot.clickOn("#page-" + name);
     }
 
-    void undo() {
+    protected void undo() {
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
     }
 }

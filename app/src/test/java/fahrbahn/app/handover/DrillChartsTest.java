@@ -47,9 +47,7 @@ class DrillChartsTest {
 
     @Test
     void everyFaultAndRemedyHasItsWords() {
-        for (DrillFault fault : DrillFault.values()) {
-            assertThat(DrillWords.name(fault)).isNotBlank();
-        }
+        assertThat(DrillFault.values()).extracting(DrillWords::name).doesNotHaveDuplicates();
         var wrong = SOFT.offers().stream().filter(o -> !o.mends()).findFirst().orElseThrow();
         var answer = new fahrbahn.core.drill.DrillScore.Answer("", DrillFault.TOO_SOFT, DrillFault.TOO_SOFT);
         assertThat(DrillWords.state(Optional.of(SOFT), Optional.of(answer), Optional.empty(), false))

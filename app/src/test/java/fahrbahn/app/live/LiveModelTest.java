@@ -2,7 +2,6 @@ package fahrbahn.app.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fahrbahn.app.Flood;
 import fahrbahn.app.live.LiveStatus.Phase;
 import fahrbahn.link.LinkTimes;
 import java.net.InetAddress;

@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.Shop;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.readings.Capture;

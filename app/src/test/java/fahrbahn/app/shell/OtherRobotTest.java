@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.InShop;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.drive.Drive;
 import fahrbahn.app.season.Freshness;

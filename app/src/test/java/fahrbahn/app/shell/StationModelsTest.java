@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.app.InShop;
 import fahrbahn.app.robot.BenchCard;
 import fahrbahn.app.robot.BenchModel;
 import fahrbahn.app.robot.RobotInsight;

@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.HandClocks;
+import fahrbahn.app.InShop;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.OpenSeason;

@@ -1,0 +1,258 @@
+package fahrbahn.app.season;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fahrbahn.app.InShop;
+import fahrbahn.app.Shop;
+import fahrbahn.app.runs.QuickLog;
+import fahrbahn.app.season.Freshness.Mark;
+import fahrbahn.app.shell.Workshop;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.readings.Capture;
+import fahrbahn.core.readings.Lamp;
+import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Line;
+import fahrbahn.core.setup.Loop;
+import fahrbahn.core.setup.Sensor;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.table.Draft;
+import fahrbahn.core.table.Part;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Every kind of change against every station: the table of docs/freshness.md, walked. */
+class FreshnessMatrixTest extends InShop {
+    /** A change, and one letter a station in their order: F fresh, S stale, M missing, G from guesses. */
+    private enum Change {
+        NOTHING("FFFFFFFF", s -> {}),
+        VENUE("FFSSFFSS", s -> s.season().club().goTo("Another hall")),
+        LAMP("FFSSFFFS", s -> s.season().changeConditions(c -> c.withLamp(Lamp.OFF))),
+        BATTERY("SFFFSSSS", s -> s.season().changeConditions(c -> c.withBatteryV(7.2))),
+        WHEELS("SFFFSSSS", s -> s.season().changeConditions(c -> c.withWheels("hard"))),
+        HEIGHT(
+                "SFSSSSSS",
+                setup(s -> s.withRobot(s.robot().withChassis(s.robot().chassis().withSensorHeightMm(14))))),
+        LOOP_TIME(
+                "SFFFSSSS",
+                setup(s -> s.withLoop(new Loop(0.025, s.robot().loop().delayS())))),
+        FREE_SPEED("FFFFSSSS", setup(s -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(800)))),
+        SENSOR_MOVED(
+                "FFFFSSSS",
+                setup(s -> s.withRobot(
+                        s.robot().withSensor(0, s.robot().sensors().get(0).withPlace(62, 10))))),
+        MORE_SENSORS("FFSSSSSS", s -> s.robot().useRow(fahrbahn.core.setup.SensorPreset.PHOTOTRANSISTOR, 4)),
+        SURFACES("FFFSSSSS", setup(s -> {
+            Sensor left = s.robot().sensors().get(0);
+            return s.withRobot(s.robot().withSensor(0, left.withSurfaces(left.dark(), left.light() + 90, 3)));
+        })),
+        LINE(
+                "FFFFSSSS",
+                setup(s -> s.withLine(new Line(30, s.line().polarity(), s.line().tightestRadiusMm())))),
+        BEND("FSFFSSSS", setup(s -> s.withLine(new Line(20, s.line().polarity(), 220)))),
+        LAW("FFFFSSSS", setup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)))),
+        BASE_COMMAND("FFFFSSSS", setup(s -> s.withLaw(s.law().withBaseCommand(30)))),
+        GAINS("FFFFFSSS", s -> s.gains().choose(0.25, 0, 0.9)),
+        TABLE_CHANGED("FMFFFSSF", s -> s.table().reshape(new Part.Straight(1300))),
+        OTHER_TABLE("FFFFFMSF", s -> s.season().club().additions().addTable(Draft.of(DemoCourses.sprint()))),
+        CAPTURED_ANEW_ALIKE("FFFFFFFF", s -> recapture(s, 0)),
+        CAPTURED_ANEW_OTHERWISE("FFFSFFFS", s -> recapture(s, 60)),
+        AGE("FFSSFFFS", Shop.MORNING.plus(Duration.ofHours(13))),
+        KNOWN_BETTER("FFFFFFFF", s -> measure(s, Constant.FREE_SPEED, 501.2)),
+        CHANGED_AND_MEASURED("FFFFSSSS", s -> measure(s, Constant.FREE_SPEED, 650));
+
+        private final String expected;
+        private final Consumer<Workshop> change;
+        private final java.time.Instant at;
+
+        Change(String expected, Consumer<Workshop> change) {
+            this.expected = expected;
+            this.change = change;
+            this.at = Shop.MORNING;
+        }
+
+        Change(String expected, java.time.Instant at) {
+            this.expected = expected;
+            this.change = s -> {};
+            this.at = at;
+        }
+
+        private static Consumer<Workshop> setup(UnaryOperator<Setup> change) {
+            return shop -> shop.season().changeSetup(change);
+        }
+    }
+
+    private static void measure(Workshop shop, Constant constant, double value) {
+        shop.season()
+                .measurements()
+                .use(
+                        List.of(new Fact(
+                                constant,
+                                new Measured(value, 0.002 * value, 5),
+                                List.of(),
+                                shop.season().basisNow())),
+                        s -> s);
+    }
+
+    private static void recapture(Workshop shop, double brighter) {
+        java.time.Instant at = shop.season().now().plusSeconds(1);
+        shop.season()
+                .measurements()
+                .addCaptures(List.of(
+                        Shop.capture(Capture.DARK, at, 200, 200, shop),
+                        Shop.capture(Capture.LIGHT, at, 700 + brighter, 700 + brighter, shop)));
+    }
+
+    /** A season in which everything has been done and nothing is guessed. */
+    @BeforeEach
+    void allFresh() throws Exception {
+        shop.season().club().goTo("Home");
+        shop.season().changeConditions(c -> c.withBatteryV(8.0).withWheels("soft"));
+        List<Fact> facts = new ArrayList<>();
+        for (Constant constant : Constant.values()) {
+            double value = constant == Constant.DEAD_ZONE
+                    ? 2
+                    : constant.of(shop.season().setupOrGuess());
+            facts.add(new Fact(
+                    constant,
+                    new Measured(value, 0.002 * value, 5),
+                    List.of(),
+                    shop.season().basisNow()));
+        }
+        shop.season().measurements().use(facts, s -> s);
+        shop.season()
+                .measurements()
+                .addCaptures(List.of(
+                        Shop.capture(Capture.DARK, clock.now, 200, 200, shop),
+                        Shop.capture(Capture.LIGHT, clock.now, 700, 700, shop)));
+        shop.levels().useOnRobot();
+        shop.season().club().additions().addTable(Draft.of(DemoCourses.workshopLoop()));
+        shop.table().choose(0);
+        shop.gains().choose(0.3, 0, 0.9);
+        shop.drive().run();
+        shop.runs().log().log(true, new QuickLog.Typed("21", "", "", "", "", ""));
+        shop.handover().handOver();
+    }
+
+    private String marks() {
+        StringBuilder marks = new StringBuilder();
+        for (Station station : Station.values()) {
+            Mark mark = shop.station(station).freshnessProperty().get().mark();
+            marks.append(mark.name().charAt(0));
+        }
+        return marks.toString();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Change.class)
+    void aChangeMakesStaleWhatRestsOnItAndUndoBringsItBack(Change change) {
+        assertThat(marks()).as("before").isEqualTo(Change.NOTHING.expected);
+        int steps = shop.season().ledger().undoable().size();
+        String hand = shop.season().handProperty().get().toString();
+        change.change.accept(shop);
+        clock.now = change.at;
+        shop.minute();
+        assertThat(marks()).isEqualTo(change.expected);
+        for (Station station : Station.values()) {
+            var freshness = shop.station(station).freshnessProperty().get();
+            if (freshness.mark() == Mark.STALE) {
+                assertThat(freshness.reason()).as("reason at " + station).isNotBlank();
+                assertThat(station == Station.RUNS || freshness.repair().isPresent())
+                        .as("repair at " + station)
+                        .isTrue();
+            }
+        }
+        clock.now = Shop.MORNING;
+        while (shop.season().ledger().undoable().size() > steps) {
+            shop.undo();
+        }
+        shop.minute();
+        if (shop.season().handProperty().get().toString().equals(hand)) {
+            boolean putAway = change == Change.OTHER_TABLE; // what was driven is, when another table is laid
+            assertThat(marks()).as("undone").isEqualTo(putAway ? "FFFFFMFF" : Change.NOTHING.expected);
+        }
+    }
+
+    /** One run or many: the newest of them is what counts, as soon as it is there. */
+    @Test
+    void manyRunsMakeDriveFreshAsOneDoes() {
+        shop.gains().choose(0.25, 0, 0.9);
+        assertThat(marks()).isEqualTo(Change.GAINS.expected);
+        shop.drive().runMany();
+        assertThat(mark(Station.DRIVE)).as("many, after one that is stale").isEqualTo(Mark.FRESH);
+        shop.gains().choose(0.26, 0, 0.9);
+        assertThat(mark(Station.DRIVE)).isEqualTo(Mark.STALE);
+        shop.drive().run();
+        assertThat(mark(Station.DRIVE)).as("one, after many that are stale").isEqualTo(Mark.FRESH);
+    }
+
+    private Mark mark(Station station) {
+        return shop.station(station).freshnessProperty().get().mark();
+    }
+
+    @Test
+    void whatIsOnlyKnownBetterIsSaid() {
+        measure(shop, Constant.FREE_SPEED, 501.2);
+        assertThat(shop.gains().freshnessProperty().get().reason())
+                .isEqualTo("free speed known better since, which changes nothing here");
+        assertThat(shop.runs().freshnessProperty().get().reason()).contains("known better");
+    }
+
+    @Test
+    void aLevelKnowsItsCapturesAndWhatBecameOfThem() {
+        List<String> used =
+                shop.season().choices().levelsProperty().get().orElseThrow().captures();
+        assertThat(used)
+                .containsExactlyElementsOf(
+                        shop.season().captures().stream().map(Capture::id).toList());
+        recapture(shop, 0);
+        assertThat(shop.levels().freshnessProperty().get().reason())
+                .isEqualTo("captured anew since, and found the same");
+        recapture(shop, 60);
+        assertThat(shop.levels().freshnessProperty().get().reason())
+                .isEqualTo("sensor left captured anew since: 200 on dark, 700 on light on the robot, captured 200 on"
+                        + " dark, 760 on light");
+        shop.levels().useOnRobot();
+        assertThat(shop.levels().freshnessProperty().get().reason()).isEmpty();
+        shop.season()
+                .changeSetup(s -> s.withRobot(
+                        s.robot().withSensor(0, s.robot().sensors().get(0).withSurfaces(200, 640, 3))));
+        assertThat(shop.levels().freshnessProperty().get().reason())
+                .startsWith("sensor left changed since its level was used: 200 on dark, 640 on light");
+        shop.undo();
+        shop.undo();
+        assertThat(shop.season().choices().levelsProperty().get().orElseThrow().captures())
+                .as("undo brings back what the levels rested on")
+                .isEqualTo(used);
+    }
+
+    @Test
+    void everyRepairDoesOrShowsWhatItSays() {
+        shop.season().changeSetup(s -> s.withLaw(s.law().withBaseCommand(30)));
+        shop.gains().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.gains().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.drive().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.drive().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        recapture(shop, 60);
+        shop.levels().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.levels().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.season().changeSetup(s -> s.withLine(new Line(20, s.line().polarity(), 220)));
+        shop.table().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.table().freshnessProperty().get().mark()).isEqualTo(Mark.FRESH);
+        shop.season().changeConditions(c -> c.withBatteryV(7.2));
+        shop.robot().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.robot().pageProperty().get()).isEqualTo("Bench");
+        shop.season().changeConditions(c -> c.withLamp(Lamp.OFF));
+        shop.measure().freshnessProperty().get().repair().orElseThrow().act().run();
+        assertThat(shop.season().conditionsProperty().get().lamp()).isEqualTo(Lamp.ON);
+    }
+}

@@ -1,0 +1,100 @@
+package fahrbahn.bench;
+
+import fahrbahn.app.FahrbahnApp;
+import fahrbahn.app.kit.Clocks;
+import fahrbahn.app.shell.Workshop;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.stage.Stage;
+
+/** The program's window, driven from outside. */
+final class BenchWindow {
+    private static boolean started;
+
+    private final FahrbahnApp app = new FahrbahnApp(Clocks.REAL);
+    private Stage stage;
+
+    private BenchWindow() {}
+
+    /** @param home of its own */
+    static BenchWindow open(Path home, Path season) throws Exception {
+        if (!started) {
+            CountDownLatch up = new CountDownLatch(1);
+            Platform.startup(up::countDown);
+            Platform.setImplicitExit(false);
+            up.await();
+            started = true;
+        }
+        System.setProperty("fahrbahn.home", home.toString());
+        BenchWindow window = new BenchWindow();
+        window.on(() -> {
+            window.stage = new Stage();
+            window.app.start(window.stage, List.of(season.toString()));
+            return null;
+        });
+        window.until(
+                () -> window.shop() != null && !window.shop().busyProperty().get());
+        return window;
+    }
+
+    <T> T on(Callable<T> work) throws Exception {
+        FutureTask<T> task = new FutureTask<>(work);
+        Platform.runLater(task);
+        return task.get();
+    }
+
+    void until(BooleanSupplier condition) throws Exception {
+        while (!on(condition::getAsBoolean)) {
+            LockSupport.parkNanos(5_000_000);
+        }
+    }
+
+    Workshop shop() {
+        return app.workshop();
+    }
+
+    Scene scene() {
+        return stage.getScene();
+    }
+
+    Node node(String id) {
+        return scene().lookup("#" + id);
+    }
+
+    void press(String button) throws Exception {
+        on(() -> {
+            ((Button) node(button)).fire();
+            return null;
+        });
+    }
+
+    /** How long the window's thread is taken until what this changes is laid out, ms. */
+    double shownMs(Runnable change) throws Exception {
+        return on(() -> {
+            long start = System.nanoTime();
+            change.run();
+            Parent root = scene().getRoot();
+            root.applyCss();
+            root.layout();
+            return (System.nanoTime() - start) / 1e6;
+        });
+    }
+
+    void close() throws Exception {
+        on(() -> {
+            stage.hide();
+            app.stop();
+            return null;
+        });
+    }
+}

@@ -1,9 +1,0 @@
-package fahrbahn.app;
-
-/** Hundreds of megabytes of what no robot sends. */
-class FloodProof extends FloodTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.app;
-
-/** Every page at four sizes of the window, with usual and with large letters. */
-class LayoutProof extends LayoutTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}
