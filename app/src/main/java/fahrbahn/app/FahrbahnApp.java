@@ -10,6 +10,7 @@ import fahrbahn.app.shell.MainWindow;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.app.start.BackupList;
 import fahrbahn.app.start.BackupPage;
+import fahrbahn.app.start.Beginning;
 import fahrbahn.app.start.Home;
 import fahrbahn.app.start.Opener;
 import fahrbahn.app.start.Remembered;
@@ -19,10 +20,12 @@ import fahrbahn.store.Backups;
 import fahrbahn.store.BadFileException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
@@ -38,16 +41,18 @@ import javafx.stage.Stage;
 public final class FahrbahnApp extends Application {
     private static final Logger LOG = Logger.getLogger(FahrbahnApp.class.getName());
     private static final int SECONDS_TO_SAVE = 10;
-    private static final long MOST_BACKUP_BYTES = 500L << 20;
     private static final String OPENING = "Opening.";
 
-    private final ExecutorService writer = Executors.newSingleThreadExecutor(daemon("season writer"));
+    /** Of {@link #begin}: the toolkit makes this class itself, and hands nothing over. */
+    private static final AtomicReference<Beginning> begun = new AtomicReference<>();
+
     private final ExecutorService worker = Executors.newFixedThreadPool(2, daemon("worker"));
     private final Errand<Opener.Result> opening =
             new Errands(worker, Platform::runLater, this::tellStart).errand("Opening the season");
     private final Errand<List<BackupList.Choice>> looking =
             new Errands(worker, Platform::runLater, this::tellStart).errand("Looking for backups");
     private final Clocks clocks;
+    private ExecutorService writer;
     private Home home;
     private Remembered remembered;
     private Backups backups;
@@ -75,6 +80,11 @@ public final class FahrbahnApp extends Application {
         };
     }
 
+    /** Begins to read the season that is asked for, before the toolkit is started. */
+    static void begin(List<String> arguments) {
+        begun.set(new Beginning(Clocks.REAL, arguments));
+    }
+
     @Override
     public void start(Stage newStage) {
         start(newStage, getParameters().getRaw());
@@ -83,34 +93,29 @@ public final class FahrbahnApp extends Application {
     /** The same with the arguments handed in, for those that drive the window. */
     public void start(Stage newStage, List<String> arguments) {
         stage = newStage;
-        home = Home.open();
-        home.logHere();
+        Beginning beginning =
+                Optional.ofNullable(begun.getAndSet(null)).orElseGet(() -> new Beginning(clocks, arguments));
+        home = beginning.home();
+        backups = beginning.backups();
+        opener = beginning.opener();
+        writer = beginning.writer();
         remembered = home.remembered(writer);
-        backups = new Backups(home.backups(), clocks.day(), MOST_BACKUP_BYTES);
-        opener = new Opener(home, backups, clocks.day(), writer, Platform::runLater);
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
-        openAsAsked(arguments); // while the window is being made
+        if (beginning.asked()) {
+            open(beginning::result);
+        }
         for (String weight : List.of("400", "600", "700")) {
             Font.loadFont(
                     FahrbahnApp.class.getResourceAsStream("fonts/titillium-web-latin-" + weight + "-normal.woff"), 14);
         }
         Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheetBSS());
-        if (arguments.isEmpty()) {
-            showStart();
-        } else {
+        if (beginning.asked()) {
             show(new StackPane(new Label(OPENING)), "Fahrbahn");
+        } else {
+            showStart();
         }
         WindowSize.set(stage, scene, remembered);
         stage.show();
-    }
-
-    private void openAsAsked(List<String> arguments) {
-        if (arguments.contains("demo")) {
-            boolean fresh = arguments.contains("--fresh");
-            open(() -> opener.demo(fresh));
-        } else if (!arguments.isEmpty()) {
-            open(() -> opener.open(Path.of(arguments.get(0))));
-        }
     }
 
     private void unforeseen(Thread thread, Throwable broken) {
@@ -291,7 +296,9 @@ public final class FahrbahnApp extends Application {
             WindowSize.keep(scene, remembered);
         }
         worker.shutdownNow();
-        writer.shutdown();
-        writer.awaitTermination(SECONDS_TO_SAVE, TimeUnit.SECONDS);
+        if (writer != null) {
+            writer.shutdown();
+            writer.awaitTermination(SECONDS_TO_SAVE, TimeUnit.SECONDS);
+        }
     }
 }

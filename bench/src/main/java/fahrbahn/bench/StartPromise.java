@@ -15,8 +15,11 @@ import java.util.List;
 final class StartPromise {
     private static final int ROUNDS = 7;
 
-    /** Of the launcher: the run folder with its jars and archive of classes, and its Java options. */
+    /** Of the launcher: the folder with the program's jars and its archive of classes, and the options it starts windows with. */
     private static final Path RUN = Path.of(System.getProperty("fahrbahn.run", "app/target/run"));
+
+    private static final List<String> OPTIONS =
+            List.of(System.getProperty("fahrbahn.options", "-Dfahrbahn=here").split(" "));
 
     private StartPromise() {}
 
@@ -67,22 +70,22 @@ final class StartPromise {
     }
 
     private static List<String> java(String classPath) {
-        return new ArrayList<>(List.of(
+        List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx1g",
                 "-Xshare:auto",
                 "-Xlog:cds=off",
                 "-Xlog:cds+dynamic=off",
-                "-XX:+IgnoreUnrecognizedVMOptions",
-                "-XX:UseAVX=0",
-                "-XX:+UseTransparentHugePages",
-                "-Dprism.order=sw",
+                "-Dprism.order=sw"));
+        command.addAll(OPTIONS);
+        command.addAll(List.of(
                 "--module-path",
                 RUN.resolve("fx").toString(),
                 "--add-modules",
                 "javafx.controls,javafx.swing",
                 "-cp",
                 classPath));
+        return command;
     }
 
     private static double startedMs(List<String> command, String sign) throws IOException, InterruptedException {

@@ -19,6 +19,7 @@ import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class LineFollowerTest {
@@ -76,19 +77,20 @@ class LineFollowerTest {
         assertThat(traced.tightestRadiusMm()).isCloseTo(150, within(0.05 * 150));
         assertThat(traced.corners()).isEmpty();
         assertThat(traced.gapsMm()).isEmpty();
+        List<Pose> middle = IntStream.range(0, (int) loop.path().lengthMm())
+                .mapToObj(s -> loop.path().at(s))
+                .toList();
         for (int i = 0; i < traced.points().size(); i += 25) {
             Pose point = traced.points().get(i);
-            assertThat(nearest(loop, point)).as("off the middle at %s", point).isLessThan(1.5);
+            assertThat(nearest(middle, point)).as("off the middle at %s", point).isLessThan(1.5);
         }
     }
 
-    private static double nearest(Course course, Pose point) {
-        double least = Double.POSITIVE_INFINITY;
-        for (double s = 0; s < course.path().lengthMm(); s += 1) {
-            Pose at = course.path().at(s);
-            least = Math.min(least, Math.hypot(at.xMm() - point.xMm(), at.yMm() - point.yMm()));
-        }
-        return least;
+    private static double nearest(List<Pose> middle, Pose point) {
+        return middle.stream()
+                .mapToDouble(at -> Math.hypot(at.xMm() - point.xMm(), at.yMm() - point.yMm()))
+                .min()
+                .orElseThrow();
     }
 
     @Test
