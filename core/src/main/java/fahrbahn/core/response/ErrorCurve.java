@@ -24,6 +24,9 @@ public final class ErrorCurve {
     /** Samples of the curve in the length of its smallest spot when its extremes are looked for; between them it is a parabola to 1e-4. */
     private static final int STEPS_A_SPOT = 10;
 
+    /** Of a spot that is next to nothing beside its line there is nothing to be seen in between either. */
+    private static final int MOST_STEPS = 2000;
+
     /** Of the largest error of a side: nearer to it the curve is so flat that a place for it means nothing. */
     private static final double SHOWN = 0.99;
 
@@ -212,7 +215,7 @@ public final class ErrorCurve {
     /** @param way 1 to the left of the riding point, -1 to its right */
     public Reach reach(int way) {
         double out = outMm() + Math.abs(rideOffsetMm);
-        int points = (int) Math.ceil(out / (leastSpotMm() / STEPS_A_SPOT));
+        int points = (int) Math.ceil(out / searchStepMm(out));
         double step = out / points;
         double most = 0;
         int top = 0;
@@ -257,8 +260,10 @@ public final class ErrorCurve {
         return bend < 0 ? aside(way, step * (top + (left - right) / (2 * bend))) : 0;
     }
 
-    private double leastSpotMm() {
-        return sensors.stream().mapToDouble(Sensor::spotSigmaMm).min().orElseThrow();
+    /** A fraction of the smallest spot, however far there is to go, but no more steps than {@link #MOST_STEPS}. */
+    private double searchStepMm(double out) {
+        double spot = sensors.stream().mapToDouble(Sensor::spotSigmaMm).min().orElseThrow();
+        return Math.max(out / MOST_STEPS, Math.min(out, spot / STEPS_A_SPOT));
     }
 
     /** Offset beyond which no sensor of the law sees the line at all. */
@@ -285,7 +290,7 @@ public final class ErrorCurve {
         }
         String expected = "scaled so that the sensors of both sides agree somewhere over the line";
         double out = outMm();
-        double step = Math.min(out, leastSpotMm() / STEPS_A_SPOT);
+        double step = searchStepMm(out);
         for (double far = step; far <= out; far += step) {
             for (int side = -1; side <= 1; side += 2) {
                 if (errorAt(side * (far - step)) * errorAt(side * far) < 0) {
