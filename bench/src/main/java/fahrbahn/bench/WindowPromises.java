@@ -12,6 +12,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.locks.LockSupport;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
@@ -20,6 +21,8 @@ import javafx.scene.control.TextField;
 /** In the window: the log book of 10,000 runs, what no robot sends, a flood of readings, the replay. */
 final class WindowPromises {
     private static final int FRAMES = 180;
+    private static final int MEGABYTES = 100;
+    private static final long BETWEEN_ASKS_NS = 2_000_000;
     private static final List<String> FILTERS = List.of("lost", "#wet ran", "time<22", "-lost", "");
 
     private WindowPromises() {}
@@ -69,12 +72,12 @@ final class WindowPromises {
                     }
                 },
                 out -> {
-                    for (int i = 0; i < 400; i++) {
+                    for (int i = 0; i < MEGABYTES; i++) {
                         out.write(garbage);
                     }
                 },
                 out -> {
-                    for (int i = 0; i < 400; i++) {
+                    for (int i = 0; i < MEGABYTES; i++) {
                         out.write(line);
                     }
                 },
@@ -88,6 +91,7 @@ final class WindowPromises {
                 });
                 while (!flood.over()) {
                     slowest = Math.max(slowest, answerMs());
+                    LockSupport.parkNanos(BETWEEN_ASKS_NS); // or asking itself would be the flood
                 }
                 window.on(() -> {
                     window.shop().live().disconnect();
