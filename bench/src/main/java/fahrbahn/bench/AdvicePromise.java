@@ -10,7 +10,7 @@ import java.util.Random;
 
 /** How long the coach waits for gains to try: the slowest of some robots from easy to hopeless. */
 final class AdvicePromise {
-    private static final int ROBOTS = 20;
+    private static final int ROBOTS = 60;
 
     private AdvicePromise() {}
 

@@ -21,7 +21,7 @@ import javafx.scene.control.TextField;
 /** In the window: the log book of 10,000 runs, what no robot sends, a flood of readings, the replay. */
 final class WindowPromises {
     private static final int FRAMES = 180;
-    private static final int MEGABYTES = 100;
+    private static final int MEGABYTES = 400;
     private static final long BETWEEN_ASKS_NS = 2_000_000;
     private static final List<String> FILTERS = List.of("lost", "#wet ran", "time<22", "-lost", "");
 
@@ -71,6 +71,7 @@ final class WindowPromises {
                         out.write(("a" + i + ",b" + i + "\n1,2\n").getBytes(StandardCharsets.UTF_8));
                     }
                 },
+                out -> Flood.lines(out, 800, 3_000, 0),
                 out -> {
                     for (int i = 0; i < MEGABYTES; i++) {
                         out.write(garbage);

@@ -13,6 +13,11 @@ public abstract class Repeated {
         return witness;
     }
 
+    /** Whether it tries as often as a proof: then its bars are the proof's, without an allowance for luck. */
+    protected final boolean proves() {
+        return times(0, 1) == 1;
+    }
+
     /** Three standard errors of a share found in so many tries: what luck alone does once in 370. */
     protected static double luck(double share, int tries) {
         return 3 * Math.sqrt(share * (1 - share) / tries);

@@ -43,9 +43,7 @@ class UnderFireTest {
     }
 
     private static void until(String what, BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(Ears.PATIENCE_S);
-        while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime()).as(what).isLessThan(end);
+        while (!condition.getAsBoolean()) { // for ever, if it never is so: the watchdog's
             Thread.onSpinWait();
         }
     }

@@ -220,7 +220,7 @@ class KillTest extends Repeated {
             System.out.printf(
                     "kills: %d programs of %d writers, after %d steps said to be saved; %d cut short between a step and its word%n",
                     kills, WRITERS, steps, cutShort);
-            assertThat(steps).as("they are killed at work").isGreaterThan(kills);
+            assertThat(steps).as("they are killed at work").isGreaterThan(times(4, 100 * WRITERS));
             assertThat(cutShort)
                     .as("they are killed between a step and its word as well")
                     .isPositive();

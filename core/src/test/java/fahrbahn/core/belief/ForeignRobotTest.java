@@ -64,7 +64,7 @@ class ForeignRobotTest extends Repeated {
         List<int[]> solved = Arrays.stream(all)
                 .filter(n -> Arrays.stream(n).min().orElseThrow() <= MOST)
                 .toList();
-        assertThat(solved).hasSizeGreaterThanOrEqualTo(robots / 2);
+        assertThat(solved).hasSizeGreaterThan(robots / 2);
         assertThat(solved).allMatch(n -> n[0] <= MOST);
     }
 }
