@@ -5,7 +5,6 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -19,7 +18,7 @@ public final class ChoiceField<E> extends VBox {
             String id, String words, String standardTerm, E[] values, Function<E, String> word, Consumer<E> set) {
         Label label = Nodes.wrapped(words, "caption");
         label.setLabelFor(box);
-        label.setTooltip(new Tooltip(standardTerm));
+        Nodes.hint(label, standardTerm);
         box.setId(id);
         box.setAccessibleText(words);
         Fields.describe(box, words, standardTerm);

@@ -1,10 +1,13 @@
 package fahrbahn.app.kit;
 
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -100,11 +103,25 @@ public final class Nodes {
         return node;
     }
 
+    /** Words beside the mouse when it rests there. */
+    public static void hint(Control over, String words) {
+        hint(over, () -> words);
+    }
+
+    /** The same, as they are when the mouse comes; made then, for each is a window of its own and a page has dozens. */
+    public static void hint(Control over, Supplier<String> words) {
+        over.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
+            Tooltip hint = over.getTooltip() == null ? new Tooltip() : over.getTooltip();
+            hint.setText(words.get());
+            over.setTooltip(words.get().isEmpty() ? null : hint);
+        });
+    }
+
     /** A word, its number in large figures, and what it means in a tooltip for those who want the standard term. */
     public static VBox figure(Label value, String caption, String standardTerm) {
         value.getStyleClass().add("figure");
         Label below = label(caption, "caption");
-        below.setTooltip(new Tooltip(standardTerm));
+        hint(below, standardTerm);
         VBox box = new VBox(value, below);
         box.getStyleClass().add("figure-box");
         return box;

@@ -7,7 +7,6 @@ import java.util.function.DoubleConsumer;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 
 /** A number to type. Enter or leaving the field sets it; what is refused stays in the field with the reason beneath it. */
@@ -32,7 +31,7 @@ public final class NumberField extends VBox {
         this.set = set;
         Label label = Nodes.wrapped(words, "caption");
         label.setLabelFor(text);
-        label.setTooltip(new Tooltip(standardTerm));
+        Nodes.hint(label, standardTerm);
         text.setId(id);
         text.setAccessibleText(words);
         setOnMouseClicked(e -> text.requestFocus()); // beside the field is meant for it

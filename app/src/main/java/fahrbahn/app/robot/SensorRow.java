@@ -5,7 +5,6 @@ import fahrbahn.app.kit.Nodes;
 import fahrbahn.core.setup.SensorPreset;
 import java.util.stream.IntStream;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -36,7 +35,7 @@ final class SensorRow {
         use.setId("usePreset");
         use.setOnAction(e -> model.useRow(kind, count));
         use.setMinWidth(Region.USE_PREF_SIZE);
-        use.setTooltip(new Tooltip("A whole row of this kind instead, with numbers to begin with"));
+        Nodes.hint(use, "A whole row of this kind instead, with numbers to begin with");
         FlowPane flow = new FlowPane(kinds, counts, new VBox(Nodes.label(" ", "caption"), use));
         flow.getStyleClass().add("fields");
         return Nodes.panel("Another row of sensors", flow);

@@ -12,7 +12,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -52,7 +51,7 @@ final class Foot extends VBox {
                         .map(path -> path.getFileName().toString()));
         Button save = new Button("Copy");
         save.setId("saveAs");
-        save.setTooltip(new Tooltip("Save a copy of the season (Ctrl+S)"));
+        Nodes.hint(save, "Save a copy of the season (Ctrl+S)");
         save.setOnAction(e -> saveAs());
         Label unsaved = Nodes.label("", "problem");
         unsaved.setId("unsaved");
@@ -65,9 +64,7 @@ final class Foot extends VBox {
         turned.setMaxWidth(186);
         turned.textProperty().bind(workshop.turnedProperty());
         turned.managedProperty().bind(turned.textProperty().isNotEmpty());
-        Tooltip whole = new Tooltip();
-        whole.textProperty().bind(workshop.turnedProperty());
-        turned.setTooltip(whole);
+        Nodes.hint(turned, workshop.turnedProperty()::get);
         notices = notices();
         Button seasons = new Button("Seasons");
         seasons.setId("seasons");
@@ -102,7 +99,7 @@ final class Foot extends VBox {
     private MenuButton notices() {
         MenuButton told = new MenuButton("F6");
         told.setId("notices");
-        told.setTooltip(new Tooltip("What was told, newest first"));
+        Nodes.hint(told, "What was told, newest first");
         told.setOnShowing(e -> {
             told.getItems().clear();
             for (Notices.Notice one : workshop.notices().told()) {

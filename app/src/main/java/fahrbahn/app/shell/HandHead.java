@@ -7,7 +7,6 @@ import java.util.Map;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -25,7 +24,7 @@ final class HandHead extends VBox {
         Button name = new Button("Fahrbahn");
         name.getStyleClass().addAll("wordmark", "plain");
         name.setId("openClub");
-        name.setTooltip(new Tooltip("The club: robots, tables, venues, teams (0)"));
+        Nodes.hint(name, "The club: robots, tables, venues, teams (0)");
         name.setOnAction(e -> openClub.run());
         name.setFocusTraversable(false);
         getChildren().add(name);

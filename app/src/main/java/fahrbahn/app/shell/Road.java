@@ -16,7 +16,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -166,12 +165,9 @@ final class Road extends Pane {
         stop.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         stop.setId("station-" + station.name().toLowerCase(Locale.ROOT));
         stop.getStyleClass().add("stop");
-        Tooltip why = new Tooltip();
         Runnable refresh = () -> {
             Freshness freshness = workshop.station(station).freshnessProperty().get();
             requestLayout();
-            why.setText(freshness.reason());
-            stop.setTooltip(freshness.reason().isEmpty() ? null : why);
             for (Freshness.Mark mark : Freshness.Mark.values()) {
                 stop.pseudoClassStateChanged(PseudoClass.getPseudoClass(mark.style()), mark == freshness.mark());
             }
@@ -180,6 +176,8 @@ final class Road extends Pane {
             Fields.describe(stop, station.title(), said);
             stop.setAccessibleText(station.title() + ", " + freshness.mark().word() + " " + freshness.reason());
         };
+        Nodes.hint(
+                stop, () -> workshop.station(station).freshnessProperty().get().reason());
         workshop.station(station).freshnessProperty().addListener(o -> refresh.run());
         refresh.run();
         return stop;

@@ -4,7 +4,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import java.util.Map;
 import java.util.TreeMap;
-import org.hipparchus.special.Erf;
+import org.apache.commons.numbers.gamma.ErfDifference;
 
 /**
  * The mean of a few rounded readings, as read off a display, with the interval it lies in at 95 %.
@@ -91,7 +91,7 @@ public record RoundedMean(double mean, double low, double high) {
         for (Map.Entry<Double, Integer> entry : counts.entrySet()) {
             double low = (entry.getKey() - step / 2 - mean) / (scatter * Math.sqrt(2));
             double high = (entry.getKey() + step / 2 - mean) / (scatter * Math.sqrt(2));
-            log += entry.getValue() * Math.log(Math.max(1e-300, Erf.erf(low, high) / 2));
+            log += entry.getValue() * Math.log(Math.max(1e-300, ErfDifference.value(low, high) / 2));
         }
         return log;
     }

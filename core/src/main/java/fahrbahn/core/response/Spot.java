@@ -1,6 +1,7 @@
 package fahrbahn.core.response;
 
-import org.hipparchus.special.Erf;
+import org.apache.commons.numbers.gamma.ErfDifference;
+import org.apache.commons.numbers.gamma.Erfc;
 
 /** A Gaussian spot over a straight line: closed form of how much of it the line fills. */
 public final class Spot {
@@ -15,14 +16,14 @@ public final class Spot {
      */
     public static double coverage(double offsetMm, double lineWidthMm, double sigmaMm) {
         double half = lineWidthMm / 2;
-        // Phi(b) - Phi(a) as a difference of two upper tails keeps its digits on both sides of the line.
-        double near = upperTail((Math.abs(offsetMm) - half) / sigmaMm);
-        double far = upperTail((Math.abs(offsetMm) + half) / sigmaMm);
-        return near - far;
+        double perMm = 1 / (sigmaMm * SQRT_2);
+        // On the one side of the line the difference keeps its digits however far away it is; the other side is the
+        // same.
+        return 0.5 * ErfDifference.value((Math.abs(offsetMm) - half) * perMm, (Math.abs(offsetMm) + half) * perMm);
     }
 
     /** Upper tail Q of the standard normal distribution. */
     public static double upperTail(double z) {
-        return 0.5 * Erf.erfc(z / SQRT_2);
+        return 0.5 * Erfc.value(z / SQRT_2);
     }
 }

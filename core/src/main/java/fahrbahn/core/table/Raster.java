@@ -79,11 +79,16 @@ public final class Raster {
 
     /** The largest amount of any cell. */
     double most() {
-        float most = 0;
+        float highest = 0;
+        float lowest = 0;
         for (float cell : cells) {
-            most = Math.max(most, Math.abs(cell));
+            if (cell > highest) {
+                highest = cell;
+            } else if (cell < lowest) {
+                lowest = cell;
+            }
         }
-        return most;
+        return Math.max(highest, -lowest);
     }
 
     /** Covered share at a place, mm. */

@@ -40,7 +40,8 @@ public final class SeenRaster {
         for (int i = 0; i < cells.length; i++) {
             float value = raster.cell(i);
             if (value != 0) {
-                cells[i] = (short) Math.rint(value * scale);
+                // To the nearest: all are above -1 - MOST, and what is cut off is below 1.
+                cells[i] = (short) ((int) (value * scale + (1.5 + MOST)) - 1 - MOST);
             }
         }
     }

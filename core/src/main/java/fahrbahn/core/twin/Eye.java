@@ -33,7 +33,7 @@ final class Eye {
      * @param sensor as it is
      * @param believed as the program has it, whose dark and light it scales by
      * @param scale in which the program works with it
-     * @param level true when the sensor keeps the height of the captures all along
+     * @param level true when the sensor keeps its height all along
      */
     Eye(
             Sensor sensor,
@@ -49,7 +49,7 @@ final class Eye {
         leftMm = sensor.leftMm();
         usual = view.usual();
         byHeight = level ? null : view.byHeight();
-        held = level ? null : SpotView.held(byHeight, variation.heightShare());
+        held = variation.heightShare() == 1 ? null : view.held(variation.heightShare());
         heldPerSquare = 1 / (variation.heightShare() * variation.heightShare());
         ground = light * polarity.ground(sensor);
         lineLessGround = light * (polarity.line(sensor) - polarity.ground(sensor));
@@ -67,13 +67,13 @@ final class Eye {
         return scaled(ground + lineLessGround * usual.at(xMm, yMm));
     }
 
-    /** On a flat table, at the height of this run. */
+    /** On even ground, at the height of this run; where that is not the height of the captures. */
     double scaledHeld(double xMm, double yMm) {
         double seen = ground + lineLessGround * held.at(xMm, yMm);
         return scaled(dark + (seen - dark) * heldPerSquare);
     }
 
-    /** @param heightShare height over that of the captures; held inside what is painted */
+    /** On uneven ground. @param heightShare height over that of the captures; held inside what is painted */
     double scaledAtHeight(double xMm, double yMm, double heightShare) {
         double height = Math.max(SpotView.LEAST_HEIGHT, Math.min(SpotView.MOST_HEIGHT, heightShare));
         double seen = ground + lineLessGround * SpotView.at(byHeight, height, xMm, yMm);

@@ -44,7 +44,7 @@ final class SensorHead {
                     plain ? setup.law().scale() : Scale.UNIT,
                     track.views().get(i),
                     variation,
-                    usualHeight && relief.flat(),
+                    relief.flat(),
                     random);
         }
         rearMm = Math.min(0, Math.min(supportForwardMm, furthest(-1)));

@@ -8,6 +8,7 @@ import fahrbahn.core.table.SeenRaster;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.TableTop;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /**
  * A table as one sensor sees it from any height. The spot grows in proportion to the height; between the rasters of a few heights
@@ -17,13 +18,14 @@ final class SpotView {
     static final double LEAST_HEIGHT = 0.75;
     static final double MOST_HEIGHT = 2.25;
     private static final double[] HEIGHTS = {LEAST_HEIGHT, 1, 1.5, MOST_HEIGHT};
+    private static final int USUAL = 1;
 
     private final TableTop table;
     private final Line line;
     private final Sensor sensor;
     private final SeenTable.Cells cells;
     private final SeenRaster usual;
-    private SeenRaster[] byHeight;
+    private final SeenRaster[] byHeight = new SeenRaster[HEIGHTS.length];
 
     SpotView(TableTop table, Line line, Sensor sensor, SeenTable.Cells cells) {
         this.cells = cells;
@@ -31,6 +33,11 @@ final class SpotView {
         this.line = line;
         this.sensor = sensor;
         this.usual = painted(sensor.spotSigmaMm());
+        if (cells == SeenTable.Cells.FINE) {
+            byHeight[USUAL] = usual;
+        } else {
+            Arrays.fill(byHeight, usual); // coarsely seen, a spot does not grow: only its light fades with the height
+        }
     }
 
     private SeenRaster painted(double sigmaMm) {
@@ -43,18 +50,21 @@ final class SpotView {
     }
 
     /** From each of {@link #HEIGHTS}; painted when first asked for. */
-    synchronized SeenRaster[] byHeight() {
-        if (byHeight == null) {
-            byHeight = new SeenRaster[HEIGHTS.length];
-            // Coarsely seen, a spot does not grow: only its light fades with the height.
-            Arrays.setAll(byHeight, i -> usual);
-            if (cells == SeenTable.Cells.FINE) {
-                Workers.all()
-                        .run(
-                                HEIGHTS.length,
-                                i -> byHeight[i] = painted(sensor.spotSigmaMm() * HEIGHTS[i]),
-                                Job.UNWATCHED);
-            }
+    SeenRaster[] byHeight() {
+        return painted(0, HEIGHTS.length - 1);
+    }
+
+    /** Painted from some of {@link #HEIGHTS}; the widest spot takes longest, and only what drives over something high needs it. */
+    private synchronized SeenRaster[] painted(int first, int last) {
+        int[] missing = IntStream.rangeClosed(first, last)
+                .filter(i -> byHeight[i] == null)
+                .toArray();
+        if (missing.length > 0) {
+            Workers.all()
+                    .run(
+                            missing.length,
+                            i -> byHeight[missing[i]] = painted(sensor.spotSigmaMm() * HEIGHTS[missing[i]]),
+                            Job.UNWATCHED);
         }
         return byHeight;
     }
@@ -66,25 +76,28 @@ final class SpotView {
         }
     }
 
-    /** @param heightShare held inside what is painted; the rasters of all heights have the same cells */
-    static Held held(SeenRaster[] views, double heightShare) {
+    /** @param heightShare held inside what can be painted; the rasters of all heights have the same cells */
+    Held held(double heightShare) {
         double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
-        int above = 1;
-        while (HEIGHTS[above] < height) {
-            above++;
-        }
+        int above = above(height);
+        SeenRaster[] views = painted(above - 1, above);
         double share = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
         int lane = Workers.lane();
         return new Held(views[above - 1].inLane(lane), views[above].inLane(lane), share);
     }
 
-    /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
-    static double at(SeenRaster[] views, double heightShare, double xMm, double yMm) {
-        double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
+    private static int above(double height) {
         int above = 1;
         while (HEIGHTS[above] < height) {
             above++;
         }
+        return above;
+    }
+
+    /** @param views from {@link #byHeight()} @param heightShare height over that of the captures, held inside what is painted */
+    static double at(SeenRaster[] views, double heightShare, double xMm, double yMm) {
+        double height = Math.max(LEAST_HEIGHT, Math.min(MOST_HEIGHT, heightShare));
+        int above = above(height);
         double between = (height - HEIGHTS[above - 1]) / (HEIGHTS[above] - HEIGHTS[above - 1]);
         double lower = views[above - 1].at(xMm, yMm);
         return lower + between * (views[above].at(xMm, yMm) - lower);
