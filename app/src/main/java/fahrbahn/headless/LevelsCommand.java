@@ -2,7 +2,10 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.levels.LevelPick;
+import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.Levels;
+import fahrbahn.core.levels.Misreads;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.core.readings.Capture;
@@ -12,6 +15,8 @@ import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.ReadingsCsv;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -53,17 +58,43 @@ final class LevelsCommand implements Callable<Integer> {
         double[] dark = surface(file, Capture.DARK, index);
         double[] light = surface(file, Capture.LIGHT, index);
         String name = file.sensors().get(index);
-        Levels levels =
-                (step == null ? SensorLevels.of(name, dark, light) : SensorLevels.of(name, dark, light, step)).levels();
+        SensorLevels sensor =
+                step == null ? SensorLevels.of(name, dark, light) : SensorLevels.of(name, dark, light, step);
+        Levels levels = sensor.levels();
+        LevelPick pick = LevelPick.of(List.of(sensor));
+        double recommended = pick.school() == LevelSchool.BEST ? levels.bestLevel() : levels.midpoint();
         ObjectNode json = Json.object().put("name", name);
         json.set("dark", stats(levels.dark()));
         json.set("light", stats(levels.light()));
         return json.put("midpoint", levels.midpoint())
                 .put("bestLevel", levels.bestLevel())
-                .put("misreadAtMidpoint", levels.misread(levels.midpoint()))
-                .put("misreadAtBest", levels.misread(levels.bestLevel()))
+                .put("misreadAtMidpoint", misread(levels, levels.midpoint()))
+                .put("misreadAtBest", misread(levels, levels.bestLevel()))
                 .put("bandDark", levels.bandDark())
-                .put("bandLight", levels.bandLight());
+                .put("bandLight", levels.bandLight())
+                .put("recommendedLevel", recommended)
+                .put("recommendedBy", pick.school() == LevelSchool.BEST ? "best" : "midpoint")
+                .put(
+                        "recommendedFor",
+                        pick.why().name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                .set("claimAtRecommended", claim(sensor, recommended));
+    }
+
+    /** By the normal tails, which rank levels; from few readings no less than they could show. */
+    private static double misread(Levels levels, double level) {
+        double chance = levels.misread(level);
+        return levels.few() ? Math.max(chance, Misreads.leastClaim(levels.readings())) : chance;
+    }
+
+    /** What was counted, and what can be claimed of it. */
+    private static ObjectNode claim(SensorLevels sensor, double level) {
+        Misreads counted = sensor.misreads(level);
+        return Json.object()
+                .put("misreads", counted.seen())
+                .put("of", counted.of())
+                .put("chance", sensor.claim(level))
+                .put("low", counted.low())
+                .put("high", counted.high());
     }
 
     private double[] surface(ReadingsFile file, String surface, int index) throws BadReadingsException {

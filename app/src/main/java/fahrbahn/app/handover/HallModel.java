@@ -12,6 +12,7 @@ import fahrbahn.core.hall.HallStep;
 import fahrbahn.core.plan.Pace;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.ProgramConstant;
+import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Setup;
@@ -137,8 +138,8 @@ public final class HallModel {
 
     /** The new numbers were typed into the robot: they are on it from now on. */
     public void typed() {
-        if (!captured(HallStep.LIGHT) || !captured(HallStep.DARK)) {
-            tell.accept("Capture light and dark here first: L and D.");
+        if (!fresh()) {
+            tell.accept(alike().map(HallWords::alike).orElse("Capture light and dark here first: L and D."));
             return;
         }
         levels.useOnRobot();
@@ -169,11 +170,29 @@ public final class HallModel {
                 : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
     }
 
-    /** Whether a surface was captured since the minutes began. */
+    /** Whether a surface was captured since the minutes began, and is another than the one captured before. */
     public boolean captured(HallStep step) {
         return step == HallStep.MARKS
                 ? here().stream().anyMatch(c -> c.surface().equals(surface(step)))
-                : measure.counting(surface(step)).stream().anyMatch(this::here);
+                : there(step) && (!bothThere() || levels.canUse());
+    }
+
+    private boolean there(HallStep step) {
+        return measure.counting(surface(step)).stream().anyMatch(this::here);
+    }
+
+    private boolean bothThere() {
+        return there(HallStep.LIGHT) && there(HallStep.DARK);
+    }
+
+    /** What is wrong with light and dark as they were captured here; most often the robot was not moved between. */
+    Optional<Finding> alike() {
+        return bothThere() && levels.judged() ? levels.refused() : Optional.empty();
+    }
+
+    /** Whether the numbers are of this hall. */
+    boolean fresh() {
+        return captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
     }
 
     private boolean here(Capture capture) {
@@ -253,8 +272,7 @@ public final class HallModel {
 
     /** What is to be typed here: as captured once it is, as it stands before; of marks what is another than on the robot. */
     public List<ProgramConstant> numbers() {
-        boolean fresh = captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
         Setup now = season.setupOrGuess();
-        return HallNumbers.of(now, marked(fresh ? levels.measuredOnRobot() : now), grain());
+        return HallNumbers.of(now, marked(fresh() ? levels.measuredOnRobot() : now), grain());
     }
 }

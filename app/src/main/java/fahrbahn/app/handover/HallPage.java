@@ -39,6 +39,7 @@ final class HallPage {
     private final Label now = Nodes.wrapped("", "hall-now");
     private final Label why = Nodes.wrapped("", "reason");
     private final FlowPane numbers = Nodes.flow();
+    private final Label stillOld = Nodes.wrapped(HallWords.STILL_OLD, "caution");
     private final GridPane steps = new GridPane();
     private final Map<HallStep, Label> names = new EnumMap<>(HallStep.class);
     private final Map<HallStep, Label> states = new EnumMap<>(HallStep.class);
@@ -85,7 +86,7 @@ final class HallPage {
         VBox main = Nodes.column(
                 Nodes.row(clock, Nodes.grow(new VBox(now, why))),
                 new TypingBar(model.measure()),
-                Nodes.panel("The numbers for this hall", numbers),
+                Nodes.panel("The numbers for this hall", stillOld, numbers),
                 Nodes.wrapped(HallWords.CAUTION, "caution"));
         VBox side = Nodes.column(
                 Nodes.panel("How long there is", Nodes.flow(minutes, begin.button(), end.button())),
@@ -122,7 +123,10 @@ final class HallPage {
         clock.setText(HallWords.clock(leftS));
         Nodes.showIf(clock, day.isPresent());
         now.setText(HallWords.next(advice, leftS));
-        why.setText(HallWords.why(advice, model.worthProperty().get(), model.working()));
+        why.setText(model.alike()
+                .map(HallWords::alike)
+                .orElseGet(() -> HallWords.why(advice, model.worthProperty().get(), model.working())));
+        Nodes.showIf(stillOld, day.isPresent() && !model.fresh());
         Set<HallStep> done = day.map(HallDay::steps).orElse(Set.of());
         Optional<HallStep> next = advice.flatMap(HallAdvice::next).map(HallAdvice.Offer::step);
         for (HallStep step : HallStep.values()) {

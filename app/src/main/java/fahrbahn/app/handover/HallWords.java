@@ -1,8 +1,10 @@
 package fahrbahn.app.handover;
 
+import fahrbahn.app.measure.FindingWords;
 import fahrbahn.core.hall.HallAdvice;
 import fahrbahn.core.hall.HallAdvice.Offer;
 import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.quality.Finding;
 import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.words.Words;
 import java.util.Locale;
@@ -52,6 +54,14 @@ final class HallWords {
 
     private static String seconds(double s) {
         return Math.round(s) + " s";
+    }
+
+    static final String STILL_OLD = "These are still the numbers of before: capture light and dark here first.";
+
+    /** Light and dark that are no two surfaces. */
+    static String alike(Finding finding) {
+        return "Light and dark are no two surfaces here: was the robot moved? Hold it over light, L, and over dark, D. "
+                + FindingWords.of(finding);
     }
 
     /** The step that pays most now, and why. */

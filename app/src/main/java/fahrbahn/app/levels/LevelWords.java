@@ -2,13 +2,13 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelPick;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelSlip;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -30,7 +30,8 @@ final class LevelWords {
      * @param used whether they are on the robot as they are
      * @param doubt what speaks against the captures they come from
      */
-    static Verdict verdict(List<LevelTable> tables, Law law, LevelSchool school, boolean used, Optional<String> doubt) {
+    static Verdict verdict(
+            List<LevelTable> tables, LevelPick pick, LevelSchool school, boolean used, Optional<String> doubt) {
         Optional<String> slip = school == LevelSchool.TYPED ? slip(tables) : Optional.empty();
         if (slip.isPresent()) {
             return Verdict.stop(slip.get());
@@ -41,10 +42,6 @@ final class LevelWords {
         if (doubt.isPresent()) {
             return Verdict.care(doubt.get() + " Until then: level " + levels + ".");
         }
-        LevelChoice worst = tables.stream()
-                .map(t -> t.used(school))
-                .max(Comparator.comparingDouble(c -> c.misreads().high()))
-                .orElseThrow();
         String known = tables.stream()
                 .map(LevelTable::sensor)
                 .filter(s -> s.plusMinus() > s.step())
@@ -52,8 +49,23 @@ final class LevelWords {
                 .map(s -> " " + s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2)
                         + " only: capture more readings.")
                 .orElse("");
+        int fewest = tables.stream()
+                .map(t -> t.sensor().levels())
+                .mapToInt(s -> Math.min(s.dark().n(), s.light().n()))
+                .min()
+                .orElseThrow();
+        if (tables.stream().anyMatch(t -> t.sensor().levels().few())) {
+            return Verdict.care("Level " + levels + ", " + school.word() + ": " + fewest
+                    + " readings of a surface are too few to judge it." + known
+                    + (known.isEmpty() ? " Capture more in Measure (3)." : "")
+                    + (used ? "" : " U puts these on the robot."));
+        }
+        LevelChoice worst = tables.stream()
+                .map(t -> t.used(school))
+                .max(Comparator.comparingDouble(c -> c.misreads().high()))
+                .orElseThrow();
         return Verdict.good("Level " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads())
-                + ". " + why(law, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
+                + ". " + why(pick, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
     }
 
     /** Captures of another lamp, hall or height. */
@@ -81,17 +93,15 @@ final class LevelWords {
                                 + " on dark, the other way round than on the robot: the captures' names are changed over, or the robot's numbers are. Capture both again in Measure (3), or U puts these on the robot.");
     }
 
-    private static String why(Law law, LevelSchool school) {
-        if (school != LevelSchool.pick(law)) {
-            return "For this law the pick is " + LevelSchool.pick(law).word() + ".";
+    private static String why(LevelPick pick, LevelSchool school) {
+        if (school != pick.school()) {
+            return "The better one here is " + pick.school().word() + ".";
         }
-        if (school == LevelSchool.MIDPOINT) {
-            return "Riding there it has most slope and equal room.";
-        }
-        return switch (law.kind()) {
-            case PAIR -> "A pair steers by the difference; levels tell a crossing and a lost line.";
-            case ARRAY_MEAN, ARRAY_DIFFERENCE -> "A row steers by all of them; levels tell which see the line.";
-            case EDGE, PATTERN -> "This law asks on which side a reading lies.";
+        return switch (pick.why()) {
+            case RIDES -> "Riding there it has most slope and equal room.";
+            case FEW_READINGS -> "Of so few readings nothing but the midpoint is known.";
+            case FEWER_MISREADS -> "The readings show fewer misreads there.";
+            case MORE_TOLERANCE -> "Misreads do not differ; it bears more change of light.";
         };
     }
 

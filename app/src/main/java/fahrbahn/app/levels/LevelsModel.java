@@ -9,6 +9,7 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.LevelChoice;
+import fahrbahn.core.levels.LevelPick;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.Levels;
@@ -112,10 +113,15 @@ public final class LevelsModel extends StationModel {
         return shownTables;
     }
 
-    /** The school whose levels are used; the one for the law until one is chosen. */
+    /** The school whose levels are used; the one to pick until one is chosen. */
     public LevelSchool school() {
-        return chosen.get()
-                .orElseGet(() -> LevelSchool.pick(season.setupOrGuess().law()));
+        return chosen.get().orElseGet(() -> pick().school());
+    }
+
+    private LevelPick pick() {
+        return LevelPick.of(
+                season.setupOrGuess().law(),
+                tables.stream().map(LevelTable::sensor).toList());
     }
 
     public ReadOnlyObjectProperty<Optional<LevelSchool>> chosenProperty() {
@@ -217,7 +223,7 @@ public final class LevelsModel extends StationModel {
         } else if (tables.isEmpty()) {
             say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
         } else {
-            say(LevelWords.verdict(tables, season.setupOrGuess().law(), school(), used(), doubt()));
+            say(LevelWords.verdict(tables, pick(), school(), used(), doubt()));
         }
     }
 
@@ -281,9 +287,19 @@ public final class LevelsModel extends StationModel {
                 tell);
     }
 
+    /** Whether the newest captures of dark and light have been judged. */
+    public boolean judged() {
+        return from.equals(counting());
+    }
+
+    /** Why no sensor has a level; empty where one has, or nothing was captured. */
+    public Optional<Finding> refused() {
+        return tables.isEmpty() ? forbids : Optional.empty();
+    }
+
     /** True when there is something to put on the robot in hand: not while its newest captures are still being judged. */
     public boolean canUse() {
-        return !tables.isEmpty() && from.equals(counting());
+        return !tables.isEmpty() && judged();
     }
 
     private List<Capture> counting() {

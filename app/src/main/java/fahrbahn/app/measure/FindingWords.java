@@ -124,8 +124,11 @@ public final class FindingWords {
 
     /** Whether the light of the room matters to a sensor. */
     public static String of(String sensor, RoomLight room) {
+        if (!room.known()) {
+            return "Sensor " + sensor + ": these readings do not show what the room adds to it. Capture again, longer.";
+        }
         String share = Words.number(100 * Math.abs(room.share()), 2) + " % (give or take "
-                + Words.number(196 * room.standardError(), 1) + ")";
+                + Words.number(100 * room.plusMinus(), 1) + ")";
         if (room.matters()) {
             return "Sensor " + sensor + " takes " + share
                     + " of its contrast from the room: twice the light there would move its level by "

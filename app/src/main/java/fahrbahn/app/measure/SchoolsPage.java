@@ -83,21 +83,29 @@ final class SchoolsPage {
 
     private static int add(GridPane grid, int row, String sensor, String school, double level, Schools s) {
         double shift = s.rideShiftMm(level);
-        String ride = Math.abs(shift) < 0.05
-                ? "where it should"
-                : Words.number(Math.abs(shift), 2) + " mm further over "
-                        + (shift
-                                                * (s.levels().light().mean()
-                                                        - s.levels().dark().mean())
-                                        > 0
-                                ? "light"
-                                : "dark");
+        String ride = !s.rides(level)
+                ? "nowhere: beside the edge"
+                : Math.abs(shift) < 0.05
+                        ? "where it should"
+                        : Words.number(Math.abs(shift), 2) + " mm further over "
+                                + (shift
+                                                        * (s.sensor()
+                                                                        .levels()
+                                                                        .light()
+                                                                        .mean()
+                                                                - s.sensor()
+                                                                        .levels()
+                                                                        .dark()
+                                                                        .mean())
+                                                > 0
+                                        ? "light"
+                                        : "dark");
         grid.addRow(
                 row,
                 Nodes.label(sensor, "strong"),
                 Nodes.wrapped(school),
                 Nodes.cell(Words.number(level, 4)),
-                Nodes.wrapped(MisreadWords.by(s.levels(), level)),
+                Nodes.wrapped(MisreadWords.of(s.misreads(level))),
                 Nodes.wrapped(ride));
         return row + 1;
     }

@@ -23,6 +23,7 @@ import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.program.Language;
 import fahrbahn.core.program.ProgramConstant;
 import fahrbahn.core.program.TypedBack;
+import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.trials.Run;
@@ -216,6 +217,37 @@ class HandoverModelsTest extends InShop {
         assertThat(shop.season().runs()).extracting(Run::note).allMatch(note -> note.startsWith("#hall"));
         hall().tick(HallStep.SIGN);
         assertThat(hall().day().orElseThrow().steps()).as("not done after all").doesNotContain(HallStep.SIGN);
+    }
+
+    /** Light, then dark, the robot on light all along: the second step is not done, and the numbers stay those of before. */
+    @Test
+    void aRobotThatWasNotMovedHasCapturedOneSurface() {
+        hall().begin(6);
+        List<ProgramConstant> before = hall().numbers();
+        later(5);
+        add(Capture.LIGHT, 712.5, 690.25);
+        hall().look();
+        assertThat(hall().day().orElseThrow().steps()).containsExactly(HallStep.LIGHT);
+        add(Capture.DARK, 712.25, 690.5);
+        hall().look();
+        hall().look();
+        assertThat(hall().day().orElseThrow().steps()).as("dark is not done").containsExactly(HallStep.LIGHT);
+        assertThat(hall().alike()).get().isInstanceOf(Finding.TooAlike.class);
+        assertThat(hall().fresh()).isFalse();
+        assertThat(hall().numbers()).isEqualTo(before);
+        hall().typed();
+        assertThat(told()).contains("was the robot moved?");
+        assertThat(hall().day().orElseThrow().steps()).doesNotContain(HallStep.TYPE);
+        later(5);
+        add(Capture.DARK, 201.5, 230.25);
+        hall().look();
+        assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
+        assertThat(hall().alike()).isEmpty();
+        assertThat(hall().fresh()).isTrue();
+    }
+
+    private void add(String surface, double left, double right) {
+        shop.season().measurements().addCaptures(List.of(Shop.capture(surface, clock.now, left, right, shop)));
     }
 
     /** Readings of two colour sensors. @param surfaces of them, in their order */

@@ -67,7 +67,7 @@ class LevelsStationTest extends InWindow {
             shop().season().changeSetup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)));
             return null;
         });
-        until("the midpoint is picked", () -> text("verdict").contains("midpoint"));
+        until("a lone sensor steers", () -> text("verdict").contains("Riding there"));
         typed("left", "560");
         until("it is not on the robot yet", () -> text("verdict").contains("U puts them on the robot"));
         settled();

@@ -70,9 +70,9 @@ public record LevelTable(SensorLevels sensor, List<LevelChoice> choices, Optiona
         return choices.stream().filter(c -> c.school() == school).findFirst();
     }
 
-    /** The choice of a school; a sensor without one keeps that of best odds. */
+    /** The choice of a school; a sensor without one keeps the midpoint. */
     public LevelChoice used(LevelSchool school) {
-        return choice(school).orElseGet(() -> choice(LevelSchool.BEST).orElseThrow());
+        return choice(school).orElseGet(() -> choice(LevelSchool.MIDPOINT).orElseThrow());
     }
 
     /** Whether the typed levels of two sensors are plainly each other's. */

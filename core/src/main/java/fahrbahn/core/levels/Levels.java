@@ -14,6 +14,9 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
     /** Reach of the band into each surface: {@code Q(z) = 1e-4}, one reading in ten thousand falls outside. */
     static final double BAND_SIGMAS = 3.7190164854557084;
 
+    /** Readings of a surface from which on their scatter is known to a quarter (one over the root of twice as many). */
+    private static final int FEW = 10;
+
     public Levels {
         if (!(dark.mean() != light.mean())) {
             throw new BadValueException("light.mean", light.mean(), "different from the mean on dark");
@@ -34,6 +37,11 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
         return Math.abs(light.mean() - dark.mean());
     }
 
+    /** Whether a surface has so few readings that their scatter says next to nothing: then no level leaves the midpoint. */
+    public boolean few() {
+        return Math.min(dark.n(), light.n()) < FEW;
+    }
+
     /** The common school: halfway between the means. */
     public double midpoint() {
         return (dark.mean() + light.mean()) / 2;
@@ -41,9 +49,13 @@ public record Levels(SurfaceStats dark, SurfaceStats light) {
 
     /**
      * Where the two densities cross between the means: fewest misreads when dark and light are met equally often. When one
-     * surface scatters so much that they do not cross between the means, the better of the two means and the midpoint.
+     * surface scatters so much that they do not cross between the means, the better of the two means and the midpoint. The midpoint where there
+     * are {@link #few()} readings.
      */
     public double bestLevel() {
+        if (few()) {
+            return midpoint();
+        }
         double a = dark.mean();
         double b = light.mean();
         if (logDensityRatio(a) > 0 && logDensityRatio(b) < 0) {

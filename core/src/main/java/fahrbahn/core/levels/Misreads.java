@@ -42,8 +42,16 @@ public record Misreads(int seen, int of, double low, double high) {
         return of(seen, dark.length + light.length);
     }
 
-    /** Whether so many readings could show a model's chance: whether it can be claimed. */
-    public static boolean shows(double chance, int readings) {
-        return chance * readings >= LEAST_CLAIM;
+    /**
+     * The chance to claim, a single number: one more misread than was seen in two more readings, the mean of what they leave open (Laplace's rule
+     * of succession). The true one is more than three times as large in one set of readings of twenty at most.
+     */
+    public double chance() {
+        return (seen + 1.0) / (of + 2.0);
+    }
+
+    /** The least chance that so many readings can show, and so the least to claim. */
+    public static double leastClaim(int readings) {
+        return LEAST_CLAIM / readings;
     }
 }

@@ -40,9 +40,11 @@ public final class SensorLevels {
         return new SensorLevels(sensor, levels, dark, light, step);
     }
 
-    /** The same with the step that the readings themselves show. */
+    /** The same with the step that the readings themselves show: their last digit where all of a surface are alike. */
     public static SensorLevels of(String sensor, double[] dark, double[] light) {
-        return of(sensor, dark, light, SurfaceStats.smallestStep(dark, light));
+        double seen = SurfaceStats.smallestStep(dark, light);
+        double step = seen > 0 ? seen : Math.min(RoundedMean.displayStep(dark), RoundedMean.displayStep(light));
+        return of(sensor, dark, light, step);
     }
 
     /** From the captures of dark and light that have this sensor; empty when one is missing, or they read alike. */
@@ -105,10 +107,18 @@ public final class SensorLevels {
         return Histogram.of(light, bins);
     }
 
-    /** How often readings of these captures are misread at a level. */
+    /** How often readings of these captures are misread at a level, those left out of the means among them. */
     public Misreads misreads(double level) {
         return Misreads.count(
                 dark, light, level, levels.light().mean() > levels.dark().mean());
+    }
+
+    /**
+     * Chance of a misread that can be claimed for a level: what the readings leave open, or what the scatter of the surfaces says where that is
+     * more.
+     */
+    public double claim(double level) {
+        return Math.max(misreads(level).chance(), levels.misread(level));
     }
 
     /** A sensor with dark and light as they were measured, and the noise of both together. */

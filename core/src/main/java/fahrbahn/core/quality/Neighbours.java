@@ -13,7 +13,7 @@ import java.util.Optional;
 /** Sensors beside each other over the same paper. @param all those that tell dark from light, left to right */
 record Neighbours(List<SurfacePair> all) {
     static Neighbours of(Collection<SurfacePair> pairs) {
-        return new Neighbours(pairs.stream().filter(p -> p.contrast() > 0).toList());
+        return new Neighbours(pairs.stream().filter(p -> !p.tooAlike()).toList());
     }
 
     List<Agreement> agreements() {

@@ -15,6 +15,8 @@ public record RoomLight(double share, double standardError, double leastShiftPer
     /** Below this, twice the light moves the midpoint by less than a fortieth of the contrast. */
     private static final double MATTERS_SHARE = 0.05;
 
+    private static final double KNOWN_SHARE = 0.5;
+
     public static RoomLight of(SurfaceStats darkOn, SurfaceStats lightOn, SurfaceStats darkOff, SurfaceStats lightOff) {
         double on = lightOn.mean() - darkOn.mean();
         double off = lightOff.mean() - darkOff.mean();
@@ -34,6 +36,16 @@ public record RoomLight(double share, double standardError, double leastShiftPer
 
     private static double meanError(SurfaceStats stats) {
         return stats.sd() / Math.sqrt(stats.n() - stats.leftOut().size());
+    }
+
+    /** Half of the 95 % interval of the share. */
+    public double plusMinus() {
+        return 1.96 * standardError;
+    }
+
+    /** False where the share may be nothing or all of it: then it is no figure to show. */
+    public boolean known() {
+        return plusMinus() < KNOWN_SHARE;
     }
 
     /** True when it matters beyond what the scatter could feign. */

@@ -23,6 +23,11 @@ public record SurfacePair(String sensor, SurfaceStats dark, SurfaceStats light, 
         return Math.abs(light.mean() - dark.mean());
     }
 
+    /** Whether they may be one surface, captured twice: then nothing that is a share of their contrast means anything. */
+    public boolean tooAlike() {
+        return !(contrast() > LEAST_CONTRAST_SDS * noise());
+    }
+
     /** The larger of the two scatters. */
     public double noise() {
         return Math.max(dark.sd(), light.sd());
@@ -42,12 +47,12 @@ public record SurfacePair(String sensor, SurfaceStats dark, SurfaceStats light, 
             found.add(new Finding.Stuck(sensor, dark.mean()));
             return found;
         }
-        if (!(contrast() > LEAST_CONTRAST_SDS * noise())) {
+        if (tooAlike()) {
             found.add(new Finding.TooAlike(sensor, contrast(), noise()));
         } else if (steps() < FEW_STEPS) {
             found.add(new Finding.FewSteps(sensor, steps()));
         }
-        if (expectedSign != 0 && Math.signum(light.mean() - dark.mean()) == -expectedSign) {
+        if (!tooAlike() && expectedSign != 0 && Math.signum(light.mean() - dark.mean()) == -expectedSign) {
             found.add(new Finding.SurfacesSwapped(sensor));
         }
         return List.copyOf(found);

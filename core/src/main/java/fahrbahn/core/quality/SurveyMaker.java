@@ -1,8 +1,8 @@
 package fahrbahn.core.quality;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.Schools;
+import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.levels.Sweep;
 import fahrbahn.core.measuring.SlideFit;
 import fahrbahn.core.readings.Capture;
@@ -126,16 +126,14 @@ final class SurveyMaker {
         Optional<Capture> sweep = Survey.latest(captures, Capture.SWEEP, Lamp.ON);
         Map<String, Schools> schools = new LinkedHashMap<>();
         for (SurfacePair pair : pairs.values()) {
-            if (sweep.isEmpty()
-                    || pair.contrast() == 0
-                    || !sweep.get().sensors().contains(pair.sensor())) {
+            if (sweep.isEmpty() || pair.tooAlike() || !sweep.get().sensors().contains(pair.sensor())) {
                 continue;
             }
             double[] readings = sweep.get().values(pair.sensor());
             try {
                 Sweep found = Sweep.of(readings);
                 double spot = known(pair.sensor()).map(Sensor::spotSigmaMm).orElse(3.0);
-                schools.put(pair.sensor(), Schools.of(new Levels(pair.dark(), pair.light()), found, spot));
+                schools.put(pair.sensor(), Schools.of(levels(pair), found, spot));
             } catch (BadValueException unusable) {
                 problems.add("Sensor " + pair.sensor() + ": " + unusable.getMessage());
                 if (readings.length >= Sweep.LEAST_READINGS) {
@@ -144,6 +142,15 @@ final class SurveyMaker {
             }
         }
         return schools;
+    }
+
+    private SensorLevels levels(SurfacePair pair) {
+        return SensorLevels.of(
+                pair.sensor(), values(Capture.DARK, pair.sensor()), values(Capture.LIGHT, pair.sensor()), pair.step());
+    }
+
+    private double[] values(String surface, String sensor) {
+        return Survey.newest(captures, surface, sensor).orElseThrow().values(sensor);
     }
 
     /** By the ruler where places are known; else by the width of the line. */
@@ -196,7 +203,7 @@ final class SurveyMaker {
 
     private void addAir(CaptureReport air) {
         for (SurfacePair pair : pairs.values()) {
-            Optional<SurfaceStats> lifted = air.stats(pair.sensor()).filter(s -> pair.contrast() > 0);
+            Optional<SurfaceStats> lifted = air.stats(pair.sensor()).filter(s -> !pair.tooAlike());
             lifted.ifPresent(stats -> between.addAll(pair.air(stats)));
         }
     }
@@ -208,7 +215,7 @@ final class SurveyMaker {
         for (SurfacePair pair : pairs.values()) {
             Optional<SurfaceStats> dark = darkOff.flatMap(r -> r.stats(pair.sensor()));
             Optional<SurfaceStats> light = lightOff.flatMap(r -> r.stats(pair.sensor()));
-            if (dark.isPresent() && light.isPresent() && pair.contrast() > 0) {
+            if (dark.isPresent() && light.isPresent() && !pair.tooAlike()) {
                 rooms.put(pair.sensor(), RoomLight.of(pair.dark(), pair.light(), dark.get(), light.get()));
             }
         }

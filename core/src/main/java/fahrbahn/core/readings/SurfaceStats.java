@@ -16,7 +16,8 @@ import java.util.List;
  * @param leftOut places, from 0, of the readings left out, in order
  * @param median of all readings
  * @param mean of the readings kept
- * @param sd sample standard deviation (n - 1) of the readings kept, never below {@code step/sqrt(12)}, the scatter of rounding
+ * @param sd sample standard deviation (n - 1) of the readings kept, never below {@code step/sqrt(12)}, the scatter of rounding; where
+ *     no step is known and all readings kept are alike, the step is one unit of their last digit
  */
 public record SurfaceStats(int n, List<Integer> leftOut, double median, double mean, double sd) {
     private static final double OUTLIER_SIGMAS = 3.5;
@@ -58,7 +59,8 @@ public record SurfaceStats(int n, List<Integer> leftOut, double median, double m
             squares += change * (readings[i] - mean);
         }
         double sd = kept > 1 ? Math.sqrt(squares / (kept - 1)) : 0;
-        return new SurfaceStats(readings.length, leftOut, median, mean, Math.max(sd, step / Math.sqrt(12)));
+        double resolution = step == 0 && sd == 0 ? RoundedMean.displayStep(readings) : step;
+        return new SurfaceStats(readings.length, leftOut, median, mean, Math.max(sd, resolution / Math.sqrt(12)));
     }
 
     /**

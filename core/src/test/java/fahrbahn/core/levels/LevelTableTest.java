@@ -6,12 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.core.response.Spot;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
-import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
-import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -159,14 +156,5 @@ class LevelTableTest {
         LevelTable own = LevelTable.of(levels(210, 710), SENSOR, WIDE, new double[0], OptionalDouble.of(455));
         LevelTable owns = LevelTable.of(levels(120, 520), SENSOR, WIDE, new double[0], OptionalDouble.of(330));
         assertThat(LevelTable.swapped(own, owns)).isFalse();
-    }
-
-    @Test
-    void theLawDecidesWhichSchoolIsPicked() {
-        Law edge = Setups.edge().law();
-        assertThat(LevelSchool.pick(edge)).isEqualTo(LevelSchool.MIDPOINT);
-        assertThat(LevelSchool.pick(edge.withOptions(edge.options().withSteps(List.of(new Step(0, 20)), 0))))
-                .isEqualTo(LevelSchool.BEST);
-        assertThat(LevelSchool.pick(Setups.pair().law())).isEqualTo(LevelSchool.BEST);
     }
 }

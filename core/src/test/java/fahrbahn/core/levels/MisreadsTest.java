@@ -56,9 +56,11 @@ class MisreadsTest {
         assertThat(covered / (double) sets).isGreaterThan(0.935); // 0.95 less three standard errors of 2000 sets
     }
 
+    /** None in eighty is claimed as one in eighty-two, one in eight as one in five. */
     @Test
-    void aModelIsBelievedNoFurtherThanItsReadingsReach() {
-        assertThat(Misreads.shows(1e-9, 80)).isFalse();
-        assertThat(Misreads.shows(0.01, 80)).isTrue();
+    void whatIsClaimedIsWhatTheReadingsLeaveOpenAndNeverNone() {
+        assertThat(Misreads.of(0, 80).chance()).isEqualTo(1 / 82.0);
+        assertThat(Misreads.of(1, 8).chance()).isEqualTo(0.2);
+        assertThat(Misreads.leastClaim(80)).isEqualTo(1 / 800.0);
     }
 }

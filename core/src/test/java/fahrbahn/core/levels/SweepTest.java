@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.core.response.Spot;
-import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -54,14 +52,19 @@ class SweepTest {
 
     @Test
     void schoolsAreComparedByWhereTheRobotWouldRideAndWhatItWouldMisread() {
-        Levels levels =
-                new Levels(new SurfaceStats(80, List.of(), 220, 220, 3), new SurfaceStats(80, List.of(), 700, 700, 3));
+        double[] dark = new double[80];
+        double[] light = new double[80];
+        for (int i = 0; i < 80; i++) {
+            dark[i] = 220 + 3 * Math.sin(i);
+            light[i] = 700 + 3 * Math.cos(i);
+        }
+        SensorLevels levels = SensorLevels.of("eye", dark, light);
         Schools schools = Schools.of(levels, Sweep.of(sweep(3, 4)), 2.5);
         assertThat(schools.disagree()).isFalse();
         assertThat(Math.abs(schools.rideShiftMm(schools.bare()))).isGreaterThan(1);
         // At mid-slope a spot of 2.5 mm changes by 480/(2.5*sqrt(2*pi)) = 76.6 a millimetre.
         assertThat(schools.rideShiftMm(460 + 76.6)).isCloseTo(1, within(0.001));
-        assertThat(schools.misread(460)).isLessThan(1e-9);
-        assertThat(schools.misread(222)).isGreaterThan(0.1);
+        assertThat(schools.misreads(460).seen()).isZero();
+        assertThat(schools.misreads(222).seen()).as("about a quarter of dark").isBetween(15, 27);
     }
 }

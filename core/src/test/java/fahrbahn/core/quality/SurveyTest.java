@@ -68,6 +68,39 @@ class SurveyTest {
         assertThat(survey.between()).isEmpty();
     }
 
+    /** Light captured twice, once under the name of dark: no figure is a share of a contrast that is not there. */
+    @Test
+    void oneSurfaceCapturedTwiceGivesNoShares() {
+        Survey survey = Survey.of(
+                List.of(
+                        spot("dark", Lamp.ON, 78.1, 70.1),
+                        spot("light", Lamp.ON, 78, 70),
+                        spot("dark", Lamp.OFF, 3, 3),
+                        spot("light", Lamp.OFF, 16.2, 3.1),
+                        sweep()),
+                setup);
+        assertThat(survey.between()).extracting(Finding::getClass).containsOnly(Finding.TooAlike.class);
+        assertThat(survey.stop("left")).isPresent();
+        assertThat(survey.rooms()).isEmpty();
+        assertThat(survey.schools()).isEmpty();
+        assertThat(survey.agreements()).isEmpty();
+    }
+
+    private Capture sweep() {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < 300; i++) {
+            double value = (i / 30 % 2 == 0 ? 12 : 78) + 0.5 * random.nextGaussian();
+            readings.add(new Reading(0.01 * i, "", Double.NaN, new double[] {value, value}));
+        }
+        return new Capture("sweep", Capture.SWEEP, Instant.EPOCH, "test", SENSORS, readings);
+    }
+
+    @Test
+    void whatIsKnownToNothingIsNoFigure() {
+        assertThat(new RoomLight(910, 20_000, 1).known()).isFalse();
+        assertThat(new RoomLight(0.2, 0.01, 1).known()).isTrue();
+    }
+
     @Test
     void onlyWhatIsNewIsJudgedAgain() {
         List<Capture> two = List.of(spot("dark", Lamp.ON, 12, 14), spot("light", Lamp.ON, 78, 70));
