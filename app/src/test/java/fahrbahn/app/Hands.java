@@ -15,15 +15,12 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.service.query.NodeQuery;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * TestFX's hands with quicker fingers: a key goes through the display as it would from a keyboard, and the next waits until the window has
  * seen it, instead of for a tenth of a second.
  */
 public final class Hands extends FxRobot {
-    private static final int PATIENCE_S = 300;
-
     @Override
     public FxRobot type(KeyCode... keys) {
         for (KeyCode key : keys) {
@@ -52,7 +49,7 @@ public final class Hands extends FxRobot {
     @Override
     public FxRobot write(String text) {
         for (char letter : text.toCharArray()) {
-            WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> {
+            OnWindow.run(() -> {
                 Scene scene = focused().getScene();
                 EventTarget target = scene.getFocusOwner() == null ? scene : scene.getFocusOwner();
                 KeyCode named = KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(letter)));
@@ -72,9 +69,7 @@ public final class Hands extends FxRobot {
     /** On the window's thread: from any other, what is looked through would change meanwhile. */
     @Override
     public NodeQuery lookup(String query) {
-        return Platform.isFxApplicationThread()
-                ? super.lookup(query)
-                : WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> super.lookup(query));
+        return Platform.isFxApplicationThread() ? super.lookup(query) : OnWindow.call(() -> super.lookup(query));
     }
 
     private interface Stroke {
@@ -88,21 +83,21 @@ public final class Hands extends FxRobot {
                 seen.countDown();
             }
         };
-        Window window = WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> {
+        Window window = OnWindow.call(() -> {
             Window focused = focused();
             focused.addEventFilter(type, watch);
             stroke.with(new Robot());
             return focused;
         });
         try {
-            if (!seen.await(PATIENCE_S, TimeUnit.SECONDS)) {
+            if (!seen.await(OnWindow.PATIENCE_S, TimeUnit.SECONDS)) {
                 throw new AssertionError("no window ever saw the key " + key);
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
         // After the event itself, what it asked to be done later.
-        WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, () -> window.removeEventFilter(type, watch));
+        OnWindow.run(() -> window.removeEventFilter(type, watch));
     }
 
     private Window focused() {

@@ -39,9 +39,6 @@ import org.testfx.util.WaitForAsyncUtils;
 @ResourceLock("the one display")
 @ResourceLock(Resources.SYSTEM_PROPERTIES)
 public abstract class InWindow extends Repeated {
-    /** So long no machine takes, however busy. */
-    private static final int PATIENCE_S = 300;
-
     private static Stage window;
 
     static {
@@ -136,12 +133,12 @@ public abstract class InWindow extends Repeated {
     }
 
     protected static <T> T onWindow(Callable<T> work) throws Exception {
-        return WaitForAsyncUtils.waitForAsyncFx(PATIENCE_S * 1000L, work);
+        return OnWindow.call(work);
     }
 
     protected static void until(String what, Callable<Boolean> condition) throws Exception {
         try {
-            WaitForAsyncUtils.waitFor(PATIENCE_S, TimeUnit.SECONDS, () -> onWindow(condition));
+            WaitForAsyncUtils.waitFor(OnWindow.PATIENCE_S, TimeUnit.SECONDS, () -> onWindow(condition));
         } catch (TimeoutException late) {
             throw new AssertionError("never came: " + what, late);
         }

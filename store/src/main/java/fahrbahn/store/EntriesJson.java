@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Rows of numbers typed by hand, as a document. */
+/** Rows of numbers typed by hand, as a document; null for what was not measured, NaN here. */
 public final class EntriesJson {
     private EntriesJson() {}
 
@@ -15,7 +15,7 @@ public final class EntriesJson {
         ArrayNode list = root.putArray("rows");
         for (List<Double> row : rows) {
             ArrayNode numbers = list.addArray();
-            row.forEach(numbers::add);
+            row.forEach(number -> numbers.add(Double.isNaN(number) ? null : number));
         }
         return root.toString();
     }
@@ -26,7 +26,7 @@ public final class EntriesJson {
             List<List<Double>> rows = new ArrayList<>();
             for (JsonNode row : root.raw("rows")) {
                 List<Double> numbers = new ArrayList<>();
-                row.forEach(number -> numbers.add(number.asDouble()));
+                row.forEach(number -> numbers.add(number.isNull() ? Double.NaN : number.asDouble()));
                 rows.add(List.copyOf(numbers));
             }
             return List.copyOf(rows);

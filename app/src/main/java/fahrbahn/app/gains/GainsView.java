@@ -6,9 +6,11 @@ import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.StationView;
 import fahrbahn.card.LaneChart;
 import fahrbahn.card.LanePicture;
+import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Law;
 import fahrbahn.words.Words;
@@ -40,8 +42,10 @@ public final class GainsView {
     private final ProgressBar progress = new ProgressBar(0);
     private final Action stop;
     private final Action use;
-    private final NumberField kp = gain("kp", "Kp, per loop", "Proportional gain", v -> choose(v, law().kd()));
-    private final NumberField kd = gain("kd", "Kd, per loop", "Derivative gain per loop", v -> choose(law().kp(), v));
+    private final NumberField kp = gain("kp", "Kp, per loop", "Proportional gain", v -> choose(v, law().kd()))
+            .asks(Questions.gain("Kp", this::kpsKnown));
+    private final NumberField kd = gain("kd", "Kd, per loop", "Derivative gain per loop", v -> choose(law().kp(), v))
+            .asks(Questions.gain("Kd", () -> new double[] {law().kd(), 2 * law().kp()}));
 
     private GainsView(GainsModel model) {
         this.model = model;
@@ -72,6 +76,16 @@ public final class GainsView {
 
     private Law law() {
         return model.setupNowProperty().get().law();
+    }
+
+    /** What stands there, and the limits of the lane where they are known. */
+    private double[] kpsKnown() {
+        Optional<LaneReport> lane = model.pictureProperty().get().map(LanePicture::report);
+        return new double[] {
+            law().kp(),
+            lane.flatMap(LaneReport::wiggle).map(WiggleOnset::kp).orElse(0.0),
+            lane.map(LaneReport::bendKp).orElse(0.0)
+        };
     }
 
     private void choose(double newKp, double newKd) {

@@ -3,6 +3,7 @@ package fahrbahn.app.gains;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Questions;
 import fahrbahn.core.tuning.IntegralTrade;
 import fahrbahn.words.Words;
 import java.util.List;
@@ -24,7 +25,8 @@ final class IntegralPage {
     IntegralPage(ResponseModel model) {
         this.model = model;
         words.setId("integralWords");
-        ki = new NumberField("ki", "Ki, per loop", "Integral gain per loop: on the sum of the errors", model::chooseKi);
+        ki = new NumberField("ki", "Ki, per loop", "Integral gain per loop: on the sum of the errors", model::chooseKi)
+                .asks(Questions.gain("Ki", () -> new double[] {model.ki()}));
     }
 
     Pages.Page page() {

@@ -6,6 +6,7 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Questions;
 import fahrbahn.core.law.GainUnits;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
@@ -176,33 +177,45 @@ final class TransferPage {
 
     private Node[] units() {
         NumberField kp = new NumberField(
-                "unitKp",
-                "Kp",
-                "Proportional gain; the same in both",
-                v -> model.choose(
-                        model.law().withGains(v, model.law().ki(), model.law().kd())));
+                        "unitKp",
+                        "Kp",
+                        "Proportional gain; the same in both",
+                        v -> model.choose(model.law()
+                                .withGains(v, model.law().ki(), model.law().kd())))
+                .asks(Questions.gain("Kp", () -> new double[] {model.law().kp()}));
         NumberField ki = new NumberField(
-                "unitKi",
-                "Ki, per loop",
-                "Integral gain per loop: on the sum of the errors",
-                v -> model.choose(
-                        model.law().withGains(model.law().kp(), v, model.law().kd())));
+                        "unitKi",
+                        "Ki, per loop",
+                        "Integral gain per loop: on the sum of the errors",
+                        v -> model.choose(model.law()
+                                .withGains(model.law().kp(), v, model.law().kd())))
+                .asks(Questions.gain("Ki", () -> new double[] {model.law().ki()}));
         NumberField kiPerS = new NumberField(
-                "unitKiPerS", "Ki, per second", "Integral gain in time: Ki per loop over the loop period", v -> {
-                    GainUnits now = model.perSecond();
-                    model.choose(new GainUnits(now.kp(), v, now.kdS()));
-                });
+                        "unitKiPerS",
+                        "Ki, per second",
+                        "Integral gain in time: Ki per loop over the loop period",
+                        v -> {
+                            GainUnits now = model.perSecond();
+                            model.choose(new GainUnits(now.kp(), v, now.kdS()));
+                        })
+                .asks(Questions.gain("Ki", () -> new double[] {model.perSecond().kiPerS()}));
         NumberField kd = new NumberField(
-                "unitKd",
-                "Kd, per loop",
-                "Derivative gain per loop: on the change since the loop before",
-                v -> model.choose(
-                        model.law().withGains(model.law().kp(), model.law().ki(), v)));
+                        "unitKd",
+                        "Kd, per loop",
+                        "Derivative gain per loop: on the change since the loop before",
+                        v -> model.choose(model.law()
+                                .withGains(model.law().kp(), model.law().ki(), v)))
+                .asks(Questions.gain("Kd", () ->
+                        new double[] {model.law().kd(), 2 * model.law().kp()}));
         NumberField kdS = new NumberField(
-                "unitKdS", "Kd, seconds", "Derivative gain in time: Kd per loop times the loop period", v -> {
-                    GainUnits now = model.perSecond();
-                    model.choose(new GainUnits(now.kp(), now.kiPerS(), v));
-                });
+                        "unitKdS", "Kd, seconds", "Derivative gain in time: Kd per loop times the loop period", v -> {
+                            GainUnits now = model.perSecond();
+                            model.choose(new GainUnits(now.kp(), now.kiPerS(), v));
+                        })
+                .asks(Questions.gain("Kd", () -> new double[] {
+                    model.perSecond().kdS(),
+                    2 * model.law().kp() * model.perSecond().kdS() / model.law().kd()
+                }));
         shown.add(() -> {
             GainUnits now = model.perSecond();
             kp.show(model.law().kp());

@@ -2,8 +2,10 @@ package fahrbahn.app.kit;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.words.Words;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
+import java.util.function.DoubleFunction;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -21,6 +23,7 @@ public final class NumberField extends VBox {
     private final DoubleConsumer set;
     private double shown = Double.NaN;
     private boolean mayBeEmpty;
+    private DoubleFunction<Optional<String>> question = value -> Optional.empty();
 
     /**
      * @param words the coach's word with its unit
@@ -38,13 +41,13 @@ public final class NumberField extends VBox {
         Fields.describe(text, words, standardTerm);
         Fields.onGivingUp(text, this::giveUp);
         text.setOnAction(e -> {
-            if (commit()) {
+            if (commit(true)) {
                 Fields.next(text);
             }
         });
         text.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
-                commit();
+                commit(false);
             }
         });
         problem.setWrapText(true);
@@ -76,8 +79,14 @@ public final class NumberField extends VBox {
         return this;
     }
 
-    /** @return false when it was refused */
-    private boolean commit() {
+    /** Asks about a number before it takes it. @param question empty where there is nothing to ask */
+    public NumberField asks(DoubleFunction<Optional<String>> question) {
+        this.question = question;
+        return this;
+    }
+
+    /** @param entered by Enter, which keeps what was asked about @return false when it was refused */
+    private boolean commit(boolean entered) {
         String typed = text.getText().strip();
         if (typed.equals(words(shown))) {
             refuse("");
@@ -89,6 +98,13 @@ public final class NumberField extends VBox {
             return false;
         }
         double value = number.getAsDouble();
+        Optional<String> asked = question.apply(value);
+        boolean kept = entered
+                && asked.filter(words -> words.equals(problem.getText())).isPresent();
+        if (asked.isPresent() && !kept) {
+            refuse(asked.get());
+            return false;
+        }
         try {
             set.accept(value);
             refuse("");

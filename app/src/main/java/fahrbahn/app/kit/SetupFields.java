@@ -53,7 +53,7 @@ public final class SetupFields {
         refreshers.forEach(Runnable::run);
     }
 
-    public Node number(
+    public NumberField number(
             String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
         NumberField field = new NumberField(id, words, term, v -> model.type(setup -> with.apply(setup, v)));
         refreshers.add(() -> field.show(get.applyAsDouble(model.shown())));

@@ -2,7 +2,9 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.check.BadValueException;
@@ -116,26 +118,33 @@ final class LawPage {
                         s -> s.law().side(),
                         (s, v) -> s.withLaw(s.law().withSide(v))),
                 number(
-                        "lawKp",
-                        "Kp, per loop",
-                        "Proportional gain, per loop.",
-                        s -> s.law().kp(),
-                        (s, v) -> s.withLaw(
-                                s.law().withGains(v, s.law().ki(), s.law().kd()))),
+                                "lawKp",
+                                "Kp, per loop",
+                                "Proportional gain, per loop.",
+                                s -> s.law().kp(),
+                                (s, v) -> s.withLaw(s.law()
+                                        .withGains(v, s.law().ki(), s.law().kd())))
+                        .asks(Questions.gain(
+                                "Kp", () -> new double[] {model.shown().law().kp()})),
                 number(
-                        "lawKi",
-                        "Ki, per loop",
-                        "Integral gain, per loop.",
-                        s -> s.law().ki(),
-                        (s, v) -> s.withLaw(
-                                s.law().withGains(s.law().kp(), v, s.law().kd()))),
+                                "lawKi",
+                                "Ki, per loop",
+                                "Integral gain, per loop.",
+                                s -> s.law().ki(),
+                                (s, v) -> s.withLaw(s.law()
+                                        .withGains(s.law().kp(), v, s.law().kd())))
+                        .asks(Questions.gain(
+                                "Ki", () -> new double[] {model.shown().law().ki()})),
                 number(
-                        "lawKd",
-                        "Kd, per loop",
-                        "Derivative gain, per loop.",
-                        s -> s.law().kd(),
-                        (s, v) -> s.withLaw(
-                                s.law().withGains(s.law().kp(), s.law().ki(), v))));
+                                "lawKd",
+                                "Kd, per loop",
+                                "Derivative gain, per loop.",
+                                s -> s.law().kd(),
+                                (s, v) -> s.withLaw(
+                                        s.law().withGains(s.law().kp(), s.law().ki(), v)))
+                        .asks(Questions.gain("Kd", () -> new double[] {
+                            model.shown().law().kd(), 2 * model.shown().law().kp()
+                        })));
     }
 
     /** A pattern law begins with a table, and a law that makes an error of another size without its steps. */
@@ -145,7 +154,7 @@ final class LawPage {
         return setup.withLaw(setup.law().withOptions(options).withKind(kind));
     }
 
-    private Node number(
+    private NumberField number(
             String id, String words, String term, ToDoubleFunction<Setup> get, BiFunction<Setup, Double, Setup> with) {
         return fields.number(id, words, term, get, with);
     }

@@ -8,6 +8,7 @@ import fahrbahn.core.setup.Channel;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Readings of one surface while they are typed off the robot's display, sensor after sensor: a number a reading, or three with strokes between
@@ -70,13 +71,6 @@ public record Typing(String surface, List<String> sensors, List<List<List<Double
             throw new BadValueException(
                     "the row", Words.count(row.size(), "reading", "readings"), "at least two: one tells no scatter");
         }
-        if (!typed.isEmpty() && row.size() != typed.get(0).size()) {
-            throw new BadValueException(
-                    "the row",
-                    Words.count(row.size(), "reading", "readings"),
-                    Words.count(typed.get(0).size(), "reading", "readings") + ", as many as for sensor "
-                            + sensors.get(0));
-        }
         List<List<List<Double>>> all = new ArrayList<>(typed);
         all.add(List.copyOf(row));
         return new Typing(surface, sensors, all);
@@ -101,6 +95,16 @@ public record Typing(String surface, List<String> sensors, List<List<List<Double
 
     private static boolean colour(List<List<Double>> row) {
         return row.get(0).size() == ColourSpace.CHANNELS;
+    }
+
+    /** What makes a capture: all sensors together where each has as many readings, else each sensor by itself. */
+    List<Typing> together() {
+        if (typed.stream().map(List::size).distinct().count() <= 1) {
+            return List.of(this);
+        }
+        return IntStream.range(0, typed.size())
+                .mapToObj(i -> new Typing(surface, List.of(sensors.get(i)), List.of(typed.get(i))))
+                .toList();
     }
 
     /** Names of the values of each of the readings: a colour sensor has its channels after it. */

@@ -5,7 +5,6 @@ import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
 import java.time.Clock;
-import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -60,14 +59,18 @@ public final class Typist {
             return;
         }
         season.measurements()
-                .addCaptures(List.of(new Capture(
-                        MeasureModel.newId(),
-                        next.surface(),
-                        clock.instant(),
-                        Capture.TYPED,
-                        next.columns(),
-                        next.readings(),
-                        season.conditionsNow())));
+                .addCaptures(next.together().stream().map(this::capture).toList());
+    }
+
+    private Capture capture(Typing typed) {
+        return new Capture(
+                MeasureModel.newId(),
+                typed.surface(),
+                clock.instant(),
+                Capture.TYPED,
+                typed.columns(),
+                typed.readings(),
+                season.conditionsNow());
     }
 
     /** Asks for readings of whichever of light and dark is missing, light first; of light when neither is. */

@@ -31,7 +31,7 @@ public enum BenchCard {
                     new Field("command", 0),
                     new Field("distance, mm", 1000),
                     new Field("time, s", 0, Filled.BY_TIME),
-                    new Field("aside, mm", 0))) {
+                    new Field("aside, mm", 0, Filled.BY_HAND_IF_MEASURED))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
             RollFit fit = RollFit.of(
@@ -46,11 +46,8 @@ public enum BenchCard {
             }
             fit.sagShare().ifPresent(sag -> found.put(Constant.SAG, sag));
             found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
-            double mismatch = fit.mismatchShare().value();
-            String straight = Math.abs(mismatch) <= fit.mismatchShare().plusMinus()
-                    ? " It rolls straight as far as the ruler can tell."
-                    : " It veers: the " + (mismatch > 0 ? "right" : "left") + " wheel is "
-                            + Words.percent(Math.abs(mismatch)) + " faster.";
+            double mismatch = fit.mismatchShare().map(Measured::value).orElse(Double.NaN);
+            String straight = fit.mismatchShare().map(BenchCard::straight).orElse("");
             String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
                     + (line
                             ? ", standing still up to "
@@ -195,6 +192,8 @@ public enum BenchCard {
         BY_TIME,
         /** By what was tapped on it. */
         BY_COUNT,
+        /** By hand, or not at all: then it was not measured. */
+        BY_HAND_IF_MEASURED,
         /** By hand, as many numbers as the robot has sensors. */
         BY_SEVERAL
     }
@@ -227,6 +226,14 @@ public enum BenchCard {
         this.steps = steps;
         this.caution = caution;
         this.fields = fields;
+    }
+
+    /** Whether it rolls straight, as a sentence after another. */
+    private static String straight(Measured mismatchShare) {
+        return Math.abs(mismatchShare.value()) <= mismatchShare.plusMinus()
+                ? " It rolls straight as far as the ruler can tell."
+                : " It veers: the " + (mismatchShare.value() > 0 ? "right" : "left") + " wheel is "
+                        + Words.percent(Math.abs(mismatchShare.value())) + " faster.";
     }
 
     public String title() {
@@ -267,7 +274,8 @@ public enum BenchCard {
         StringBuilder words = new StringBuilder();
         for (int k = 0; k < row.size(); k++) {
             String named = k < fields.size() ? fields.get(k).words() + ' ' : "";
-            words.append(k == 0 ? "" : ",  ").append(named).append(Words.exact(row.get(k)));
+            String number = Double.isNaN(row.get(k)) ? "not measured" : Words.exact(row.get(k));
+            words.append(k == 0 ? "" : ",  ").append(named).append(number);
         }
         return words.toString();
     }

@@ -117,7 +117,7 @@ public final class BenchModel {
         }
     }
 
-    /** What was typed into the fields of a card, as a row. @throws BadValueException with words when one of them is no number */
+    /** What was typed into the fields of a card, as a row; NaN for what was not measured. @throws BadValueException with words when one of them is no number */
     public List<Double> row(BenchCard card, List<String> typed) {
         List<Double> row = new ArrayList<>();
         for (int i = 0; i < typed.size(); i++) {
@@ -128,7 +128,8 @@ public final class BenchModel {
                     row.add(number(field, one));
                 }
             } else {
-                row.add(text.isEmpty() && field.words().startsWith("aside") ? 0 : number(field, text));
+                boolean notMeasured = text.isEmpty() && field.filled() == BenchCard.Filled.BY_HAND_IF_MEASURED;
+                row.add(notMeasured ? Double.NaN : number(field, text));
             }
         }
         return row;
@@ -207,7 +208,10 @@ public final class BenchModel {
 
     private List<String> words(BenchCard card) {
         return entries(card).stream()
-                .map(row -> row.stream().map(Words::exact).collect(Collectors.joining(", ")))
+                .map(row -> row.stream()
+                        .filter(number -> !Double.isNaN(number))
+                        .map(Words::exact)
+                        .collect(Collectors.joining(", ")))
                 .toList();
     }
 

@@ -2,6 +2,7 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.setup.Chassis;
@@ -53,23 +54,26 @@ final class RobotForm {
         return SetupFields.group(
                 "Drive",
                 fields.number(
-                        "trackWidth",
-                        "track width, mm",
-                        "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.",
-                        s -> s.robot().drive().trackWidthMm(),
-                        (s, v) -> with(s, d -> d.withTrackWidthMm(v))),
+                                "trackWidth",
+                                "track width, mm",
+                                "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.",
+                                s -> s.robot().drive().trackWidthMm(),
+                                (s, v) -> with(s, d -> d.withTrackWidthMm(v)))
+                        .asks(Questions.typical(80, 200, "mm")),
                 fields.number(
-                        "freeSpeed",
-                        "free speed, mm/s",
-                        "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.",
-                        s -> s.robot().drive().freeSpeedMmPerS(),
-                        (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v))),
+                                "freeSpeed",
+                                "free speed, mm/s",
+                                "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.",
+                                s -> s.robot().drive().freeSpeedMmPerS(),
+                                (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v)))
+                        .asks(Questions.typical(150, 1000, "mm/s")),
                 fields.number(
-                        "lag",
-                        "lag, ms",
-                        "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.",
-                        s -> millis(s.robot().drive().lagS()),
-                        (s, v) -> with(s, d -> d.withLagS(v / 1000))),
+                                "lag",
+                                "lag, ms",
+                                "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.",
+                                s -> millis(s.robot().drive().lagS()),
+                                (s, v) -> with(s, d -> d.withLagS(v / 1000)))
+                        .asks(Questions.typical(20, 150, "ms")),
                 fields.number(
                         "fullCommand",
                         "full command",
@@ -148,17 +152,20 @@ final class RobotForm {
         return SetupFields.group(
                 "Loop",
                 fields.number(
-                        "loopTime",
-                        "loop time, ms",
-                        "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.",
-                        s -> millis(s.robot().loop().periodS()),
-                        (s, v) -> s.withLoop(new Loop(v / 1000, s.robot().loop().delayS()))),
+                                "loopTime",
+                                "loop time, ms",
+                                "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.",
+                                s -> millis(s.robot().loop().periodS()),
+                                (s, v) -> s.withLoop(
+                                        new Loop(v / 1000, s.robot().loop().delayS())))
+                        .asks(Questions.typical(2, 50, "ms")),
                 fields.number(
-                        "delay",
-                        "delay, ms",
-                        "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.",
-                        s -> millis(s.robot().loop().delayS()),
-                        (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000))));
+                                "delay",
+                                "delay, ms",
+                                "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.",
+                                s -> millis(s.robot().loop().delayS()),
+                                (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000)))
+                        .asks(Questions.typical(1, 30, "ms")));
     }
 
     private Region chassis() {
@@ -173,17 +180,19 @@ final class RobotForm {
                         s -> s.robot().chassis().tracks(),
                         (s, v) -> chassis(s, c -> c.withTracks(v))),
                 fields.number(
-                        "wheelRadius",
-                        "wheel radius, mm",
-                        "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.",
-                        s -> s.robot().chassis().wheelRadiusMm(),
-                        (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v))),
+                                "wheelRadius",
+                                "wheel radius, mm",
+                                "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.",
+                                s -> s.robot().chassis().wheelRadiusMm(),
+                                (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v)))
+                        .asks(Questions.typical(15, 50, "mm")),
                 fields.number(
-                        "sensorHeight",
-                        "sensors up, mm",
-                        "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.",
-                        s -> s.robot().chassis().sensorHeightMm(),
-                        (s, v) -> chassis(s, c -> c.withSensorHeightMm(v))),
+                                "sensorHeight",
+                                "sensors up, mm",
+                                "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.",
+                                s -> s.robot().chassis().sensorHeightMm(),
+                                (s, v) -> chassis(s, c -> c.withSensorHeightMm(v)))
+                        .asks(Questions.typical(3, 20, "mm")),
                 fields.number(
                         "support",
                         "third support, mm",
@@ -201,19 +210,21 @@ final class RobotForm {
         return SetupFields.group(
                 "Line",
                 fields.number(
-                        "lineWidth",
-                        "width, mm",
-                        "Width of the line's tape or print, by ruler across it.",
-                        s -> s.line().widthMm(),
-                        (s, v) -> s.withLine(
-                                new Line(v, s.line().polarity(), s.line().tightestRadiusMm()))),
+                                "lineWidth",
+                                "width, mm",
+                                "Width of the line's tape or print, by ruler across it.",
+                                s -> s.line().widthMm(),
+                                (s, v) -> s.withLine(new Line(
+                                        v, s.line().polarity(), s.line().tightestRadiusMm())))
+                        .asks(Questions.typical(15, 30, "mm")),
                 fields.number(
-                        "tightest",
-                        "tightest bend, mm",
-                        "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.",
-                        s -> s.line().tightestRadiusMm(),
-                        (s, v) ->
-                                s.withLine(new Line(s.line().widthMm(), s.line().polarity(), v))),
+                                "tightest",
+                                "tightest bend, mm",
+                                "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.",
+                                s -> s.line().tightestRadiusMm(),
+                                (s, v) -> s.withLine(
+                                        new Line(s.line().widthMm(), s.line().polarity(), v)))
+                        .asks(Questions.typical(40, 500, "mm")),
                 fields.choice(
                         "polarity",
                         "the line is",

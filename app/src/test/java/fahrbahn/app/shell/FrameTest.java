@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.InWindow;
 import fahrbahn.app.season.Station;
 import fahrbahn.core.trials.Run;
+import fahrbahn.words.Words;
 import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -27,6 +28,37 @@ class FrameTest extends InWindow {
         return (Stage) robot.lookup("#verdict").query().getScene().getWindow();
     }
 
+    /** Metres for millimetres, a slipped decimal: the first Enter asks, the second keeps. */
+    @Test
+    void whatLooksLikeASlipIsAskedAbout() throws Exception {
+        page("numbers");
+        double before = shop().season().setupOrGuess().robot().drive().trackWidthMm();
+        robot.clickOn("#trackWidth");
+        over("0.13");
+        robot.type(KeyCode.ENTER);
+        until("asked", () -> wrong("trackWidth"));
+        assertThat(shop().season().setupOrGuess().robot().drive().trackWidthMm())
+                .isEqualTo(before);
+        robot.type(KeyCode.ENTER);
+        until("kept", () -> shop().season().setupOrGuess().robot().drive().trackWidthMm() == 0.13);
+        undo();
+        robot.type(KeyCode.ESCAPE);
+        go(Station.GAINS);
+        until("gains", () -> robot.lookup("#kp").tryQuery().isPresent());
+        double kp = shop().season().setupOrGuess().law().kp();
+        typeIn("kp", Words.number(100 * kp));
+        until("asked", () -> wrong("kp"));
+        assertThat(shop().season().setupOrGuess().law().kp()).isEqualTo(kp);
+        typeIn("kp", Words.number(1.5 * kp));
+        until(
+                "taken at once",
+                () -> Math.abs(shop().season().setupOrGuess().law().kp() - 1.5 * kp) < 1e-9);
+    }
+
+    private boolean wrong(String id) {
+        return robot.lookup("#" + id).query().getPseudoClassStates().contains(PseudoClass.getPseudoClass("wrong"));
+    }
+
     /** What is refused stays, whatever else changes, until it is mended or given up; what it is stands below while one types. */
     @Test
     void aRefusedNumberStaysUntilItIsMendedOrGivenUp() throws Exception {
@@ -36,12 +68,7 @@ class FrameTest extends InWindow {
         until("what it is", () -> text("hint").startsWith("Lag, the time constant of the wheels"));
         over("-5");
         robot.type(KeyCode.TAB);
-        until(
-                "refused",
-                () -> robot.lookup("#lag")
-                        .query()
-                        .getPseudoClassStates()
-                        .contains(PseudoClass.getPseudoClass("wrong")));
+        until("refused", () -> wrong("lag"));
         type("trackWidth", "141");
         until(
                 "another is taken",

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
  *     Fieller's interval of a ratio, J. R. Stat. Soc. B 16 (1954), 175-185), held between 0 and the least command that moved it
  * @param deadZoneHigh where it ends
  * @param sagShare how the speed bends; empty with two commands or fewer, and where they lie too near each other to tell
- * @param mismatchShare how much faster the right wheel is than the left
+ * @param mismatchShare how much faster the right wheel is than the left; empty where no roll has its drift measured
  * @param crookedShare largest distance of a command's mean speed from the curve, share of the speed there; 0 where the commands are no more
  *     than the curve has numbers
  * @param perCommand mean speed at each command, mm/s
@@ -32,7 +32,7 @@ public record RollFit(
         double deadZoneLow,
         double deadZoneHigh,
         Optional<Measured> sagShare,
-        Measured mismatchShare,
+        Optional<Measured> mismatchShare,
         double crookedShare,
         Map<Double, Measured> perCommand) {
     /** A bend known no better than this, one standard error, is not told from none: half of what a curve can have. */
@@ -52,14 +52,16 @@ public record RollFit(
      * @param command of both wheels, above 0
      * @param distanceMm rolled after it has reached its speed, above 0
      * @param timeS above 0
-     * @param asideMm how far it ended to the left of straight ahead, negative to the right
+     * @param asideMm how far it ended to the left of straight ahead, negative to the right; NaN where it was not measured
      */
     public record Roll(double command, double distanceMm, double timeS, double asideMm) {
         public Roll {
             Check.positive("command", command);
             Check.positive("distanceMm", distanceMm);
             Check.positive("timeS", timeS);
-            Check.finite("asideMm", asideMm);
+            if (!Double.isNaN(asideMm)) {
+                Check.finite("asideMm", asideMm);
+            }
         }
 
         double speedMmPerS() {
@@ -92,19 +94,25 @@ public record RollFit(
                                 .mapToDouble(Roll::speedErrorMmPerS)
                                 .average()
                                 .orElseThrow())));
-        double[] mismatches = rolls.stream()
-                .mapToDouble(r -> r.mismatchShare(drive.effectiveTrackWidthMm()))
-                .toArray();
-        double length = rolls.stream().mapToDouble(Roll::distanceMm).average().orElseThrow();
-        Measured mismatch =
-                Measured.mean(mismatches, 2 * RULER_ERROR_MM * drive.effectiveTrackWidthMm() / (length * length));
+        Optional<Measured> mismatch = mismatch(
+                rolls.stream().filter(r -> !Double.isNaN(r.asideMm())).toList(), drive.effectiveTrackWidthMm());
         return speeds.size() == 1
                 ? proportional(speeds, mismatch, drive, rolls.size())
                 : curved(speeds, mismatch, drive, rolls.size());
     }
 
+    private static Optional<Measured> mismatch(List<Roll> rolls, double trackWidthMm) {
+        if (rolls.isEmpty()) {
+            return Optional.empty();
+        }
+        double[] shares =
+                rolls.stream().mapToDouble(r -> r.mismatchShare(trackWidthMm)).toArray();
+        double lengthMm = rolls.stream().mapToDouble(Roll::distanceMm).average().orElseThrow();
+        return Optional.of(Measured.mean(shares, 2 * RULER_ERROR_MM * trackWidthMm / (lengthMm * lengthMm)));
+    }
+
     private static RollFit proportional(
-            SortedMap<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
+            SortedMap<Double, Measured> speeds, Optional<Measured> mismatch, Drive drive, int entries) {
         double command = speeds.firstKey();
         Measured speed = speeds.get(command);
         SpeedCurve curve = drive.traits().curve();
@@ -123,7 +131,8 @@ public record RollFit(
                 Map.copyOf(speeds));
     }
 
-    private static RollFit curved(SortedMap<Double, Measured> speeds, Measured mismatch, Drive drive, int entries) {
+    private static RollFit curved(
+            SortedMap<Double, Measured> speeds, Optional<Measured> mismatch, Drive drive, int entries) {
         double full = drive.fullCommand();
         double least = speeds.firstKey();
         SpeedPolynomial line = SpeedPolynomial.of(speeds, full, 0, 1);

@@ -72,7 +72,7 @@ class MeasuringTest {
         assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(600, within(1e-6));
         assertThat(fit.deadZoneCommand().value()).isCloseTo(20, within(1e-6));
         assertThat(fit.crookedShare()).isLessThan(1e-9);
-        assertThat(fit.mismatchShare().value()).isZero();
+        assertThat(fit.mismatchShare().orElseThrow().value()).isZero();
         assertThat(fit.perCommand()).hasSize(4);
     }
 
@@ -127,12 +127,28 @@ class MeasuringTest {
         assertThat(held).isGreaterThan(285 - 17);
     }
 
+    /** Two rolls, of which one was not looked at from behind: the other alone tells whether it veers. */
+    @Test
+    void whatWasNotMeasuredIsNotNothing() {
+        RollFit.Roll looked = new RollFit.Roll(100, 1000, 4, 30);
+        RollFit.Roll not = new RollFit.Roll(100, 1000, 4, Double.NaN);
+        assertThat(RollFit.of(List.of(looked, not), DRIVE)
+                        .mismatchShare()
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(RollFit.of(List.of(looked), DRIVE)
+                        .mismatchShare()
+                        .orElseThrow()
+                        .value());
+        assertThat(RollFit.of(List.of(not), DRIVE).mismatchShare()).isEmpty();
+    }
+
     @Test
     void oneCommandScalesAndAnArcTellsTheMismatch() {
         RollFit fit = RollFit.of(List.of(new RollFit.Roll(100, 1000, 4, 30)), DRIVE);
         assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(500, within(1e-9));
         // The arc's curvature is 2*30/1000^2 per mm; over 130 mm of track the right wheel is 0.78 % faster.
-        assertThat(fit.mismatchShare().value()).isCloseTo(130 * 2 * 30 / 1e6, within(1e-12));
+        assertThat(fit.mismatchShare().orElseThrow().value()).isCloseTo(130 * 2 * 30 / 1e6, within(1e-12));
         assertThatThrownBy(() -> RollFit.of(List.of(), DRIVE)).isInstanceOf(BadValueException.class);
         assertThatThrownBy(() ->
                         RollFit.of(List.of(new RollFit.Roll(50, 1000, 2, 0), new RollFit.Roll(100, 1000, 3, 0)), DRIVE))

@@ -66,7 +66,8 @@ class ShowingTest {
         assertThat(fit.freeSpeedMmPerS().value()).isCloseTo(drive.freeSpeedMmPerS(), within(3.0));
         assertThat(fit.deadZoneCommand().value())
                 .isCloseTo(drive.traits().curve().deadZoneCommand(), within(0.3));
-        assertThat(fit.mismatchShare().value()).isCloseTo(drive.traits().mismatchShare(), within(1e-4));
+        assertThat(fit.mismatchShare().orElseThrow().value())
+                .isCloseTo(drive.traits().mismatchShare(), within(1e-4));
         assertThat(drive.traits().curve().sagShare()).isNotZero();
         assertThat(fit.sagShare().orElseThrow().value())
                 .isCloseTo(drive.traits().curve().sagShare(), within(0.02));
