@@ -117,7 +117,7 @@ class RobotStationTest extends InWindow {
         until(
                 "its history",
                 () -> robot.lookup("#factHistory .label").queryAll().stream()
-                        .anyMatch(n -> ((Labeled) n).getText().contains("50, 1000, 4.02, 0")));
+                        .anyMatch(n -> ((Labeled) n).getText().contains("50, 1000, 4.02")));
 
         onWindow(() -> {
             shop().season().changeConditions(c -> c.withBatteryV(8.2));
