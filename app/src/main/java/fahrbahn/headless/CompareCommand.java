@@ -67,6 +67,8 @@ final class CompareCommand implements Callable<Integer> {
         put(json, "timeS", both.timeS());
         put(json, "rmsMm", both.rmsMm());
         put(json, "reversalsPerM", both.reversalsPerM());
+        put(json, "pathCrossingsPerM", both.pathCrossingsPerM());
+        put(json, "travelPerM", both.travelPerM());
         put(json, "stopAlongMm", both.stopAlongMm());
         put(json, "stopScatterMm", both.stopScatterMm());
         List<Cause> causes = SetupDifference.between(a, b);

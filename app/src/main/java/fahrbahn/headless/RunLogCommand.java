@@ -8,12 +8,13 @@ import fahrbahn.core.runlog.LogFit;
 import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.Wiggle;
-import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.LogFile;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -35,11 +36,14 @@ final class RunLogCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws BadFileException {
-        RunLog log = LogFile.read(logFile);
         Optional<Setup> setup = setupFile == null ? Optional.empty() : Optional.of(SetupJson.read(setupFile));
-        Drive drive = setup.map(s -> s.robot().drive()).orElse(null);
+        List<String> sensors = setup.stream()
+                .flatMap(s -> s.robot().sensors().stream())
+                .map(Sensor::name)
+                .toList();
+        RunLog log = LogFile.read(logFile, sensors);
         LogFigures figures =
-                drive == null ? LogFigures.of(log) : LogFigures.of(log, drive.fullCommand(), drive.leastCommand());
+                setup.map(s -> LogFigures.of(log, s.robot().drive())).orElseGet(() -> LogFigures.of(log));
         ObjectNode json = Json.object();
         json.put("ticks", log.size());
         json.putObject("loopPeriodS")
@@ -49,10 +53,14 @@ final class RunLogCommand implements Callable<Integer> {
         Json.put(json, "wiggleAmplitude", figures.wiggle().map(Wiggle::amplitude));
         Json.put(json, "meanError", figures.meanError());
         Json.put(json, "saturatedShare", figures.saturatedShare());
+        ArrayNode missing = json.putArray("missing");
+        log.missing().forEach(missing::add);
         setup.ifPresent(s -> {
             OnTheWay way = OnTheWay.of(log, s);
             ArrayNode lost = json.putArray("lost");
-            way.lost().forEach(place -> lost.addObject().put("atS", place.atS()).put("lengthS", place.lengthS()));
+            way.lost()
+                    .orElse(List.of())
+                    .forEach(place -> lost.addObject().put("atS", place.atS()).put("lengthS", place.lengthS()));
             Json.put(json, "straightSteering", way.straightSteering());
             Optional<LogFit> fit = LogFit.of(log, s);
             ArrayNode faults = json.putArray("faults");

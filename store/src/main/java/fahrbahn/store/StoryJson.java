@@ -81,6 +81,7 @@ public final class StoryJson {
                     json.number("kd", 0),
                     json.number("baseCommand"),
                     json.oneOf("seen", Seen.values(), Seen::word),
+                    json.has("completed") ? Trial.Finish.of(json.truth("completed")) : Trial.Finish.NOT_SAID,
                     counted ? OptionalDouble.of(json.number("wigglesS") / wiggles) : OptionalDouble.empty(),
                     (int) Math.min(10_000, wiggles),
                     optional(json, "lapS"),

@@ -22,7 +22,9 @@ public final class TracesFile {
                     Arrays.stream(RunLog.Column.values()).map(RunLog.Column::word), RunLogFile.TRACED.stream())
             .toList();
 
-    // A sensor is often called left, as the command of a wheel is: then its column says that it is a reading.
+    /** A sensor is often called so too: then its column has its name, and the wheels say that they are wheels. */
+    private static final List<String> WHEELS = List.of(RunLog.Column.LEFT.word(), RunLog.Column.RIGHT.word());
+
     private TracesFile() {}
 
     /** @throws BadFileException when it cannot be written; what was there is there still */
@@ -34,11 +36,13 @@ public final class TracesFile {
     public static String csv(Trace trace, Setup setup) {
         List<String> sensors = Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
                 .map(Sensor::name)
-                .map(name -> BEHIND.contains(name) ? name + RunLogFile.READING : name)
                 .toList();
+        boolean wheelsByName =
+                sensors.contains(RunLog.Column.LEFT.word()) || sensors.contains(RunLog.Column.RIGHT.word());
         List<String> header = new ArrayList<>(List.of("tS"));
-        header.addAll(sensors);
-        header.addAll(BEHIND);
+        sensors.forEach(
+                name -> header.add(BEHIND.contains(name) && !WHEELS.contains(name) ? name + RunLogFile.READING : name));
+        BEHIND.forEach(name -> header.add(wheelsByName && WHEELS.contains(name) ? RunLogFile.wheel(name) : name));
         StringBuilder text = new StringBuilder();
         try (CSVPrinter lines =
                 CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(text)) {

@@ -7,6 +7,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.words.ChanceWords;
 import fahrbahn.words.CrossingWords;
 import fahrbahn.words.Words;
 import java.util.Map;
@@ -22,8 +23,7 @@ final class DriveWords {
         Sample peaks = Sample.of(last.runs().ofCompleted(RunResult::peakMm));
         int asked = last.many().asked();
         String stopped = chance.runs() < asked ? "Stopped after " + chance.runs() + " of " + asked + ". " : "";
-        String sentence = stopped + chance.completed() + " of " + chance.runs() + " runs complete, a chance of "
-                + Words.percent(chance.low()) + " to " + Words.percent(chance.high())
+        String sentence = stopped + ChanceWords.of(chance, last.ground().name())
                 + " if battery, light, grip and start differ as we reckon for a table evening.";
         if (chance.completed() < chance.runs()) {
             sentence += (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last)

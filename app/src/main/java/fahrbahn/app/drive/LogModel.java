@@ -16,8 +16,8 @@ import fahrbahn.core.runlog.LogFit;
 import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.RunLogFile;
-import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.twin.Start;
@@ -96,16 +96,25 @@ public final class LogModel {
     }
 
     void open(Path file) {
-        read(() -> LogFile.read(file));
+        List<String> sensors = sensors();
+        read(() -> LogFile.read(file, sensors));
     }
 
     public void paste(String text) {
-        read(() -> parsed(text));
+        List<String> sensors = sensors();
+        read(() -> parsed(text, sensors));
     }
 
-    private static RunLog parsed(String text) {
+    /** Of the robot in hand: what is called like one of them is its readings. */
+    private List<String> sensors() {
+        return season.setupOrGuess().robot().sensors().stream()
+                .map(Sensor::name)
+                .toList();
+    }
+
+    private static RunLog parsed(String text, List<String> sensors) {
         try {
-            return RunLogFile.read(new StringReader(text));
+            return RunLogFile.read(new StringReader(text), sensors);
         } catch (IOException never) {
             throw new UncheckedIOException(never); // it is read from memory
         }
@@ -159,8 +168,7 @@ public final class LogModel {
         errand.runToEnd(
                 job -> {
                     RunLog log = reader.read();
-                    Drive drive = setup.robot().drive();
-                    LogFigures figures = LogFigures.of(log, drive.fullCommand(), drive.leastCommand());
+                    LogFigures figures = LogFigures.of(log, setup.robot().drive());
                     Optional<LogFit> fit = LogFit.of(log, setup);
                     List<LogFaults.Found> faults = LogFaults.of(log, setup, figures, fit);
                     return new Shown(
@@ -226,6 +234,12 @@ public final class LogModel {
 
     Verdict verdict() {
         Shown last = shown.get().orElseThrow();
-        return last.faults().isEmpty() ? Verdict.good(LogWords.sound(last)) : Verdict.care(LogWords.faulty(last));
+        if (!last.faults().isEmpty()) {
+            return Verdict.care(LogWords.faulty(last));
+        }
+        // A tick stands for what was judged: a log with too little in it is no sound one.
+        return last.log().missing().isEmpty() && last.fit().isPresent()
+                ? Verdict.good(LogWords.sound(last))
+                : Verdict.open(LogWords.tooLittle(last));
     }
 }

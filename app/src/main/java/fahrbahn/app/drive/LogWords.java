@@ -19,8 +19,18 @@ final class LogWords {
     private LogWords() {}
 
     static String sound(Shown shown) {
-        return "Nothing is wrong by this log of " + Words.seconds(lengthS(shown)) + ". "
-                + (shown.fit().isPresent() ? "U puts the lag it tells on the robot." : "");
+        return "Nothing is wrong by this log of " + Words.seconds(lengthS(shown))
+                + ". U puts the lag it tells on the robot.";
+    }
+
+    /** What it could not be judged by, and what it shows all the same. */
+    static String tooLittle(Shown shown) {
+        List<String> missing = shown.log().missing();
+        String why = missing.isEmpty()
+                ? "it has too few ticks on the line."
+                : "it has no " + String.join(" and no ", missing) + ".";
+        return "Too little in this log: " + why + " "
+                + shown.figures().wiggle().map(LogWords::wiggle).orElse("Nothing in it wiggles.");
     }
 
     /** The likeliest fault, and what to do. */
@@ -73,7 +83,7 @@ final class LogWords {
                 .straightSteering()
                 .ifPresent(s -> lines.add("On a straight it steers " + Words.number(Math.abs(s), 2)
                         + (s == 0 ? "." : s > 0 ? " to the left." : " to the right.")));
-        lines.add(lost(shown.way().lost()));
+        shown.way().lost().ifPresent(lost -> lines.add(lost(lost)));
         return List.copyOf(lines);
     }
 

@@ -158,11 +158,12 @@ final class TwoPage {
         row(1, "completes, %", compared.both().chance(), 100);
         row(2, "time, s", compared.both().timeS(), 1);
         row(3, "RMS from path, mm", compared.both().rmsMm(), 1);
-        row(4, "reversals per metre", compared.both().reversalsPerM(), 1);
-        row(5, "stops beyond finish, mm", compared.both().stopAlongMm(), 1);
-        row(6, "its scatter, mm", compared.both().stopScatterMm(), 1);
+        row(4, "crosses its path, per m", compared.both().pathCrossingsPerM(), 1);
+        row(5, "steering travel, per m", compared.both().travelPerM(), 1);
+        row(6, "stops beyond finish, mm", compared.both().stopAlongMm(), 1);
+        row(7, "its scatter, mm", compared.both().stopScatterMm(), 1);
         figures.add(
-                Nodes.wrapped("An interval in grey has 0 in it: that difference is not shown.", "caption"), 0, 7, 5, 1);
+                Nodes.wrapped("An interval in grey has 0 in it: that difference is not shown.", "caption"), 0, 8, 5, 1);
         differs.setText(CompareWords.differs(compared.differs()));
     }
 

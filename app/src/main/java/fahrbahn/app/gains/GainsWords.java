@@ -7,6 +7,7 @@ import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.TwinAdvice;
+import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;
 import java.util.Optional;
 
@@ -90,24 +91,24 @@ final class GainsWords {
     /** Why the pair to try is what it is. */
     static String reason(LanePicture picture) {
         if (!picture.advice().done()) {
-            return "The twin tries pairs on the tightest bend.";
+            return "The twin tries pairs on " + ChanceWords.testBend(picture.setup()) + ".";
         }
         return picture.advice()
                 .found()
-                .map(GainsWords::reason)
-                .orElse("No pair comes round the tightest bend at this speed. Lower the base command.");
+                .map(found -> reason(found, ChanceWords.testBend(picture.setup())))
+                .orElse("No pair finishes " + ChanceWords.testBend(picture.setup())
+                        + " at this speed. Lower the base command.");
     }
 
-    private static String reason(TwinAdvice advice) {
+    private static String reason(TwinAdvice advice, String driven) {
         GainAdvice a = advice.gains();
         Completion chance = advice.chance();
         String margins = a.gainMargin() < 1
                 ? "By loop theory it wiggles as it is"
                 : "By loop theory it wiggles at " + Words.number(a.gainMargin(), 2) + " times these gains";
         return "Kp " + Words.number(a.kp()) + " and Kd " + Words.number(a.kd()) + ": nearest to its path, "
-                + Words.number(advice.rmsMm(), 2) + " mm RMS, and round the tightest bend in " + chance.completed()
-                + " of " + chance.runs() + " runs of the twin, battery, lag, grip, light and start varied (chance "
-                + Words.percent(chance.low()) + " or more). " + margins + ", has "
+                + Words.number(advice.rmsMm(), 2) + " mm RMS; " + ChanceWords.of(chance, driven)
+                + ", battery, lag, grip, light and start varied. " + margins + ", has "
                 + Words.number(a.bendMargin(), 2) + " times what the bend needs, and shakes by "
                 + Words.percent(a.shake()) + " of full."
                 + (a.keepsMargins() ? "" : " No pair keeps every margin: drive slower for that.");

@@ -17,7 +17,8 @@ import javafx.scene.layout.VBox;
 
 /** What is wanted on the table, what to take for it, and what becomes of each school's gains. */
 final class GoalPage {
-    private static final List<String> HEADS = List.of("school", "Kp", "Kd", "finish", "RMS, mm", "lap, s", "");
+    private static final List<String> HEADS =
+            List.of("school", "Kp", "Kd", "finish this table", "RMS, mm", "lap, s", "");
 
     private final GoalModel model;
     private final Label verdict = Nodes.wrapped(GoalWords.ASK, "bench-result");

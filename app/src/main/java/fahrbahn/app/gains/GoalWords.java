@@ -1,10 +1,10 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.tuning.LimitWords;
 import fahrbahn.core.tuning.StartingGains;
+import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;
 
 /** Goals and what they ask for, in sentences. */
@@ -32,7 +32,7 @@ final class GoalWords {
         String place = found.goal() == Goal.PLACE
                 ? ", stopping within \u00b1 " + Words.number(2 * a.placeMm(), 2) + " mm along"
                 : "";
-        return "For " + found.table() + " take " + setting + ": " + chance(a.chance()) + ", "
+        return "Take " + setting + ": " + ChanceWords.of(a.chance(), found.table()) + ", "
                 + Words.number(a.lapS(), 3) + " s" + place + ". By loop theory it wiggles at "
                 + Words.number(a.margins().gainMargin(), 2) + " times these gains and has "
                 + Words.number(a.margins().bendMargin(), 2) + " times what the bend needs. " + limits(a.limits())
@@ -43,10 +43,6 @@ final class GoalWords {
         return limits.part().isEmpty() && !limits.full()
                 ? "No limit shows up to a fifth faster"
                 : "It is limited by " + LimitWords.of(limits);
-    }
-
-    static String chance(Completion chance) {
-        return chance.completed() + " of " + chance.runs() + " finish (" + Words.percent(chance.low()) + " or more)";
     }
 
     static String slip(StartingGains.Slip slip) {

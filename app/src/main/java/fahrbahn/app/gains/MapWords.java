@@ -2,6 +2,7 @@ package fahrbahn.app.gains;
 
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.trials.Completion;
+import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;
 
 /** The map in sentences. */
@@ -19,14 +20,13 @@ final class MapWords {
                 + Words.number(map.y().value(at.row()), 3);
         int runs = map.runsPerCell();
         int finished = (int) Math.round(map.completedShare(at.column(), at.row()) * runs);
-        Completion chance = Completion.of(finished, runs);
         String figures = finished == 0
                 ? "."
                 : ", " + Words.number(map.rmsMm(at.column(), at.row()), 2) + " mm RMS, lap "
                         + Words.number(map.timeS(at.column(), at.row()), 3) + " s, "
                         + Words.number(map.reversalsPerM(at.column(), at.row()), 2) + " changes of side a metre.";
-        return (chosen ? "In hand " : "As set, about ") + gains + ": " + finished + " of " + runs + " runs finish ("
-                + Words.percent(chance.low()) + " to " + Words.percent(chance.high()) + ")" + figures;
+        return (chosen ? "In hand " : "As set, about ") + gains + ": "
+                + ChanceWords.of(Completion.of(finished, runs), chart.picture().table()) + figures;
     }
 
     static String legend(MapChart chart) {

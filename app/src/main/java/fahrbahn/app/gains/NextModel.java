@@ -255,15 +255,13 @@ public final class NextModel {
     }
 
     /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
-    public void see(Seen seen) {
+    public void see(Seen seen, boolean completed) {
         if (practice.robot().isPresent()) {
             practice.see(seen);
             return;
         }
         Taps taps = watch.tapsProperty().get();
         boolean laps = watch.countingProperty().get() == Stopwatch.Counting.TIME;
-        boolean aside = seen == Seen.RIDES_LIGHT || seen == Seen.RIDES_DARK;
-        boolean completed = seen == Seen.SMOOTH || aside || seen == Seen.WIGGLES && laps && taps.count() > 0;
         double timeS = laps && taps.count() > 0 && completed ? taps.totalS() : Double.NaN;
         Outcome outcome = Outcome.of(completed, timeS).withSeen(seen);
         if (!laps && taps.count() > 0) {

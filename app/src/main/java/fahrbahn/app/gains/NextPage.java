@@ -66,7 +66,7 @@ final class NextPage {
         Action drive = new Action("driveHidden", "The hidden robot drives it", KeyCode.V, model::driveHidden);
         Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model.practice()::reveal);
         Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
-        List<Action> sights = List.copyOf(SeenActions.of("seen-", model::see).values());
+        List<Action> sights = SeenActions.withFinish("seen-", model::see);
         StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "nextGoal",

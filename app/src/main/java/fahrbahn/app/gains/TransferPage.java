@@ -30,7 +30,7 @@ import javafx.scene.layout.VBox;
 
 /** What becomes of the gains when the robot changes, with the sums; and the gains in time beside those per loop. */
 final class TransferPage {
-    private static final List<String> HEADS = List.of("way", "Kp", "Ki", "Kd", "round the bend", "RMS, mm");
+    private static final List<String> HEADS = List.of("way", "Kp", "Ki", "Kd", "finish the test bend", "RMS, mm");
 
     /** Three fields side by side. */
     private static final double UNITS_WIDTH = 360;

@@ -3,6 +3,7 @@ package fahrbahn.app.gains;
 import fahrbahn.core.loop.GainTransfer;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.tuning.Carried;
+import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;
 
 /** Gains carried over, with the sums. */
@@ -18,7 +19,7 @@ final class TransferWords {
         Carried carried = answer.carried();
         Carried.Way best = carried.best();
         if (best.chance().completed() == 0) {
-            return "No way of carrying the gains over comes round the tightest bend: page Lane looks for others.";
+            return "No way of carrying the gains over finishes a run of the test bend: page Lane looks for others.";
         }
         String how = best.equals(carried.unchanged())
                 ? "leave the gains as they are"
@@ -26,9 +27,9 @@ final class TransferWords {
                         + (best.equals(carried.sameSteering())
                                 ? "which steers as before for the same mm"
                                 : "which stays as far below the wiggle as before");
-        return "For the changed robot " + how + ": " + best.chance().completed() + " of "
-                + best.chance().runs() + " come round the tightest bend, against "
-                + carried.unchanged().chance().completed() + " with the gains unchanged. U puts robot and gains so.";
+        return "For the changed robot " + how + ": " + ChanceWords.of(best.chance(), ChanceWords.testBend(answer.to()))
+                + ", against " + carried.unchanged().chance().completed()
+                + " with the gains unchanged. U puts robot and gains so.";
     }
 
     private static String gains(Law law) {

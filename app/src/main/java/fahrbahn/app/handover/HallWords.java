@@ -81,8 +81,9 @@ final class HallWords {
     static String why(Optional<HallAdvice> advice, Optional<TwoOnOneTable> worth, boolean working) {
         if (worth.isPresent()) {
             TwoOnOneTable both = worth.get();
-            return "With the numbers on the robot it comes round here in "
-                    + Words.percent(both.chance().b()) + " of runs, with those just captured in "
+            return "With the numbers on the robot it finishes "
+                    + Words.percent(both.chance().b()) + " of " + both.chance().pairs() + " runs on " + both.table()
+                    + ", with those just captured in "
                     + Words.percent(both.chance().a()) + ".";
         }
         if (working) {

@@ -113,8 +113,8 @@ final class HandoverWords {
 
     private static String cost(Taken taken, TwoOnOneTable cost) {
         Difference chance = cost.chance();
-        String chances = "It comes round in " + Words.percent(chance.b()) + " of " + chance.pairs() + " runs, "
-                + Words.percent(chance.a()) + " unrounded";
+        String chances = "It finishes " + Words.percent(chance.b()) + " of " + chance.pairs() + " runs on "
+                + cost.table() + ", " + Words.percent(chance.a()) + " unrounded";
         if (chance.shown() && chance.size() < -COSTLY) {
             return chances + ": too coarse. "
                     + (taken.grain() == Grain.WHOLE

@@ -58,7 +58,7 @@ class NextModelTest extends InShop {
         next().look();
         worker.work();
         later(60);
-        next().see(Seen.LOST_BEND);
+        next().see(Seen.LOST_BEND, false);
         assertThat(shop.gains().nextTrial()).isEmpty();
         next().use();
         assertThat(setup()).isEqualTo(tried);

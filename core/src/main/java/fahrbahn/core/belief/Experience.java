@@ -23,7 +23,7 @@ final class Experience {
     private static final double SLOW_LAP = 1.15;
 
     private static final double WIGGLED_ROUND = 0.45;
-    private static final double WIGGLED = 0.3;
+    private static final double WIGGLED_PERHAPS_ROUND = 0.3;
     private static final double MUCH_ALIKE = 0.8;
 
     private final List<Trial> trials;
@@ -64,12 +64,15 @@ final class Experience {
         return well / all;
     }
 
-    /** How well it went: 1 for smoothly round, less where it wiggled, least where nobody timed that. */
+    /** How well it went: 1 for smoothly round, less where it wiggled, least where nobody said whether it came round. */
     private double went(Trial trial, boolean anyLap) {
-        if (Sight.lost(trial.seen()) || !anyLap && trial.lapS().orElse(0) > SLOW_LAP * bestLapS) {
+        if (trial.finish() == Trial.Finish.LOST || !anyLap && trial.lapS().orElse(0) > SLOW_LAP * bestLapS) {
             return 0;
         }
-        return trial.seen() == Seen.SMOOTH ? 1 : trial.lapS().isPresent() ? WIGGLED_ROUND : WIGGLED;
+        if (trial.seen() == Seen.SMOOTH) {
+            return 1;
+        }
+        return trial.finish() == Trial.Finish.FINISHED ? WIGGLED_ROUND : WIGGLED_PERHAPS_ROUND;
     }
 
     /** The trial that went best, if any got round. */

@@ -147,6 +147,7 @@ public final class HiddenTable {
                 setting.kd(),
                 setting.baseCommand(),
                 seen,
+                saysFinish(seen) ? Trial.Finish.NOT_SAID : Trial.Finish.of(run.completed()),
                 counts ? OptionalDouble.of(period) : OptionalDouble.empty(),
                 counts ? 8 : 0,
                 run.completed()
@@ -154,6 +155,11 @@ public final class HiddenTable {
                         : OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
+    }
+
+    /** Eyes that erred are believed in that too. */
+    static boolean saysFinish(Seen seen) {
+        return seen == Seen.SMOOTH || seen == Seen.TURNS_AWAY || Sight.lost(seen);
     }
 
     /** Whether a setting does it: 99 % of runs finish, in at most a tenth more than its best lap. */

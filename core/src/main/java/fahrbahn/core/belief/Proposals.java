@@ -66,6 +66,7 @@ final class Proposals {
             all.add(new Candidate(law.kp(), law.kd(), law.baseCommand()));
         }
         story.trials().stream()
+                .filter(t -> t.finish() != Trial.Finish.LOST)
                 .filter(t -> t.seen() == Seen.SMOOTH || t.seen() == Seen.WIGGLES)
                 .forEach(t -> all.add(new Candidate(t.kp(), t.kd(), t.baseCommand())));
         return List.copyOf(all);

@@ -12,8 +12,7 @@ import java.util.List;
  * is worth now (Raiffa and Schlaifer, Applied Statistical Decision Theory, 1961, ch. 4), the robots standing for the belief.
  */
 final class Prospects {
-    /** Seen to run smoothly, to wiggle, or to be lost. */
-    private static final int SIGHTS = 3;
+    private static final int SIGHTS = Sight.TOLD;
 
     /** A lap up to this much longer than the robot's best is as good, and one beyond the second is worth nothing. */
     private static final double GOOD_LAP = 1.08;

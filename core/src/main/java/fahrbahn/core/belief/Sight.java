@@ -29,6 +29,9 @@ final class Sight {
             return ERRS / Seen.values().length;
         }
         double seen = (1 - ERRS) * shown(trial.seen(), run, ghosts.path()) + ERRS / Seen.values().length;
+        if (trial.saysMoreOfFinish() && trial.finish() != Trial.Finish.of(run.completed())) {
+            seen *= ERRS; // no eye errs about that, but another start may end otherwise
+        }
         if (trial.wigglePeriodS().isPresent()) {
             seen *= run.wigglePeriodS().isPresent()
                     ? near(
@@ -62,14 +65,18 @@ final class Sight {
         return Math.max(0, Math.min(1, 2 * run.rmsMm() / SEEN_SWING_MM - 1));
     }
 
-    /** Chances to see it run smoothly, wiggle, or be lost. */
+    /** What may be told of a run: that it went smoothly, wiggled to the finish, wiggled and was lost, or was lost. */
+    static final int TOLD = 4;
+
+    /** Chances to be told each of them. */
     static double[] chances(RunResult run) {
         if (run == null) {
-            return new double[] {0, 0, 1};
+            return new double[] {0, 0, 0, 1};
         }
         double smooth = smooth(run);
         double wiggles = wiggles(run);
-        return new double[] {smooth, wiggles, 1 - smooth - wiggles};
+        double finishes = run.completed() ? 1 : 0;
+        return new double[] {smooth, finishes * wiggles, (1 - finishes) * wiggles, 1 - smooth - wiggles};
     }
 
     private static double smooth(RunResult run) {

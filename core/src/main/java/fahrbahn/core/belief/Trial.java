@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
  *
  * @param kp per loop
  * @param kd per loop
+ * @param finish whether it came to the finish; a robot that wiggles may have
  * @param wigglePeriodS counted wiggles by the stopwatch; empty when nobody counted
  * @param wiggles how many were counted; 0 when nobody did
  * @param lapS by the stopwatch
@@ -24,17 +25,38 @@ public record Trial(
         double kd,
         double baseCommand,
         Seen seen,
+        Finish finish,
         OptionalDouble wigglePeriodS,
         int wiggles,
         OptionalDouble lapS,
         OptionalDouble alongMm,
         OptionalDouble target) {
+    /** Whether a run came to its finish, as far as anybody said. */
+    public enum Finish {
+        FINISHED,
+        LOST,
+        NOT_SAID;
+
+        public static Finish of(boolean completed) {
+            return completed ? FINISHED : LOST;
+        }
+    }
+
     public Trial {
+        finish = finish == Finish.NOT_SAID ? implied(seen, lapS) : finish;
         Check.notNegative("kp", kp);
         Check.notNegative("kd", kd);
         Check.positive("baseCommand", baseCommand);
         wigglePeriodS.ifPresent(p -> Check.positive("wigglesS", p));
         lapS.ifPresent(t -> Check.positive("lapS", t));
+    }
+
+    /** What was seen says it, or a lap that was timed; for a wiggle alone it stays open. */
+    private static Finish implied(Seen seen, OptionalDouble lapS) {
+        if (Sight.lost(seen) || seen == Seen.TURNS_AWAY) {
+            return Finish.LOST;
+        }
+        return seen == Seen.SMOOTH || lapS.isPresent() ? Finish.FINISHED : Finish.NOT_SAID;
     }
 
     /** A run of the log book; empty when nobody said what was seen. */
@@ -50,6 +72,7 @@ public record Trial(
                 law.kd(),
                 law.baseCommand(),
                 outcome.seen().get(),
+                Finish.of(outcome.completed()),
                 outcome.wiggles().map(w -> OptionalDouble.of(w.periodS())).orElse(OptionalDouble.empty()),
                 outcome.wiggles().map(Outcome.Wiggles::count).orElse(0),
                 Double.isNaN(outcome.timeS()) ? OptionalDouble.empty() : OptionalDouble.of(outcome.timeS()),
@@ -59,11 +82,17 @@ public record Trial(
 
     /** Nothing counted or timed. */
     public static Trial of(double kp, double kd, double baseCommand, Seen seen) {
+        return of(kp, kd, baseCommand, seen, Finish.NOT_SAID);
+    }
+
+    /** Nothing counted or timed. */
+    public static Trial of(double kp, double kd, double baseCommand, Seen seen, Finish finish) {
         return new Trial(
                 kp,
                 kd,
                 baseCommand,
                 seen,
+                finish,
                 OptionalDouble.empty(),
                 0,
                 OptionalDouble.empty(),
@@ -73,7 +102,12 @@ public record Trial(
 
     /** Without what was counted, timed or measured. */
     Trial seenOnly() {
-        return of(kp, kd, baseCommand, seen);
+        return of(kp, kd, baseCommand, seen, finish);
+    }
+
+    /** Whether it was said beside what was seen, and is not the same. */
+    boolean saysMoreOfFinish() {
+        return finish != Finish.NOT_SAID && finish != implied(seen, OptionalDouble.empty());
     }
 
     boolean at(double otherKp, double otherKd, double otherBase) {

@@ -37,7 +37,7 @@ final class OwnEye {
                             "Set down straight on the line it is off it within %.1f s, every time: it steers away.",
                             longest)));
         }
-        LogFigures figures = LogFigures.of(run.log());
+        LogFigures figures = LogFigures.of(run.log(), believed.robot().drive());
         List<LogFaults.Found> found = LogFaults.of(run.log(), believed, figures, LogFit.of(run.log(), believed));
         if (!found.isEmpty()) {
             return fault(found.get(0), believed)

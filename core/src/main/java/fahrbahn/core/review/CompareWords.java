@@ -7,15 +7,6 @@ import java.util.stream.Collectors;
 
 /** Which of two is to be taken, and how sure that is, in words that commands and the window share. */
 public final class CompareWords {
-    /** A lap that differs by less than this share is the same lap to a coach. */
-    private static final double LEAST_TIME_SHARE = 0.01;
-
-    /** And a stop place that scatters so much less is none the better, mm. */
-    private static final double LEAST_SCATTER_MM = 0.3;
-
-    /** Nor is a ride that is so little smoother. */
-    private static final double LEAST_RMS_SHARE = 0.1;
-
     private CompareWords() {}
 
     /** The answer in a sentence. */
@@ -32,24 +23,36 @@ public final class CompareWords {
                 ? "Both complete " + percent(chance.a()) + pairs
                 : "No difference in completing is shown" + pairs + " (" + percent(chance.a()) + " and "
                         + percent(chance.b()) + ")";
-        if (matters(both.timeS())) {
-            return take(both.timeS().size() > 0 ? a : b) + "it is faster. " + time(both.timeS(), a, b) + " " + alike
-                    + ".";
-        }
-        Difference rms = both.rmsMm();
-        if (rms.shown() && Math.abs(rms.size()) >= LEAST_RMS_SHARE * Math.max(rms.a(), rms.b())) {
-            return take(rms.size() > 0 ? a : b) + "it rides " + span(rms, " mm") + " closer to its path. " + alike
-                    + ".";
-        }
-        Difference scatter = both.stopScatterMm();
-        if (scatter.shown() && Math.abs(scatter.size()) >= LEAST_SCATTER_MM) {
-            return take(scatter.size() > 0 ? a : b) + "its stop places scatter by " + span(scatter, " mm") + " less. "
-                    + alike + ".";
-        }
         if (chance.a() == 0 && chance.b() == 0) {
             return "Take neither: none of them completes a run" + pairs + ".";
         }
-        return "Take either: " + lower(alike) + ", and neither time, ride nor stop place tells them apart.";
+        return weighed(Weighed.of(both), a, b, alike);
+    }
+
+    private static String weighed(Weighed all, String a, String b, String alike) {
+        List<Weighed.Win> forA = all.of(true);
+        List<Weighed.Win> forB = all.of(false);
+        if (forA.isEmpty() && forB.isEmpty()) {
+            return "Take either: " + lower(alike)
+                    + ", and neither time, path, smoothness nor stop place tells them apart.";
+        }
+        if (forA.isEmpty() || forB.isEmpty()) {
+            return take(forB.isEmpty() ? a : b) + "it " + wins(forB.isEmpty() ? forA : forB) + ". " + alike + ".";
+        }
+        return all.smoother()
+                        .map(first -> take(first ? a : b) + "it is the smoother to repeat, it "
+                                + wins(first ? forA : forB) + ". Take " + (first ? b : a)
+                                + " where other things count more: it " + wins(first ? forB : forA) + ". ")
+                        .orElse(a + " or " + b + ", as what counts: " + a + " " + wins(forA) + "; " + b + " "
+                                + wins(forB) + ". ")
+                + alike + ".";
+    }
+
+    private static String wins(List<Weighed.Win> wins) {
+        return wins.stream()
+                .map(win -> win.by().says() + " by "
+                        + span(win.difference(), win.by().unit()))
+                .collect(Collectors.joining(", "));
     }
 
     /** What makes them differ, and that more than one thing does. */
@@ -87,15 +90,11 @@ public final class CompareWords {
         return "Take " + which + ": ";
     }
 
-    private static boolean matters(Difference time) {
-        return time.told() && time.shown() && Math.abs(time.size()) >= LEAST_TIME_SHARE * time.a();
-    }
-
     private static String time(Difference time, String a, String b) {
         if (!time.told()) {
             return "Too few runs were completed by both to compare their times.";
         }
-        if (!matters(time)) {
+        if (!Weighed.By.TIME.matters(time)) {
             return "Their times are the same to a hundredth.";
         }
         return (time.size() > 0 ? b : a) + " takes " + span(time, " s") + " longer.";

@@ -22,20 +22,26 @@ import java.util.function.ToDoubleFunction;
  * Two robots or settings on the same table from the same starts, in the same light, with batteries alike: pair by pair, so that what they
  * share does not blur how they differ. Figures of time, smoothness and stop place are of the pairs in which both completed.
  *
+ * @param table on which both drove
  * @param chance to complete
  * @param timeS of completed runs
  * @param rmsMm distance from the path it should ride
  * @param reversalsPerM changes of steering side
+ * @param pathCrossingsPerM how often it goes over the path it should ride
+ * @param travelPerM way of the steering command, in full commands
  * @param stopAlongMm where it comes to rest beyond the finish
  * @param stopScatterMm how far from the middle of its own stop places it stops, along: the robust spread of Brown and Forsythe
  */
 public record TwoOnOneTable(
         Ensemble a,
         Ensemble b,
+        String table,
         Difference chance,
         Difference timeS,
         Difference rmsMm,
         Difference reversalsPerM,
+        Difference pathCrossingsPerM,
+        Difference travelPerM,
         Difference stopAlongMm,
         Difference stopScatterMm) {
     /**
@@ -49,6 +55,7 @@ public record TwoOnOneTable(
      */
     public static TwoOnOneTable drive(Track a, Track b, Spread spread, int pairs, long seed, Workers workers, Job job) {
         return drive(
+                a.ground().name(),
                 start -> Twin.run(a, start, TickSink.NONE),
                 start -> Twin.run(b, start, TickSink.NONE),
                 spread,
@@ -62,6 +69,7 @@ public record TwoOnOneTable(
     public static TwoOnOneTable programmed(
             Track track, Setup program, Spread spread, int pairs, long seed, Workers workers, Job job) {
         return drive(
+                track.ground().name(),
                 start -> Twin.run(track, start, TickSink.NONE),
                 start -> Twin.asProgrammed(track, program, start, TickSink.NONE),
                 spread,
@@ -72,6 +80,7 @@ public record TwoOnOneTable(
     }
 
     private static TwoOnOneTable drive(
+            String table,
             Function<Start, RunResult> a,
             Function<Start, RunResult> b,
             Spread spread,
@@ -107,11 +116,11 @@ public record TwoOnOneTable(
         if (starts.isEmpty()) {
             throw new CancelledException();
         }
-        return of(new Ensemble(starts, doneA), new Ensemble(starts, doneB));
+        return of(table, new Ensemble(starts, doneA), new Ensemble(starts, doneB));
     }
 
     /** Of runs that were driven from the same starts in the same order. */
-    static TwoOnOneTable of(Ensemble a, Ensemble b) {
+    static TwoOnOneTable of(String table, Ensemble a, Ensemble b) {
         int n = a.results().size();
         boolean[] completedA = new boolean[n];
         boolean[] completedB = new boolean[n];
@@ -128,10 +137,13 @@ public record TwoOnOneTable(
         return new TwoOnOneTable(
                 a,
                 b,
+                table,
                 Difference.ofChances(completedA, completedB),
                 means(bothA, bothB, RunResult::timeS),
                 means(bothA, bothB, RunResult::rmsMm),
                 means(bothA, bothB, RunResult::reversalsPerM),
+                means(bothA, bothB, RunResult::pathCrossingsPerM),
+                means(bothA, bothB, RunResult::travelPerM),
                 means(bothA, bothB, RunResult::stopAlongMm),
                 Difference.ofMeans(fromMiddle(bothA), fromMiddle(bothB)));
     }

@@ -4,16 +4,17 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
  * What a log shows with its robot's setup beside the figures it has on its own.
  *
- * @param lost stretches on which no sensor of the law saw the line
+ * @param lost stretches on which no sensor of the law saw the line; empty when not all of them were logged
  * @param straightSteering what it steers on a straight in the mean, left positive: what its wheels, or its motors, are uneven by; empty where
  *     it logged no steering or nothing is steady
  */
-public record OnTheWay(List<Lost> lost, OptionalDouble straightSteering) {
+public record OnTheWay(Optional<List<Lost>> lost, OptionalDouble straightSteering) {
     /** @param atS since the log began */
     public record Lost(double atS, double lengthS) {}
 
@@ -23,7 +24,7 @@ public record OnTheWay(List<Lost> lost, OptionalDouble straightSteering) {
     private static final double LEAST_S = 0.1;
 
     public OnTheWay {
-        lost = List.copyOf(lost);
+        lost = lost.map(List::copyOf);
     }
 
     public static OnTheWay of(RunLog log, Setup setup) {
@@ -34,14 +35,14 @@ public record OnTheWay(List<Lost> lost, OptionalDouble straightSteering) {
         return new OnTheWay(lost(log, setup), straight);
     }
 
-    private static List<Lost> lost(RunLog log, Setup setup) {
+    private static Optional<List<Lost>> lost(RunLog log, Setup setup) {
         int[] columns = setup.lawSensors().stream()
                 .mapToInt(s -> log.sensors().indexOf(s.name()))
                 .toArray();
         List<Lost> lost = new ArrayList<>();
         for (int column : columns) {
             if (column < 0) {
-                return lost; // a sensor that was not logged may have seen it
+                return Optional.empty(); // a sensor that was not logged may have seen it
             }
         }
         int from = -1;
@@ -56,7 +57,7 @@ public record OnTheWay(List<Lost> lost, OptionalDouble straightSteering) {
                 from = -1;
             }
         }
-        return lost;
+        return Optional.of(lost);
     }
 
     private static boolean blind(RunLog log, Setup setup, int[] columns, int tick) {

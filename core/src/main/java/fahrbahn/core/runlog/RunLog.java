@@ -1,6 +1,7 @@
 package fahrbahn.core.runlog;
 
 import fahrbahn.core.check.Check;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -78,6 +79,19 @@ public final class RunLog {
         return Optional.ofNullable(columns[column.ordinal()]).map(double[]::clone);
     }
 
+    /** What it takes to judge a robot by its log, and this one has not: {@code error}, {@code commands}; empty when it has both. */
+    public List<String> missing() {
+        List<String> missing = new ArrayList<>();
+        if (columns[Column.ERROR.ordinal()] == null) {
+            missing.add("error");
+        }
+        boolean wheels = columns[Column.LEFT.ordinal()] != null && columns[Column.RIGHT.ordinal()] != null;
+        if (columns[Column.STEERING.ordinal()] == null && !wheels) {
+            missing.add("commands");
+        }
+        return List.copyOf(missing);
+    }
+
     /** First tick of the second half by time. */
     int middle() {
         double middle = (tS[0] + tS[tS.length - 1]) / 2;
@@ -89,10 +103,10 @@ public final class RunLog {
     }
 
     /**
-     * The error the program had: as it was written, else of one sensor its distance from the middle of its range, of more the first less the
-     * last. Of neither, nothing.
+     * What goes to and fro when it wiggles: the error as it was written, else of one sensor its distance from the middle of its range, of more
+     * the first less the last. Of neither, nothing.
      */
-    Optional<double[]> error() {
+    Optional<double[]> swinging() {
         Optional<double[]> written = column(Column.ERROR);
         if (written.isPresent() || sensors.isEmpty()) {
             return written;

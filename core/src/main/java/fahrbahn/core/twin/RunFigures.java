@@ -21,6 +21,8 @@ final class RunFigures {
     private double travel;
     private int steeringSide;
     private int reversals;
+    private int pathSide;
+    private int pathCrossings;
 
     private double previousOffsetMm;
     private int previousZone;
@@ -49,6 +51,7 @@ final class RunFigures {
         previousSteering = steering;
         if (zone != previousZone) {
             addSwing(offsetMm, zone);
+            addCrossing(zone);
         }
         previousZone = zone;
         previousOffsetMm = offsetMm;
@@ -85,6 +88,14 @@ final class RunFigures {
         }
     }
 
+    private void addCrossing(int zone) {
+        int side = (zone == 3 ? 1 : 0) - (zone == 0 ? 1 : 0);
+        if (side == -pathSide && side != 0) {
+            pathCrossings++;
+        }
+        pathSide = side == 0 ? pathSide : side;
+    }
+
     double rmsMm() {
         return ticks == 0 ? 0 : Math.sqrt(squares / ticks);
     }
@@ -98,6 +109,11 @@ final class RunFigures {
         return swings > LEAST_PERIODS
                 ? OptionalDouble.of((lastPeriodTick - firstPeriodTick) / (swings - 1) * tickS)
                 : OptionalDouble.empty();
+    }
+
+    /** How often it went over its path far enough to be seen. */
+    double pathCrossingsPerM(double drivenMm) {
+        return drivenMm > 0 ? pathCrossings / (drivenMm / 1000) : 0;
     }
 
     /** Way of the steering command, in full commands. */

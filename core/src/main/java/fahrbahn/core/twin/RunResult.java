@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
  *     it went beyond
  * @param wigglePeriodS mean period of the wiggle; empty when there is none to speak of
  * @param reversalsPerM changes of steering side per metre
+ * @param pathCrossingsPerM how often it went over that path from one side to the other, by a tenth of a mm and more, per metre
  * @param travelPerM way of the steering command per metre, in full commands
  * @param sMm how far along the path it came
  * @param stopAlongMm where the law's point came to rest, beyond the finish; of a run that was lost, where it was lost
@@ -28,6 +29,7 @@ public record RunResult(
         double bandLeftShare,
         OptionalDouble wigglePeriodS,
         double reversalsPerM,
+        double pathCrossingsPerM,
         double travelPerM,
         double sMm,
         double stopAlongMm,

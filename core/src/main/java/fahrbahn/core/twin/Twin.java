@@ -202,6 +202,7 @@ public final class Twin {
                 1 - figures.peakMm() / track.usableBandMm(),
                 figures.wigglePeriodS(tick == 0 ? periodS : tS / tick),
                 figures.reversalsPerM(s - track.settledFromMm()),
+                figures.pathCrossingsPerM(s - track.settledFromMm()),
                 figures.travelPerM(s - track.settledFromMm()),
                 s,
                 tracker.sMm() - track.finishMm(),

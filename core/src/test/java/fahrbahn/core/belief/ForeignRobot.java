@@ -209,6 +209,7 @@ final class ForeignRobot {
                 setting.kd(),
                 setting.baseCommand(),
                 seen,
+                HiddenTable.saysFinish(seen) ? Trial.Finish.NOT_SAID : Trial.Finish.of(ran.round()),
                 counts ? OptionalDouble.of(ran.swingS() / (ran.swings() - 1)) : OptionalDouble.empty(),
                 counts ? ran.swings() - 1 : 0,
                 ran.round() ? OptionalDouble.of(ran.timeS() + 0.15 * random.nextGaussian()) : OptionalDouble.empty(),

@@ -194,6 +194,7 @@ class NextTrialTest extends Repeated {
                     0.3,
                     40,
                     Seen.SMOOTH,
+                    Trial.Finish.FINISHED,
                     OptionalDouble.empty(),
                     0,
                     OptionalDouble.of(7.2),

@@ -66,6 +66,7 @@ class PriorTest {
                 0.6,
                 40,
                 Seen.SMOOTH,
+                Trial.Finish.FINISHED,
                 OptionalDouble.empty(),
                 0,
                 OptionalDouble.of(23),

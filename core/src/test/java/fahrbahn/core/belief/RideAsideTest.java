@@ -37,6 +37,7 @@ class RideAsideTest extends Repeated {
                 1,
                 40,
                 seen,
+                Trial.Finish.NOT_SAID,
                 OptionalDouble.empty(),
                 0,
                 OptionalDouble.empty(),

@@ -56,7 +56,7 @@ class TwoOnOneTableTest extends Repeated {
     }
 
     private TwoOnOneTable experiment(int i) {
-        return TwoOnOneTable.of(part(all.a(), i), part(all.b(), i));
+        return TwoOnOneTable.of(all.table(), part(all.a(), i), part(all.b(), i));
     }
 
     private Ensemble part(Ensemble whole, int i) {
@@ -89,6 +89,8 @@ class TwoOnOneTableTest extends Repeated {
         covers("time", TwoOnOneTable::timeS);
         covers("rms", TwoOnOneTable::rmsMm);
         covers("reversals", TwoOnOneTable::reversalsPerM);
+        covers("crossings of the path", TwoOnOneTable::pathCrossingsPerM);
+        covers("steering travel", TwoOnOneTable::travelPerM);
         covers("stop place", TwoOnOneTable::stopAlongMm);
         covers("scatter of stop places", TwoOnOneTable::stopScatterMm);
     }
@@ -106,7 +108,7 @@ class TwoOnOneTableTest extends Repeated {
     @Test
     void changingPlacesChangesTheSign() {
         TwoOnOneTable there = experiment(0);
-        TwoOnOneTable back = TwoOnOneTable.of(there.b(), there.a());
+        TwoOnOneTable back = TwoOnOneTable.of(there.table(), there.b(), there.a());
         assertThat(back.chance().low()).isCloseTo(-there.chance().high(), within(1e-12));
         assertThat(back.timeS().low()).isCloseTo(-there.timeS().high(), within(1e-12));
     }

@@ -154,7 +154,11 @@ class LogFaultsTest extends Repeated {
 
     private static List<LogFaults.Found> found(Planted planted) {
         Optional<LogFit> fit = LogFit.of(planted.log(), planted.believed());
-        return LogFaults.of(planted.log(), planted.believed(), LogFigures.of(planted.log()), fit);
+        return LogFaults.of(
+                planted.log(),
+                planted.believed(),
+                LogFigures.of(planted.log(), planted.believed().robot().drive()),
+                fit);
     }
 
     @Test

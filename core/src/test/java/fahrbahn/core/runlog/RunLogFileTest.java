@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import java.io.IOException;
 import java.io.StringReader;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class RunLogFileTest {
     private static RunLog read(String text) throws IOException {
-        return RunLogFile.read(new StringReader(text));
+        return RunLogFile.read(new StringReader(text), List.of());
     }
 
     private static String ticks(int count) {
@@ -97,17 +99,63 @@ class RunLogFileTest {
         assertThat(LogFigures.of(read(noise.toString())).wiggle()).isEmpty();
     }
 
+    /** The robot's own sensors come first: what a pair calls left and right are readings, and the wheels say that they are wheels. */
     @Test
-    void aSpeedThatIsGivenAllTheTimeIsNoLimit() throws Exception {
+    void aColumnCalledLikeASensorIsItsReadings() throws Exception {
+        String pair = lines("tS,left,right", ",61,38");
+        RunLog log = RunLogFile.read(new StringReader(pair), List.of("left", "right"));
+        assertThat(log.sensors()).containsExactly("left", "right");
+        assertThat(log.column(RunLog.Column.LEFT)).isEmpty();
+        assertThat(log.missing()).containsExactly("error", "commands");
+        assertThat(read(pair).column(RunLog.Column.LEFT)).isPresent();
+        RunLog wheels = RunLogFile.read(
+                new StringReader(lines("tS,left,right,error,leftWheel,rightWheel", ",61,38,23,30,50")),
+                List.of("left", "right"));
+        assertThat(wheels.reading(3, 1)).isEqualTo(38);
+        assertThat(wheels.column(RunLog.Column.RIGHT).orElseThrow()[3]).isEqualTo(50);
+        assertThat(wheels.missing()).isEmpty();
+        // As this program wrote them before.
+        RunLog old =
+                RunLogFile.read(new StringReader(lines("tS,left reading,left", ",61,38")), List.of("left", "right"));
+        assertThat(old.sensors()).containsExactly("left");
+        assertThat(old.column(RunLog.Column.LEFT).orElseThrow()[3]).isEqualTo(38);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"tS, 0.01", "time_ms, 10", "tMs, 10", "millis, 10", "t, 0.01", "t, 10", "time, 10", "micros, 10000"})
+    void timesAreSecondsWhateverTheirUnit(String name, double step) throws Exception {
+        StringBuilder text = new StringBuilder(name + ",eye\n");
+        for (int i = 0; i < 20; i++) {
+            text.append(step * i).append(",50\n");
+        }
+        assertThat(LogFigures.of(read(text.toString())).loopPeriodS().mean()).isCloseTo(0.01, within(1e-12));
+    }
+
+    private static String lines(String header, String values) {
+        StringBuilder text = new StringBuilder(header + "\n");
+        for (int i = 0; i < 20; i++) {
+            text.append(i * 0.01).append(values).append('\n');
+        }
+        return text.toString();
+    }
+
+    /** A wheel that gives one number again and again may have its sensor at its end: only full power is a limit. */
+    @Test
+    void noLimitOfTheWheelsIsGuessed() throws Exception {
         StringBuilder text = new StringBuilder("tS,left,right\n");
         for (int i = 0; i < 100; i++) {
-            text.append(i * 0.01).append(i % 2 == 0 ? ",40,30\n" : ",31,40\n");
+            text.append(i * 0.01).append(i / 10 % 2 == 0 ? ",70,10\n" : ",10,70\n");
         }
         assertThat(LogFigures.of(read(text.toString())).saturatedShare()).hasValue(0);
-        text.append("1.0,40,-10\n".replace("1.0", "1.0"));
-        assertThat(LogFigures.of(read(text.toString()), 40, -10)
-                        .saturatedShare()
-                        .orElseThrow())
-                .isEqualTo(1);
+        String full = text.toString().replace(",70", ",100");
+        assertThat(LogFigures.of(read(full)).saturatedShare()).hasValue(1);
+        assertThat(LogFigures.of(read(text.toString().replace(",70", ",255"))).saturatedShare())
+                .as("of 255 nobody knows what full power is")
+                .isEmpty();
+        assertThat(LogFigures.of(
+                                read(text.toString()),
+                                Setups.pair().robot().drive().withFullCommand(70))
+                        .saturatedShare())
+                .hasValue(1);
     }
 }
