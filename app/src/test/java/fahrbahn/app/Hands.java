@@ -2,14 +2,18 @@ package fahrbahn.app;
 
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.event.EventTarget;
 import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
@@ -33,7 +37,11 @@ public final class Hands extends FxRobot {
     @Override
     public FxRobot press(KeyCode... keys) {
         for (KeyCode key : keys) {
-            seen(KeyEvent.KEY_PRESSED, key, robot -> robot.keyPress(key));
+            seen(
+                    KeyEvent.KEY_PRESSED,
+                    event -> event.getCode() == key,
+                    () -> OnWindow.run(() -> new Robot().keyPress(key)),
+                    "the key " + key);
         }
         return this;
     }
@@ -41,9 +49,22 @@ public final class Hands extends FxRobot {
     @Override
     public FxRobot release(KeyCode... keys) {
         for (KeyCode key : keys) {
-            seen(KeyEvent.KEY_RELEASED, key, robot -> robot.keyRelease(key));
+            seen(
+                    KeyEvent.KEY_RELEASED,
+                    event -> event.getCode() == key,
+                    () -> OnWindow.run(() -> new Robot().keyRelease(key)),
+                    "the key " + key);
         }
         return this;
+    }
+
+    /**
+     * Presses on a place, moves there in two steps and lets go; ends when the window has seen the button let go, and with it every move before:
+     * a busy display hands them on long after they were made.
+     */
+    public void dragBy(Point2D from, double dx, double dy) {
+        moveTo(from).press(MouseButton.PRIMARY).moveBy(dx / 2, dy / 2).moveBy(dx / 2, dy / 2);
+        seen(MouseEvent.MOUSE_RELEASED, any -> true, () -> release(MouseButton.PRIMARY), "the button let go");
     }
 
     @Override
@@ -72,26 +93,23 @@ public final class Hands extends FxRobot {
         return Platform.isFxApplicationThread() ? super.lookup(query) : OnWindow.call(() -> super.lookup(query));
     }
 
-    private interface Stroke {
-        void with(Robot robot);
-    }
-
-    private void seen(EventType<KeyEvent> type, KeyCode key, Stroke stroke) {
+    /** @param stroke what is done with the keys or the mouse, from the test's thread */
+    private <E extends Event> void seen(EventType<E> type, Predicate<E> meant, Runnable stroke, String what) {
         CountDownLatch seen = new CountDownLatch(1);
-        EventHandler<KeyEvent> watch = event -> {
-            if (event.getCode() == key) {
+        EventHandler<E> watch = event -> {
+            if (meant.test(event)) {
                 seen.countDown();
             }
         };
         Window window = OnWindow.call(() -> {
             Window focused = focused();
             focused.addEventFilter(type, watch);
-            stroke.with(new Robot());
             return focused;
         });
+        stroke.run();
         try {
             if (!seen.await(OnWindow.PATIENCE_S, TimeUnit.SECONDS)) {
-                throw new AssertionError("no window ever saw the key " + key);
+                throw new AssertionError("no window ever saw " + what);
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();

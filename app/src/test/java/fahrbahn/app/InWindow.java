@@ -31,7 +31,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.api.parallel.Resources;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -49,7 +48,7 @@ public abstract class InWindow extends Repeated {
     @TempDir
     protected Path home;
 
-    protected final FxRobot robot = new Hands();
+    protected final Hands robot = new Hands();
     protected final HandClocks hands = new HandClocks();
     private FahrbahnApp app;
 

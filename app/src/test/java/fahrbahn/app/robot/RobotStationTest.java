@@ -17,9 +17,7 @@ import java.util.Locale;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The Robot station in a real window: sensors by mouse and keys, bench cards, guesses. */
 class RobotStationTest extends InWindow {
@@ -36,12 +34,7 @@ class RobotStationTest extends InWindow {
         fahrbahn.app.robot.SensorPlaces places =
                 new fahrbahn.app.robot.SensorPlaces(robot.lookup("#topView").query());
         Point2D at = onWindow(() -> places.onScreen(sensor));
-        robot.moveTo(at)
-                .press(MouseButton.PRIMARY)
-                .moveBy(dx / 2, dy / 2)
-                .moveBy(dx / 2, dy / 2)
-                .release(MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents(); // the last move has been taken in as well
+        robot.dragBy(at, dx, dy);
         settled();
     }
 

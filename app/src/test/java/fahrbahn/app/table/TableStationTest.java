@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -86,18 +85,10 @@ class TableStationTest extends InWindow {
         });
         robot.clickOn(point(450, 600));
         until("the straight is in hand", () -> shop().table().chosenProperty().get() == 0);
-        robot.moveTo(point(800, 600))
-                .press(MouseButton.PRIMARY)
-                .moveTo(point(900, 600))
-                .moveTo(point(1000, 600))
-                .release(MouseButton.PRIMARY);
+        drag(point(800, 600), point(1000, 600));
         until("it is longer", () -> draft().parts().get(0).lengthMm() > 650);
         assertThat(draft().parts().get(0).lengthMm()).isCloseTo(700, within(20.0));
-        robot.moveTo(point(300, 600))
-                .press(MouseButton.PRIMARY)
-                .moveTo(point(300, 500))
-                .moveTo(point(300, 400))
-                .release(MouseButton.PRIMARY);
+        drag(point(300, 600), point(300, 400));
         until("the whole has moved", () -> draft().start().yMm() < 450);
         undo();
         undo();
@@ -107,6 +98,10 @@ class TableStationTest extends InWindow {
                         && draft().start().yMm() == 600);
         type("startHeading", "90");
         until("turned", () -> Math.abs(draft().start().headingRad() - Math.PI / 2) < 1e-9);
+    }
+
+    private void drag(Point2D from, Point2D to) {
+        robot.dragBy(from, to.getX() - from.getX(), to.getY() - from.getY());
     }
 
     private Point2D point(double xMm, double yMm) throws Exception {

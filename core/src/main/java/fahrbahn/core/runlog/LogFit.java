@@ -1,27 +1,17 @@
 package fahrbahn.core.runlog;
 
-import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import java.util.Arrays;
 import java.util.Optional;
-import org.hipparchus.linear.LUDecomposition;
-import org.hipparchus.linear.MatrixUtils;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.optim.InitialGuess;
-import org.hipparchus.optim.MaxEval;
-import org.hipparchus.optim.SimpleValueChecker;
-import org.hipparchus.optim.nonlinear.scalar.GoalType;
-import org.hipparchus.optim.nonlinear.scalar.ObjectiveFunction;
-import org.hipparchus.optim.nonlinear.scalar.noderiv.NelderMeadSimplex;
-import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Lag, delay, speed and slope of a robot from its log: those under which the loop's model, driven by the commands that were logged, makes the
- * errors that were logged likeliest ({@link LoopFilter}). How the line bends and how noisy a look is are found beside them. Errors are those
- * of the likelihood's curvature at its top.
+ * errors that were logged likeliest ({@link LoopFilter}). How the line bends, how noisy a look is and how uneven commands arrive are found beside
+ * them; values and errors are means and spreads over all that they may be ({@link LogPosterior}).
  *
  * @param lagS of the wheels
  * @param delayS from a reading to the command it makes
@@ -30,35 +20,34 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
  * @param effectS lag and delay together, which are known better than each of them
  */
 public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, Told effectS) {
-    /** A value and its standard error. */
+    /** A value and its standard error, which is above 0. */
     public record Told(double value, double sd) {}
 
-    /** Of the most error there is: beyond, the sensors tell little of the place. */
-    private static final double INSIDE_SHARE = 0.9;
-
-    /** With fewer looks inside nothing is told. */
+    /** With fewer looks nothing is told. */
     private static final int LEAST_LOOKS = 200;
 
-    private static final int MOST_EVALUATIONS = 1500;
+    /** Of the cost: so near to its lowest the draws find the rest. */
+    private static final double CLOSE = 0.02;
 
-    /** Of the log of the likelihood: for a hundredth no figure moves by a fifth of its error, for a half one still knows which hill is the highest. */
-    private static final double CLOSE = 0.003;
-
-    private static final double ROUGHLY = 0.02;
-
-    /** Of the logs of the unknowns, for the curvature. */
-    private static final double STEP = 0.02;
-
-    private static final int UNKNOWNS = 6;
+    private static final double ROUGHLY = 0.1;
 
     /** Searched from more than one lag, as shares of the setup's: a slow robot looks like a quick one that is late. */
     private static final double[] FIRST_LAGS = {0.5, 1, 2.5};
 
     /**
-     * What is known before: lag and delay of the setup to a factor of three, speed and slope to 15 %. A log of a calm run tells the product of
-     * the two better than each. Standard deviations of the logs.
+     * What is known before: lag and delay of the setup to a factor of three, speed to a quarter, slope to 15 %. A log of a calm run tells the
+     * product of the two better than each. Standard deviations of the logs.
      */
-    private static final double[] BEFORE = {1, 1, 0.15, 0.15};
+    private static final double[] BEFORE = {1, 1, 0.25, 0.15, 3, 2, 2};
+
+    private static final int UNKNOWNS = BEFORE.length;
+    private static final double[] STEPS = {0.5, 0.5, 0.1, 0.1, 0.5, 0.3, 0.5};
+
+    /** However much a log tells, the model is not the robot. */
+    private static final double LEAST_ERROR = 0.01;
+
+    /** Ticks less even than this tell whether a command waits for so long, or for a share of its tick. */
+    private static final double UNEVEN = 0.005;
 
     /** Empty when the log has no error or no steering, or too little of it to tell. */
     public static Optional<LogFit> of(RunLog log, Setup setup) {
@@ -70,98 +59,114 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
         if (error.isEmpty() || turn.isEmpty()) {
             return Optional.empty();
         }
-        double[] places = Places.of(error.get(), setup).mm();
-        if (Arrays.stream(places).filter(mm -> !Double.isNaN(mm)).count() < LEAST_LOOKS) {
-            return Optional.empty();
-        }
+        LogPlaces places = LogPlaces.of(error.get(), setup);
         double[] tS = new double[log.size()];
         Arrays.setAll(tS, log::tS);
-        double leadMm = ErrorCurve.of(setup).leadMm();
-        return fitted(new LoopFilter(tS, places, turn.get(), LogSteadiness.steady(tS, turn.get()), leadMm), setup);
-    }
-
-    private static Optional<LogFit> fitted(LoopFilter filter, Setup setup) {
+        boolean[] steady = LogSteadiness.steady(tS, turn.get());
         Drive drive = setup.robot().drive();
-        double speed = setup.speedMmPerS();
-        double perCommand = 2 * drive.speedPerCommand() / drive.effectiveTrackWidthMm();
-        double[] usual = {
-            Math.max(0.01, drive.lagS()), Math.max(0.004, setup.robot().loop().delayS()), speed, 1, 0.003, 0.5
-        };
-        double[] first = new double[UNKNOWNS];
-        CostOfLogs cost = logs -> {
-            double[] v = new double[UNKNOWNS];
-            for (int i = 0; i < UNKNOWNS; i++) {
-                v[i] = usual[i] * Math.exp(logs[i]);
-            }
-            double perSpeed = perCommand * v[2] / speed;
-            double before = 0;
-            for (int i = 0; i < BEFORE.length; i++) {
-                before += 0.5 * logs[i] * logs[i] / (BEFORE[i] * BEFORE[i]);
-            }
-            return before + filter.cost(new LoopFilter.Guess(v[0], v[1], v[2], perSpeed, v[3], v[4], v[5]));
-        };
-        double[] best = first;
-        for (double lagFirst : FIRST_LAGS) {
-            double[] found = search(cost, new double[] {Math.log(lagFirst), 0, 0, 0, 0, 0}, ROUGHLY);
-            best = best == first || cost.of(found) < cost.of(best) ? found : best;
+        double bendPerCommand = 2 * drive.speedPerCommand() / drive.effectiveTrackWidthMm() / setup.speedMmPerS();
+        boolean[] straight = LogSteadiness.straights(steady, turn.get(), bendPerCommand);
+        boolean[] used = places.looks(straight) >= LEAST_LOOKS ? straight : steady;
+        if (places.looks(used) < LEAST_LOOKS) {
+            return Optional.empty();
         }
-        best = search(cost, best, CLOSE);
-        double[][] covariance = covariance(cost, best);
-        double[] value = new double[UNKNOWNS];
-        double[] sd = new double[UNKNOWNS];
-        for (int i = 0; i < UNKNOWNS; i++) {
-            value[i] = usual[i] * Math.exp(best[i]);
-            sd[i] = value[i] * Math.sqrt(Math.max(0, covariance[i][i]));
+        LoopFilter filter = new LoopFilter(
+                tS, places, turn.get(), used, ErrorCurve.of(setup).leadMm());
+        boolean uneven = unevenness(tS) > UNEVEN;
+        return Optional.of(new Fitting(filter, setup).told(uneven));
+    }
+
+    private static double unevenness(double[] tS) {
+        double mean = (tS[tS.length - 1] - tS[0]) / (tS.length - 1);
+        double squares = 0;
+        for (int i = 1; i < tS.length; i++) {
+            squares += Math.pow(tS[i] - tS[i - 1] - mean, 2);
         }
-        double both = value[0] * value[0] * covariance[0][0]
-                + value[1] * value[1] * covariance[1][1]
-                + 2 * value[0] * value[1] * covariance[0][1];
-        return Optional.of(new LogFit(
-                new Told(value[0], sd[0]),
-                new Told(value[1], sd[1]),
-                new Told(value[2], sd[2]),
-                new Told(value[3], sd[3]),
-                new Told(value[0] + value[1], Math.sqrt(Math.max(0, both)))));
+        return Math.sqrt(squares / (tS.length - 1)) / mean;
     }
 
-    private static double[] search(CostOfLogs cost, double[] from, double close) {
-        return new SimplexOptimizer(new SimpleValueChecker(-1, close))
-                .optimize(
-                        new MaxEval(MOST_EVALUATIONS),
-                        new ObjectiveFunction(cost::of),
-                        GoalType.MINIMIZE,
-                        new InitialGuess(from),
-                        new NelderMeadSimplex(new double[] {0.5, 0.5, 0.1, 0.1, 0.5, 0.3}))
-                .getPoint();
-    }
+    /** The unknowns as logs of their shares of what is usual. */
+    private static final class Fitting {
+        private final LoopFilter filter;
+        private final double[] usual;
+        private final double turnPerSpeed;
 
-    @FunctionalInterface
-    private interface CostOfLogs {
-        double of(double[] logs);
-    }
+        Fitting(LoopFilter filter, Setup setup) {
+            this.filter = filter;
+            Drive drive = setup.robot().drive();
+            double speed = setup.speedMmPerS();
+            usual = new double[] {
+                Math.max(0.01, drive.lagS()),
+                Math.max(0.004, setup.robot().loop().delayS()),
+                speed,
+                1,
+                1e-6,
+                0.1,
+                0.0003
+            };
+            turnPerSpeed = 2 * drive.speedPerCommand() / drive.effectiveTrackWidthMm() / speed;
+        }
 
-    /** The inverse of the cost's second derivatives, by central differences. */
-    private static double[][] covariance(CostOfLogs cost, double[] at) {
-        RealMatrix curvature = MatrixUtils.createRealMatrix(UNKNOWNS, UNKNOWNS);
-        for (int i = 0; i < UNKNOWNS; i++) {
-            for (int k = 0; k <= i; k++) {
-                double second = (moved(cost, at, i, 1, k, 1)
-                                - moved(cost, at, i, 1, k, -1)
-                                - moved(cost, at, i, -1, k, 1)
-                                + moved(cost, at, i, -1, k, -1))
-                        / (4 * STEP * STEP);
-                curvature.setEntry(i, k, second);
-                curvature.setEntry(k, i, second);
+        private double value(double[] logs, int i) {
+            return usual[i] * Math.exp(logs[i]);
+        }
+
+        private LogPosterior posterior(boolean delayInTicks) {
+            return new LogPosterior(
+                    logs -> {
+                        double before = 0;
+                        for (int i = 0; i < UNKNOWNS; i++) {
+                            before += 0.5 * logs[i] * logs[i] / (BEFORE[i] * BEFORE[i]);
+                        }
+                        double speed = value(logs, 2);
+                        return before
+                                + filter.cost(new LoopFilter.Guess(
+                                        value(logs, 0),
+                                        value(logs, 1),
+                                        delayInTicks,
+                                        speed,
+                                        turnPerSpeed * speed,
+                                        value(logs, 3),
+                                        value(logs, 4),
+                                        value(logs, 5),
+                                        value(logs, 6)));
+                    },
+                    UNKNOWNS);
+        }
+
+        LogFit told(boolean uneven) {
+            Top best = top(posterior(false));
+            if (uneven) {
+                Top inTicks = top(posterior(true));
+                best = inTicks.cost() < best.cost() ? inTicks : best;
             }
+            LogPosterior.Draws draws = best.posterior().draws(best.logs());
+            return new LogFit(
+                    told(draws, x -> value(x, 0)),
+                    told(draws, x -> value(x, 1)),
+                    told(draws, x -> value(x, 2)),
+                    told(draws, x -> value(x, 3)),
+                    told(draws, x -> value(x, 0) + value(x, 1)));
         }
-        return new LUDecomposition(curvature, 0).getSolver().getInverse().getData();
-    }
 
-    private static double moved(CostOfLogs cost, double[] at, int i, int byI, int k, int byK) {
-        double[] there = at.clone();
-        there[i] += byI * STEP;
-        there[k] += byK * STEP;
-        return cost.of(there);
+        private record Top(LogPosterior posterior, double[] logs, double cost) {}
+
+        private static Top top(LogPosterior posterior) {
+            double[] best = null;
+            for (double lag : FIRST_LAGS) {
+                double[] first = new double[UNKNOWNS];
+                first[0] = Math.log(lag);
+                double[] found = posterior.search(first, STEPS, ROUGHLY);
+                best = best == null || posterior.cost(found) < posterior.cost(best) ? found : best;
+            }
+            best = posterior.search(best, STEPS, CLOSE);
+            return new Top(posterior, best, posterior.cost(best));
+        }
+
+        private static Told told(LogPosterior.Draws draws, ToDoubleFunction<double[]> figure) {
+            double value = draws.mean(figure);
+            return new Told(value, Math.max(LEAST_ERROR * value, draws.sd(figure)));
+        }
     }
 
     /** Half of right less left, in the program's commands; by what the wheels were told, else by the steering. */
@@ -189,45 +194,5 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
 
     private static double clamped(Drive drive, double command) {
         return Math.max(drive.leastCommand(), Math.min(drive.fullCommand(), command));
-    }
-
-    /** Where the sensors were, from the errors, mm to the left of the ridden path; NaN where they tell too little. */
-    private record Places(double[] mm) {
-        private static final int STEPS = 400;
-
-        static Places of(double[] error, Setup setup) {
-            ErrorCurve curve = ErrorCurve.of(setup);
-            CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
-            double ride = curve.rideOffsetMm();
-            double[] at = new double[STEPS + 1];
-            double[] errors = new double[STEPS + 1];
-            for (int i = 0; i <= STEPS; i++) {
-                at[i] = guided.lowMm() + (guided.highMm() - guided.lowMm()) * i / STEPS;
-                errors[i] = curve.errorAt(at[i]);
-            }
-            double low = INSIDE_SHARE * Math.min(errors[0], errors[STEPS]);
-            double high = INSIDE_SHARE * Math.max(errors[0], errors[STEPS]);
-            boolean rising = errors[STEPS] > errors[0];
-            double[] mm = new double[error.length];
-            for (int i = 0; i < mm.length; i++) {
-                mm[i] = error[i] > low && error[i] < high ? inverse(at, errors, rising, error[i]) - ride : Double.NaN;
-            }
-            return new Places(mm);
-        }
-
-        private static double inverse(double[] at, double[] errors, boolean rising, double error) {
-            int low = 0;
-            int high = errors.length - 1;
-            while (high - low > 1) {
-                int middle = (low + high) / 2;
-                if (errors[middle] < error == rising) {
-                    low = middle;
-                } else {
-                    high = middle;
-                }
-            }
-            double span = errors[high] - errors[low];
-            return at[low] + (span == 0 ? 0 : (at[high] - at[low]) * (error - errors[low]) / span);
-        }
     }
 }

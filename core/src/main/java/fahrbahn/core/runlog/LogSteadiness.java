@@ -1,6 +1,9 @@
 package fahrbahn.core.runlog;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 
 /** Where a robot steers alike for a while: on a straight, or all through a bend. */
 final class LogSteadiness {
@@ -14,6 +17,9 @@ final class LogSteadiness {
 
     /** More of it would tell little more and take its time. */
     private static final double MOST_S = 20;
+
+    /** Bends of a larger radius than 800 mm are straight: at 60 mm ahead the line is then at an angle of 4 degrees. */
+    private static final double MOST_BEND = 1.0 / 800;
 
     private LogSteadiness() {}
 
@@ -58,6 +64,47 @@ final class LogSteadiness {
         return longOnes(tS, steady);
     }
 
+    /**
+     * The steady stretches that are straight, or nearly: in a bend a sensor ahead of its axle sees its line at an angle, which the loop's model
+     * leaves out.
+     *
+     * @param bendPerCommand curvature for each unit of the turn command, 1/mm
+     */
+    static boolean[] straights(boolean[] steady, double[] turn, double bendPerCommand) {
+        List<Stretch> all = Stretch.of(steady, turn);
+        double least = all.stream()
+                .map(Stretch::mean)
+                .min(Comparator.comparingDouble(Math::abs))
+                .orElse(0.0);
+        boolean[] straight = new boolean[steady.length];
+        for (Stretch one : all) {
+            if (Math.abs(one.mean() - least) * bendPerCommand < MOST_BEND) {
+                Arrays.fill(straight, one.from(), one.to(), true);
+            }
+        }
+        return straight;
+    }
+
+    /** @param to behind its last tick @param mean of the command over it */
+    private record Stretch(int from, int to, double mean) {
+        static List<Stretch> of(boolean[] steady, double[] command) {
+            List<Stretch> all = new ArrayList<>();
+            int from = 0;
+            while (from < steady.length) {
+                int to = from;
+                double sum = 0;
+                while (to < steady.length && steady[to] == steady[from]) {
+                    sum += command[to++];
+                }
+                if (steady[from]) {
+                    all.add(new Stretch(from, to, sum / (to - from)));
+                }
+                from = to;
+            }
+            return all;
+        }
+    }
+
     private static boolean[] longOnes(double[] tS, boolean[] steady) {
         boolean[] kept = new boolean[steady.length];
         double left = MOST_S;
@@ -88,21 +135,9 @@ final class LogSteadiness {
     static double straight(RunLog log, double[] steering) {
         double[] tS = new double[log.size()];
         Arrays.setAll(tS, log::tS);
-        boolean[] steady = steady(tS, steering);
-        double least = Double.POSITIVE_INFINITY;
-        int from = 0;
-        while (from < steady.length) {
-            int to = from;
-            double sum = 0;
-            while (to < steady.length && steady[to] == steady[from]) {
-                sum += steering[to++];
-            }
-            double mean = sum / (to - from);
-            if (steady[from] && Math.abs(mean) < Math.abs(least)) {
-                least = mean;
-            }
-            from = to;
-        }
-        return Double.isInfinite(least) ? 0 : least;
+        return Stretch.of(steady(tS, steering), steering).stream()
+                .map(Stretch::mean)
+                .min(Comparator.comparingDouble(Math::abs))
+                .orElse(0.0);
     }
 }

@@ -18,6 +18,8 @@ final class LoopFilter {
 
     private final double[] tS;
     private final double[] seenMm;
+    private final double[] noiseTimes;
+    private final double meanTickS;
     private final double[] turn;
     private final double leadMm;
     private final boolean[] steady;
@@ -61,12 +63,15 @@ final class LoopFilter {
     /**
      * @param tS times of the ticks
      * @param seenMm place of the sensors beside the path as they tell it, mm to the left; NaN where they tell too little
+     * @param noiseTimes how much noisier each look is than one in the middle, in mm
      * @param turn half of what the right wheel is told less what the left one is, commands; held from its tick to the next
      * @param steady where the line keeps its curvature; each such stretch begins anew, knowing nothing
      */
-    LoopFilter(double[] tS, double[] seenMm, double[] turn, boolean[] steady, double leadMm) {
+    LoopFilter(double[] tS, LogPlaces places, double[] turn, boolean[] steady, double leadMm) {
         this.tS = tS;
-        this.seenMm = seenMm;
+        this.seenMm = places.mm();
+        this.noiseTimes = places.noiseTimes();
+        this.meanTickS = (tS[tS.length - 1] - tS[0]) / (tS.length - 1);
         this.turn = turn;
         this.steady = steady;
         this.leadMm = leadMm;
@@ -76,19 +81,23 @@ final class LoopFilter {
      * What is unknown.
      *
      * @param lagS above 0
+     * @param delayInTicks whether the delay is a share of its tick, and longer in a long one; else it is always as long
      * @param turnPerCommand settled turn rate, rad/s
      * @param slopeShare of the error over what it was taken to be
      * @param bendPerRootS how fast the curvature wanders, 1/mm per root of a second
      * @param noiseMm of a look
+     * @param arrivalS how much sooner or later than its delay a command arrives, standard deviation
      */
     record Guess(
             double lagS,
             double delayS,
+            boolean delayInTicks,
             double speedMmPerS,
             double turnPerCommand,
             double slopeShare,
             double bendPerRootS,
-            double noiseMm) {}
+            double noiseMm,
+            double arrivalS) {}
 
     /** Minus the log of the likelihood, less a constant. */
     double cost(Guess guess) {
@@ -108,7 +117,7 @@ final class LoopFilter {
                 known = true;
             }
             if (!Double.isNaN(seenMm[i])) {
-                cost += look(guess, seenMm[i]);
+                cost += look(guess, seenMm[i], guess.noiseMm() * noiseTimes[i]);
             }
         }
         return cost;
@@ -136,19 +145,36 @@ final class LoopFilter {
         int command = acting;
         double now = fromS;
         while (now < toS) {
-            while (command + 1 < turn.length && tS[command + 1] + g.delayS() <= now) {
+            while (command + 1 < turn.length && arrives(g, command + 1) <= now) {
                 command++;
+                arrive(g, command);
             }
-            double until = command + 1 < turn.length ? Math.min(toS, tS[command + 1] + g.delayS()) : toS;
+            double until = command + 1 < turn.length ? Math.min(toS, arrives(g, command + 1)) : toS;
             // Before the first command arrives nobody knows what acts: nothing, and the first look mends it.
-            double goal = tS[0] + g.delayS() > now ? 0 : g.turnPerCommand() * turn[command];
-            if (goal == 0 && tS[0] + g.delayS() > now) {
-                until = Math.min(toS, tS[0] + g.delayS());
+            boolean before = command == 0 && arrives(g, 0) > now;
+            double goal = before ? 0 : g.turnPerCommand() * turn[command];
+            if (before) {
+                until = Math.min(toS, arrives(g, 0));
             }
             integrate(g, until - now, goal);
             now = until;
         }
         return command;
+    }
+
+    /** A command that comes sooner or later than it should moves the turn rate by its step, for so long, through the lag. */
+    private void arrive(Guess g, int command) {
+        double moved = g.turnPerCommand() * (turn[command] - turn[command - 1]) * g.arrivalS() / g.lagS();
+        p22 += moved * moved;
+    }
+
+    private double arrives(Guess g, int command) {
+        if (!g.delayInTicks()) {
+            return tS[command] + g.delayS();
+        }
+        double at = command + g.delayS() / meanTickS;
+        int tick = (int) Math.min(tS.length - 2, at);
+        return tS[tick] + (at - tick) * (tS[tick + 1] - tS[tick]);
     }
 
     private void integrate(Guess g, double h, double goal) {
@@ -191,7 +217,7 @@ final class LoopFilter {
     }
 
     /** A look at the line. @return its share of the cost */
-    private double look(Guess g, double seen) {
+    private double look(Guess g, double seen, double noiseMm) {
         double s = g.slopeShare();
         double l = s * leadMm;
         // What each state shares with the look.
@@ -199,7 +225,7 @@ final class LoopFilter {
         double c1 = s * p01 + l * p11;
         double c2 = s * p02 + l * p12;
         double c3 = s * p03 + l * p13;
-        double variance = g.noiseMm() * g.noiseMm() + s * c0 + l * c1;
+        double variance = noiseMm * noiseMm + s * c0 + l * c1;
         double surprise = seen - s * y - l * heading;
         double gain = surprise / variance;
         y += c0 * gain;
