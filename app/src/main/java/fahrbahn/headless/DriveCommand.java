@@ -3,6 +3,7 @@ package fahrbahn.headless;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Part;
@@ -54,6 +55,9 @@ final class DriveCommand implements Callable<Integer> {
         private String course;
     }
 
+    /** Further beside its path no robot is set down. */
+    private static final double MOST_OFFSET_MM = 10_000;
+
     @Option(
             names = "--offset",
             paramLabel = "MM",
@@ -94,6 +98,7 @@ final class DriveCommand implements Callable<Integer> {
     private Ensemble drive(Track track) {
         double usual = where.straightMm != null ? USUAL_STRAIGHT_OFFSET_MM : 0;
         double offset = offsetMm == null ? usual : offsetMm;
+        Check.between("--offset", offset, -MOST_OFFSET_MM, MOST_OFFSET_MM);
         Progress progress = new Progress(spec.commandLine().getErr(), System::nanoTime);
         if (calm) {
             return Ensemble.drive(track, Collections.nCopies(runs, Start.calm(offset)), Workers.all(), progress);

@@ -1,10 +1,16 @@
 package fahrbahn.headless;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
 import fahrbahn.core.trials.Comparison;
 import fahrbahn.core.trials.Effect;
+import fahrbahn.core.trials.Family;
 import fahrbahn.core.trials.Group;
+import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Sample;
+import fahrbahn.core.trials.StopPlace;
 import fahrbahn.core.trials.TrialsFile;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.TextFile;
@@ -18,6 +24,9 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "trials", description = "What logged runs prove.")
 final class TrialsCommand implements Callable<Integer> {
+    /** Of more settings the pairs fill pages, and none is shown. */
+    private static final int MOST_GROUPS = 20;
+
     @Spec
     private CommandSpec spec;
 
@@ -35,6 +44,11 @@ final class TrialsCommand implements Callable<Integer> {
         } else {
             answer.putNull(
                     "comparison"); // two settings are compared; one has nothing to be compared with, three no pair
+        }
+        if (groups.size() > 2) {
+            Check.require(groups.size() <= MOST_GROUPS, "settings", groups.size(), "at most " + MOST_GROUPS);
+            ArrayNode pairs = answer.putArray("comparisons");
+            Family.of(groups).pairs().forEach(pair -> pairs.add(pair(pair)));
         }
         Json.print(spec, answer);
         return 0;
@@ -55,7 +69,29 @@ final class TrialsCommand implements Callable<Integer> {
         Json.put(json.putObject("timeS"), group.timeS());
         Json.put(json.putObject("alongMm"), group.alongMm());
         Json.put(json.putObject("acrossMm"), group.acrossMm());
+        ObjectNode first = json.putObject("firstRun");
+        Outcome run = group.outcomes().get(0);
+        firstRun(first.putObject("timeS"), run, run.timeS(), group.timeS());
+        firstRun(first.putObject("alongMm"), run, run.stop().alongMm(), group.alongMm());
+        firstRun(first.putObject("acrossMm"), run, run.stop().acrossMm(), group.acrossMm());
         return json;
+    }
+
+    /** One of several: with its chances as one of so many. */
+    private static ObjectNode pair(Family.Pair pair) {
+        ObjectNode json = comparison(pair.comparison());
+        Json.put(json, "completionFamilyP", pair.completionP());
+        Json.put(json, "timeFamilyP", pair.timeP());
+        Json.put(json, "alongSpreadFamilyP", pair.alongSpreadP());
+        return json;
+    }
+
+    /** A first run that was lost, or not measured, is apart from nothing. @param all of the runs that completed, in their order */
+    private static void firstRun(ObjectNode json, Outcome run, double value, Sample all) {
+        boolean told = run.completed() && !Double.isNaN(value);
+        StopPlace.Apart first = new StopPlace(all).firstRun();
+        Json.put(json, "away", told ? first.awayMm() : Double.NaN);
+        Json.put(json, "p", told ? first.p() : Double.NaN);
     }
 
     private static ObjectNode comparison(Comparison comparison) {

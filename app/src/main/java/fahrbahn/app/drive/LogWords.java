@@ -46,6 +46,8 @@ final class LogWords {
             case STUCK_SENSOR -> "Look at its plug and its lamp.";
             case GLARE -> "Turn the table or shade it, and look for a crease there.";
             case LEVELS -> "Measure (3) has the captures.";
+            case LOST_LINES -> "Log every second loop, or over a cable.";
+            case LOW_BATTERY -> "Charge it, and time its speed in Robot (1).";
             case SLOW_LOOP -> "Type the loop time in Robot (1), or take work out of the loop.";
             case UNEVEN_LOOP -> "Take what takes time now and then out of the loop.";
             case UNEVEN_WHEELS -> "Look at wheels and axles, then measure the mismatch in Robot (1).";

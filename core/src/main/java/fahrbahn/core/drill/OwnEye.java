@@ -68,7 +68,8 @@ final class OwnEye {
             case NO_DAMPING -> Optional.of(DrillFault.NO_DAMPING);
             case TOO_SHARP -> Optional.of(DrillFault.TOO_SHARP);
             case TOO_SOFT -> Optional.of(DrillFault.TOO_SOFT);
-            case STUCK_SENSOR, UNEVEN_LOOP -> Optional.empty(); // not asked
+            case LOW_BATTERY -> Optional.of(DrillFault.FLAT_BATTERY);
+            case STUCK_SENSOR, UNEVEN_LOOP, LOST_LINES -> Optional.empty(); // not asked
         };
     }
 

@@ -12,8 +12,8 @@ import java.util.List;
 
 /** Gathers a {@link Listing} step by step. */
 final class ListingBuilder {
-    /** Greater than any number of a program: never, or as far as can be. */
-    static final String NEVER = "1e300";
+    /** Greater than any number of a program, and one that every block language takes: never, or as far as can be. */
+    static final String NEVER = "1000000000";
 
     final List<Constant> constants = new ArrayList<>();
     final List<State> states = new ArrayList<>();

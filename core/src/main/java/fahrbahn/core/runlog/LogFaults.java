@@ -25,7 +25,24 @@ public final class LogFaults {
     /** Later than the setup has it by this share, and by so many standard errors. */
     private static final double LATE_SHARE = 0.3;
 
-    private static final double LATE_ERRORS = 3;
+    private static final double LATE_ERRORS = 2.5;
+
+    /** Slower than the setup has it by this share, and by so many standard errors: a fresh battery's evening is half of it. */
+    private static final double SLOW_SHARE = 0.11;
+
+    private static final double SLOW_ERRORS = 1.7;
+
+    /** Of the lines: fewer that never came change nothing. */
+    private static final double LOST_SHARE = 0.03;
+
+    /** Of the most error there is: so far it went off and did not come back. */
+    private static final double OFF_SHARE = 0.6;
+
+    /** And so little back to the other side. */
+    private static final double BACK_SHARE = 0.25;
+
+    private static final String STEERED_AWAY =
+            "It left the line within %.2f s and steered away from it all the while: its sensors, or its motors, are changed over, or its sign or its edge is wrong.";
 
     /** Of the most error there is: at it, and longer than so at a time, it asks for too little. */
     private static final double SOFT_SHARE = 0.85;
@@ -54,14 +71,17 @@ public final class LogFaults {
     }
 
     private List<Found> look() {
-        if (setup.law().kind() != Law.Kind.PATTERN) {
+        boolean rides = fit.isPresent() || figures.wiggle().isPresent();
+        List<Found> readings = ReadingFaults.of(log, setup, rides);
+        boolean stuck = readings.stream().anyMatch(f -> f.fault() == Fault.STUCK_SENSOR);
+        if (setup.law().kind() != Law.Kind.PATTERN && !stuck) {
             wrongWay();
         }
-        boolean rides = fit.isPresent() || figures.wiggle().isPresent();
-        found.addAll(ReadingFaults.of(log, setup, rides));
+        found.addAll(readings);
         loop();
         if (setup.law().kind() != Law.Kind.PATTERN) {
             unevenWheels();
+            battery();
             lag();
             wiggle();
             tooSoft();
@@ -107,22 +127,42 @@ public final class LogFaults {
             add(Fault.WRONG_WAY, "It steers against its own law: to %s where the law has %s.", side(-sign), side(sign));
             return;
         }
-        double far = SOFT_SHARE * reach();
-        int at = 0;
-        while (at < error.length && Math.abs(error[at]) < far) {
-            at++;
+        double awayS = steeredAwayS(error);
+        if (awayS < AWAY_WITHIN_S) {
+            add(Fault.WRONG_WAY, STEERED_AWAY, awayS);
         }
-        boolean never = at < error.length;
-        for (int i = at; never && i < error.length; i++) {
-            never = Math.abs(error[i]) > far / 3;
+    }
+
+    /**
+     * When its error was largest, if it grew to one side from the start and never came back over the middle; infinite otherwise. Two sensors
+     * astride see nothing beyond the line: then the error falls again, though the robot is further off.
+     */
+    private double steeredAwayS(double[] error) {
+        double reach = reach();
+        int peak = 0;
+        for (int i = 0; i < error.length && log.tS(i) - log.tS(0) < AWAY_WITHIN_S; i++) {
+            peak = Math.abs(error[i]) > Math.abs(error[peak]) ? i : peak;
         }
-        double untilS = at < error.length ? log.tS(at) - log.tS(0) : Double.POSITIVE_INFINITY;
-        if (never && untilS < AWAY_WITHIN_S) {
-            add(
-                    Fault.WRONG_WAY,
-                    "It left the line within %.2f s and steered all the while: what it takes for left is right.",
-                    untilS);
+        double side = Math.signum(error[peak]);
+        boolean never = Math.abs(error[peak]) > OFF_SHARE * reach;
+        for (int i = 0; never && i < error.length; i++) {
+            never = side * error[i] > -BACK_SHARE * reach;
         }
+        boolean ended = log.tS(error.length - 1) - log.tS(0) < 2 * AWAY_WITHIN_S;
+        boolean stays = Math.abs(error[error.length - 1]) > OFF_SHARE * reach;
+        return never && (ended || stays && staysFrom(error, peak))
+                ? log.tS(peak) - log.tS(0)
+                : Double.POSITIVE_INFINITY;
+    }
+
+    private boolean staysFrom(double[] error, int peak) {
+        double far = OFF_SHARE * reach() / 2;
+        for (int i = peak; i < error.length; i++) {
+            if (Math.abs(error[i]) < far) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static String side(double sign) {
@@ -131,20 +171,27 @@ public final class LogFaults {
 
     private void loop() {
         double period = setup.robot().loop().periodS();
-        double mean = figures.loopPeriodS().mean();
-        if (mean > SLOW_TIMES * period) {
+        LogGaps gaps = LogGaps.of(log);
+        if (gaps.lostShare() > LOST_SHARE) {
+            add(
+                    Fault.LOST_LINES,
+                    "%.0f of 100 lines of the log never came; a loop takes %.1f ms.",
+                    100 * gaps.lostShare(),
+                    1000 * gaps.periodS());
+        }
+        if (gaps.periodS() > SLOW_TIMES * period) {
             add(
                     Fault.SLOW_LOOP,
                     "A loop takes %.1f ms; the gains were chosen for %.1f ms.",
-                    1000 * mean,
+                    1000 * gaps.periodS(),
                     1000 * period);
         }
-        if (figures.loopPeriodS().sd() > UNEVEN_SHARE * mean) {
+        if (gaps.sdS() > UNEVEN_SHARE * gaps.periodS()) {
             add(
                     Fault.UNEVEN_LOOP,
                     "Loops take %.1f ms, give or take %.1f ms.",
-                    1000 * mean,
-                    1000 * figures.loopPeriodS().sd());
+                    1000 * gaps.periodS(),
+                    1000 * gaps.sdS());
         }
     }
 
@@ -163,6 +210,22 @@ public final class LogFaults {
                     mean > 0 ? "left" : "right",
                     mean > 0 ? "left" : "right");
         }
+    }
+
+    private void battery() {
+        if (figures.wiggle().isPresent()) {
+            return; // it tells of one frequency alone
+        }
+        double believed = setup.speedMmPerS();
+        fit.map(LogFit::speedMmPerS)
+                .filter(v -> v.value() < (1 - SLOW_SHARE) * believed)
+                .filter(v -> v.value() + SLOW_ERRORS * v.sd() < believed)
+                .ifPresent(v -> add(
+                        Fault.LOW_BATTERY,
+                        "It drives %.0f mm/s, give or take %.0f, where its setup says %.0f: the battery is low, or its wheels are smaller.",
+                        v.value(),
+                        v.sd(),
+                        believed));
     }
 
     private void lag() {

@@ -35,16 +35,22 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
     private static final double[] FIRST_LAGS = {0.5, 1, 2.5};
 
     /**
-     * What is known before: lag and delay of the setup to a factor of three, speed to a quarter, slope to 15 %. A log of a calm run tells the
+     * What is known before: lag and delay of the setup to a factor of two, speed to a quarter, slope to 15 %. A log of a calm run tells the
      * product of the two better than each. Standard deviations of the logs.
      */
-    private static final double[] BEFORE = {1, 1, 0.25, 0.15, 3, 2, 2};
+    private static final double[] BEFORE = {0.8, 0.5, 0.25, 0.15, 3, 2, 2};
+
+    /** Of what is known before, in its standard deviations: beyond it the model does not fit the log. */
+    private static final double FURTHEST = 4;
 
     private static final int UNKNOWNS = BEFORE.length;
     private static final double[] STEPS = {0.5, 0.5, 0.1, 0.1, 0.5, 0.3, 0.5};
 
     /** However much a log tells, the model is not the robot. */
     private static final double LEAST_ERROR = 0.01;
+
+    /** A wiggle that goes on tells of one frequency alone, and swings to where the curve is not known well: errors are so much larger. */
+    private static final double WIGGLE_TIMES = 3;
 
     /** Ticks less even than this tell whether a command waits for so long, or for a share of its tick. */
     private static final double UNEVEN = 0.005;
@@ -73,7 +79,8 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
         LoopFilter filter = new LoopFilter(
                 tS, places, turn.get(), used, ErrorCurve.of(setup).leadMm());
         boolean uneven = unevenness(tS) > UNEVEN;
-        return Optional.of(new Fitting(filter, setup).told(uneven));
+        boolean wiggles = Wiggle.of(tS, error.get(), log.middle()).isPresent();
+        return new Fitting(filter, setup, wiggles ? WIGGLE_TIMES : 1).told(uneven);
     }
 
     private static double unevenness(double[] tS) {
@@ -90,9 +97,11 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
         private final LoopFilter filter;
         private final double[] usual;
         private final double turnPerSpeed;
+        private final double errorTimes;
 
-        Fitting(LoopFilter filter, Setup setup) {
+        Fitting(LoopFilter filter, Setup setup, double errorTimes) {
             this.filter = filter;
+            this.errorTimes = errorTimes;
             Drive drive = setup.robot().drive();
             double speed = setup.speedMmPerS();
             usual = new double[] {
@@ -134,19 +143,24 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
                     UNKNOWNS);
         }
 
-        LogFit told(boolean uneven) {
+        Optional<LogFit> told(boolean uneven) {
             Top best = top(posterior(false));
             if (uneven) {
                 Top inTicks = top(posterior(true));
                 best = inTicks.cost() < best.cost() ? inTicks : best;
             }
+            for (int i = 0; i < UNKNOWNS; i++) {
+                if (Math.abs(best.logs()[i]) > FURTHEST * BEFORE[i]) {
+                    return Optional.empty(); // it fits no robot like this one
+                }
+            }
             LogPosterior.Draws draws = best.posterior().draws(best.logs());
-            return new LogFit(
+            return Optional.of(new LogFit(
                     told(draws, x -> value(x, 0)),
                     told(draws, x -> value(x, 1)),
                     told(draws, x -> value(x, 2)),
                     told(draws, x -> value(x, 3)),
-                    told(draws, x -> value(x, 0) + value(x, 1)));
+                    told(draws, x -> value(x, 0) + value(x, 1))));
         }
 
         private record Top(LogPosterior posterior, double[] logs, double cost) {}
@@ -163,9 +177,9 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
             return new Top(posterior, best, posterior.cost(best));
         }
 
-        private static Told told(LogPosterior.Draws draws, ToDoubleFunction<double[]> figure) {
+        private Told told(LogPosterior.Draws draws, ToDoubleFunction<double[]> figure) {
             double value = draws.mean(figure);
-            return new Told(value, Math.max(LEAST_ERROR * value, draws.sd(figure)));
+            return new Told(value, errorTimes * Math.max(LEAST_ERROR * value, draws.sd(figure)));
         }
     }
 

@@ -16,6 +16,9 @@ final class LoopFilter {
     /** Where nobody knows yet: mm, rad, rad/s, 1/mm. */
     private static final double[] UNKNOWN = {30, 0.5, 2, 0.005};
 
+    /** A place is read off the curve of a spot that is known to some percent: so far it may err, as a share of the distance. */
+    private static final double CURVE_ERRS = 0.03;
+
     private final double[] tS;
     private final double[] seenMm;
     private final double[] noiseTimes;
@@ -41,9 +44,9 @@ final class LoopFilter {
     private double p33;
 
     /** What is left of a lagging turn rate after a time, for the two lengths of time that come by turns within a tick. */
-    private final Decay move = new Decay();
+    private final Decay first = new Decay();
 
-    private final Decay spread = new Decay();
+    private final Decay rest = new Decay();
 
     private static final class Decay {
         private double overS = Double.NaN;
@@ -111,7 +114,6 @@ final class LoopFilter {
             }
             if (known) {
                 command = move(guess, tS[i - 1], tS[i], command);
-                spread(guess, tS[i] - tS[i - 1]);
             } else {
                 begin();
                 known = true;
@@ -156,7 +158,12 @@ final class LoopFilter {
             if (before) {
                 until = Math.min(toS, arrives(g, 0));
             }
-            integrate(g, until - now, goal);
+            if (until > now) {
+                Decay decay = now == fromS ? first : rest;
+                double left = decay.left(until - now, g.lagS());
+                integrate(g, until - now, goal, left);
+                spread(g, until - now, left);
+            }
             now = until;
         }
         return command;
@@ -177,8 +184,7 @@ final class LoopFilter {
         return tS[tick] + (at - tick) * (tS[tick + 1] - tS[tick]);
     }
 
-    private void integrate(Guess g, double h, double goal) {
-        double left = move.left(h, g.lagS());
+    private void integrate(Guess g, double h, double goal, double left) {
         double carried = g.lagS() * (1 - left);
         double v = g.speedMmPerS();
         double missing = turnRate - goal;
@@ -188,8 +194,7 @@ final class LoopFilter {
     }
 
     /** The uncertainty over a tick: F P F', where F has nothing below its diagonal. */
-    private void spread(Guess g, double h) {
-        double left = spread.left(h, g.lagS());
+    private void spread(Guess g, double h, double left) {
         double carried = g.lagS() * (1 - left);
         double v = g.speedMmPerS();
         double f01 = v * h;
@@ -225,8 +230,10 @@ final class LoopFilter {
         double c1 = s * p01 + l * p11;
         double c2 = s * p02 + l * p12;
         double c3 = s * p03 + l * p13;
-        double variance = noiseMm * noiseMm + s * c0 + l * c1;
-        double surprise = seen - s * y - l * heading;
+        double expected = s * y + l * heading;
+        double curveMm = CURVE_ERRS * expected;
+        double variance = noiseMm * noiseMm + curveMm * curveMm + s * c0 + l * c1;
+        double surprise = seen - expected;
         double gain = surprise / variance;
         y += c0 * gain;
         heading += c1 * gain;

@@ -1,7 +1,9 @@
 package fahrbahn.core.runlog;
 
 import fahrbahn.core.check.Text;
+import fahrbahn.core.response.Spot;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -15,13 +17,22 @@ final class ReadingFaults {
 
     private static final int GLARE_TICKS = 3;
 
+    /** Of a mean over fewer nothing is said. */
+    private static final int LEAST_TICKS = 50;
+
     /** Of the contrast: dark, light or the middle of two sensors astride so far from where the program has them. */
     private static final double LEVEL_SHARE = 0.1;
 
     /** A sensor that shows one value so often, while another moves by a tenth of its contrast, is stuck. */
     private static final double STUCK_SHARE = 0.9;
 
-    private static final double MOVES_SHARE = 0.1;
+    private static final double MOVES_SHARE = 0.2;
+
+    /** Of the most error there is. */
+    private static final double STEERS_SHARE = 0.03;
+
+    /** Of the most error there is: with less, two sensors astride are where they should be. */
+    private static final double ASTRIDE_SHARE = 0.3;
 
     private final RunLog log;
     private final Setup setup;
@@ -70,20 +81,49 @@ final class ReadingFaults {
         Arrays.sort(sorted);
         double usual = sorted[sorted.length / 2];
         long same = Arrays.stream(readings).filter(r -> r == usual).count();
-        double[] error = error();
-        double moved = error.length == 0
-                ? 0
-                : Arrays.stream(error).max().orElseThrow()
-                        - Arrays.stream(error).min().orElseThrow();
-        if (same >= STUCK_SHARE * readings.length && moved > MOVES_SHARE * reach()) {
+        if (same < STUCK_SHARE * readings.length) {
+            return;
+        }
+        double share = 100.0 * same / readings.length;
+        if (log.sensors().size() == 1 && setup.lawSensors().size() == 1) {
+            // Nothing else moves by which one could tell. But it steers by what it reads, so that its reading had to
+            // change.
+            double off = Math.abs(Arrays.stream(error()).average().orElse(0));
+            if (off > STEERS_SHARE * reach()) {
+                add(
+                        Fault.STUCK_SENSOR,
+                        "Sensor %s shows %s in %.0f of 100 ticks, though the robot steers by it all the while.",
+                        sensor.name(),
+                        Text.digits(usual, 3),
+                        share);
+            }
+            return;
+        }
+        double moved = othersMove(sensor);
+        if (moved > MOVES_SHARE) {
             add(
                     Fault.STUCK_SENSOR,
-                    "Sensor %s shows %s in %.0f of 100 ticks, while the error moves by %s.",
+                    "Sensor %s shows %s in %.0f of 100 ticks, while another moves by %.0f %% of its contrast.",
                     sensor.name(),
                     Text.digits(usual, 3),
-                    100.0 * same / readings.length,
-                    Text.digits(moved, 2));
+                    share,
+                    100 * moved);
         }
+    }
+
+    /** The largest span of any other sensor, as a share of its contrast. */
+    private double othersMove(Sensor but) {
+        double most = 0;
+        for (Sensor other : setup.robot().sensors()) {
+            int column = log.sensors().indexOf(other.name());
+            if (column >= 0 && !other.name().equals(but.name())) {
+                double[] readings = log.readings(column);
+                double span = Arrays.stream(readings).max().orElseThrow()
+                        - Arrays.stream(readings).min().orElseThrow();
+                most = Math.max(most, span / other.contrast());
+            }
+        }
+        return most;
     }
 
     private void glare(Sensor sensor, double[] readings) {
@@ -143,20 +183,37 @@ final class ReadingFaults {
         }
     }
 
+    /** By what both read while the error is small: then they stand evenly over the line, whatever it does in bends. */
     private void astride(List<Sensor> sensors) {
-        double share = 0;
-        for (Sensor sensor : sensors) {
-            double mean = Arrays.stream(log.readings(log.sensors().indexOf(sensor.name())))
-                    .average()
-                    .orElseThrow();
-            share += (mean - sensor.dark()) / (sensor.light() - sensor.dark()) / 2;
+        double[] error = error();
+        if (!rides || error.length == 0) {
+            return;
         }
-        double expected = rides ? 0.5 : Double.NaN;
-        if (Math.abs(share - expected) > LEVEL_SHARE) {
+        double share = 0;
+        double expected = 0;
+        int ticks = 0;
+        int[] columns =
+                sensors.stream().mapToInt(s -> log.sensors().indexOf(s.name())).toArray();
+        for (int i = 0; i < error.length; i++) {
+            if (Math.abs(error[i]) < ASTRIDE_SHARE * reach()) {
+                ticks++;
+                for (int k = 0; k < columns.length; k++) {
+                    Sensor sensor = sensors.get(k);
+                    share += (log.reading(i, columns[k]) - sensor.dark()) / (sensor.light() - sensor.dark()) / 2;
+                }
+            }
+        }
+        for (Sensor sensor : sensors) {
+            double beside = (sensors.get(0).leftMm() - sensors.get(1).leftMm()) / 2;
+            double line = Spot.coverage(beside, setup.line().widthMm(), sensor.spotSigmaMm());
+            expected += (setup.line().polarity() == Polarity.DARK_ON_LIGHT ? 1 - line : line) / 2;
+        }
+        if (ticks >= LEAST_TICKS && Math.abs(share / ticks - expected) > LEVEL_SHARE) {
             add(
                     Fault.LEVELS,
-                    "Astride the line its sensors read %.0f %% of the way from dark to light, not 50 %%: capture both anew.",
-                    100 * share);
+                    "Astride the line its sensors read %.0f %% of the way from dark to light, not %.0f %%: capture both again.",
+                    100 * share / ticks,
+                    100 * expected);
         }
     }
 }

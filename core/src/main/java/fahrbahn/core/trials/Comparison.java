@@ -1,11 +1,13 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.readings.RoundedMean;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.distribution.discrete.HypergeometricDistribution;
 import org.hipparchus.stat.inference.OneWayAnova;
-import org.hipparchus.stat.inference.TTest;
 
 /**
  * Two settings compared.
@@ -77,18 +79,37 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         Sample a = groupA.timeS();
         Sample b = groupB.timeS();
         double size = b.mean() - a.mean();
-        double varianceA = a.sd() * a.sd() / a.n();
-        double varianceB = b.sd() * b.sd() / b.n();
+        if (a.n() < 2 || b.n() < 2) {
+            return new Effect(size, Double.NaN, Double.NaN, Double.NaN, -1);
+        }
+        double sdA = Math.max(a.sd(), leastSd(a, b));
+        double sdB = Math.max(b.sd(), leastSd(a, b));
+        double varianceA = sdA * sdA / a.n();
+        double varianceB = sdB * sdB / b.n();
         double variance = varianceA + varianceB;
-        if (!(variance > 0)) { // too few values, or all alike
+        if (!(variance > 0)) {
             return new Effect(size, Double.NaN, Double.NaN, Double.NaN, -1);
         }
         double freedom =
                 variance * variance / (varianceA * varianceA / (a.n() - 1) + varianceB * varianceB / (b.n() - 1));
-        double half = new TDistribution(freedom).inverseCumulativeProbability(1 - TAIL) * Math.sqrt(variance);
-        double p = new TTest().tTest(a.values(), b.values());
-        double needed = RunsNeeded.forMeans(a.sd(), b.sd(), size);
+        TDistribution student = new TDistribution(freedom);
+        double half = student.inverseCumulativeProbability(1 - TAIL) * Math.sqrt(variance);
+        double p = 2 * student.cumulativeProbability(-Math.abs(size) / Math.sqrt(variance));
+        double needed = RunsNeeded.forMeans(sdA, sdB, size);
         return new Effect(size, size - half, size + half, p, more(p, needed, groupA, a, groupB, b));
+    }
+
+    /**
+     * A stopwatch that reads the same each time has a resolution, not a spread of 0: the step of all its readings, over the root of 12. Where they
+     * are spread already, rounding is in that.
+     */
+    private static double leastSd(Sample a, Sample b) {
+        if (a.sd() > 0 && b.sd() > 0) {
+            return 0;
+        }
+        return RoundedMean.displayStep(DoubleStream.concat(Arrays.stream(a.values()), Arrays.stream(b.values()))
+                        .toArray())
+                / Math.sqrt(12);
     }
 
     static Effect spread(Group groupA, Group groupB) {

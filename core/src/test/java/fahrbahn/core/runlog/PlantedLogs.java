@@ -182,7 +182,9 @@ final class PlantedLogs {
             while (true) {
                 Setup setup = PlantedLogs.sound(random);
                 boolean pair = setup.law().kind() == Law.Kind.PAIR;
-                boolean fits = this == SWAPPED ? pair : this != WRONG_EDGE || !pair;
+                // One sensor on its edge holds its target in any light: only two tell that their levels are not the
+                // table's.
+                boolean fits = this == SWAPPED || this == LEVELS ? pair : this != WRONG_EDGE || !pair;
                 boolean wiggles =
                         this != NO_DAMPING || LaneReport.of(setup).wiggle().isPresent();
                 if (fits && wiggles) {

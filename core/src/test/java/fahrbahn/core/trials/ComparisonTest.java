@@ -28,6 +28,58 @@ class ComparisonTest {
         return new Group(setting, trials);
     }
 
+    /** Six readings of 12.1 s and six of 11.4: a stopwatch with a tenth for its last digit, not two spreads of 0. */
+    @Test
+    void aStopwatchThatReadsTheSameHasAResolution() {
+        Effect time = Comparison.of(
+                        group("a", 6, 0, 12.1, 12.1, 12.1, 12.1, 12.1, 12.1),
+                        group("b", 6, 0, 11.4, 11.4, 11.4, 11.4, 11.4, 11.4))
+                .timeS();
+        assertThat(time.size()).isCloseTo(-0.7, within(1e-12));
+        double error = 0.1 / Math.sqrt(12) * Math.sqrt(2.0 / 6);
+        // Of ten degrees of freedom, as both spreads are alike: Student's 97.5 % is 2.228.
+        assertThat(time.high() - time.size()).isCloseTo(2.228 * error, within(1e-5));
+        assertThat(time.shown()).isTrue();
+        Effect alike = Comparison.of(group("a", 3, 0, 12, 12, 12), group("b", 3, 0, 12, 12, 12))
+                .timeS();
+        assertThat(alike.p()).isCloseTo(1, within(1e-9));
+        assertThat(alike.shown()).isFalse();
+    }
+
+    /** Holm 1979: of 0.01, 0.04, 0.03 the family's are 0.03, 0.06 and 0.06. */
+    @Test
+    void pairsOfAFamilyAreJudgedByHolmsSteps() {
+        assertThat(Family.holm(new double[] {0.01, 0.04, 0.03}))
+                .containsExactly(new double[] {0.03, 0.06, 0.06}, within(1e-12));
+        assertThat(Family.holm(new double[] {0.4, Double.NaN, 0.5})).containsExactly(0.8, Double.NaN, 0.8);
+        Family three = Family.of(List.of(group("a", 9, 0), group("b", 5, 4), group("c", 0, 9)));
+        assertThat(three.pairs()).extracting(p -> p.comparison().b()).containsExactly("b", "c", "c");
+        assertThat(three.pairs().get(1).completionP())
+                .isCloseTo(3 * three.pairs().get(1).comparison().completion().p(), within(1e-12));
+    }
+
+    /** Where nothing differs, three settings show something in fewer than one case in twenty; judged one by one in more. */
+    @Test
+    void aFamilyOfThreeShowsByLuckNoMoreThanASinglePair() {
+        Random random = new Random(4);
+        int families = 0;
+        int single = 0;
+        int cases = 600;
+        for (int i = 0; i < cases; i++) {
+            List<Group> groups = new ArrayList<>();
+            for (String name : List.of("a", "b", "c")) {
+                groups.add(group(name, 8, 0, random.doubles(8).map(d -> 12 + d).toArray()));
+            }
+            Family family = Family.of(groups);
+            families += family.pairs().stream().anyMatch(p -> p.timeP() < 0.05) ? 1 : 0;
+            single +=
+                    family.pairs().stream().anyMatch(p -> p.comparison().timeS().shown()) ? 1 : 0;
+        }
+        // 0.05 of 600 and three of its standard deviations.
+        assertThat(families).isLessThanOrEqualTo((int) (0.05 * cases + 3 * Math.sqrt(0.05 * 0.95 * cases)));
+        assertThat(single).isGreaterThan(families);
+    }
+
     /** Fisher's own example, the lady tasting tea (The Design of Experiments, 1935): 3 of 4 right, p = 34/70 two-sided. */
     @Test
     void fisherAgreesWithHisOwnTable() {

@@ -1,6 +1,6 @@
 package fahrbahn.core.runlog;
 
-/** Forty logs with a planted fault, and twenty without one. */
+/** Twenty logs with each fault planted, and forty without one. */
 class LogFaultsProof extends LogFaultsTest {
     @Override
     protected int times(int witness, int proof) {

@@ -1,6 +1,6 @@
 package fahrbahn.core.runlog;
 
-/** Twenty robots found from one lap each. */
+/** Two hundred robots found from one lap each. */
 class LogFitProof extends LogFitTest {
     @Override
     protected int times(int witness, int proof) {
