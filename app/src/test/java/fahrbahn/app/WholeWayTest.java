@@ -70,7 +70,7 @@ class WholeWayTest extends InWindow {
                 () -> shop().drive().laidProperty().get().orElseThrow().name().equals("Harbour errand"));
         robot.type(KeyCode.M);
         until("the odds are there", () -> shop().drive().oddsProperty().get().isPresent());
-        assertThat(text("verdict")).contains("of 200 runs complete");
+        assertThat(text("verdict")).contains("of 200 runs on ");
 
         go(Station.RUNS);
         robot.type(KeyCode.SPACE);

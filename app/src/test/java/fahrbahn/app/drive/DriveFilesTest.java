@@ -52,7 +52,7 @@ class DriveFilesTest {
         Path csv = folder.resolve("t.csv");
         files.traces(csv, drive);
         List<String> lines = Files.readAllLines(csv);
-        assertThat(lines.get(0)).startsWith("tS,left reading,right reading,error,steering,left,right,byKp");
+        assertThat(lines.get(0)).startsWith("tS,left,right,error,steering,leftWheel,rightWheel,byKp");
         assertThat(lines).hasSize(drive.trace().size() + 1);
         String[] tenth = lines.get(11).split(",");
         assertThat(Double.parseDouble(tenth[0])).isEqualTo(drive.trace().tS(10));

@@ -186,6 +186,6 @@ class DrivePagesTest extends InWindow {
         assertThat(text("verdict")).contains(" as held: it completes ");
         assertThat(text("twoDiffers")).startsWith("They differ in 2 things");
         assertThat(((GridPane) robot.lookup("#twoFigures").query()).getRowCount())
-                .isEqualTo(8);
+                .isEqualTo(9);
     }
 }

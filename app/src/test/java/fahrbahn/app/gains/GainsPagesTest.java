@@ -55,12 +55,12 @@ class GainsPagesTest extends InWindow {
         gains("goal");
         assertThat(text("goalVerdict")).contains("F tries every school's gains");
         robot.type(KeyCode.F);
-        until("found", () -> text("goalVerdict").contains(" take Kp "));
+        until("found", () -> text("goalVerdict").startsWith("Take Kp "));
         double set = kp();
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
         assertThat(text("goalVerdict"))
-                .contains(" take Kp " + Words.number(kp()) + ", Kd ")
+                .contains("Take Kp " + Words.number(kp()) + ", Kd ")
                 .contains("By loop theory it wiggles at ");
         undo();
         until("taken back", () -> kp() == set);

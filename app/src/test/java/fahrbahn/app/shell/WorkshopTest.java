@@ -89,7 +89,7 @@ class WorkshopTest extends InShop {
         shop.drive().runMany();
         assertThat(shop.drive().runningProperty().get()).isFalse();
         assertThat(shop.drive().progress()).isEqualTo(1);
-        assertThat(verdict(Station.DRIVE).sentence()).contains(" of 200 runs complete, a chance of ");
+        assertThat(verdict(Station.DRIVE).sentence()).contains(" of 200 runs on ");
         assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.GUESS);
         shop.gains().choose(0.0005, 0, 1);
         assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.STALE);
