@@ -46,6 +46,7 @@ final class RunFigures {
         if (ticks == 0) {
             previousSteering = steering;
             previousZone = zone;
+            addCrossing(zone);
         }
         travel += Math.abs(steering - previousSteering);
         previousSteering = steering;
