@@ -4,6 +4,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import javafx.application.Platform;
+import javafx.beans.InvalidationListener;
 import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.event.EventTarget;
@@ -25,11 +26,19 @@ import org.testfx.service.query.NodeQuery;
  * seen it, instead of for a tenth of a second.
  */
 public final class Hands extends FxRobot {
+    /**
+     * Down and up at once: a key that stays down until a busy window has seen it repeats itself meanwhile, on displays that do so. A server
+     * that was told not to may take it up again.
+     */
     @Override
     public FxRobot type(KeyCode... keys) {
         for (KeyCode key : keys) {
-            press(key);
-            release(key);
+            Runnable stroke = () -> OnWindow.run(() -> {
+                Robot robot = new Robot();
+                robot.keyPress(key);
+                robot.keyRelease(key);
+            });
+            seen(KeyEvent.KEY_RELEASED, event -> event.getCode() == key, stroke, "the key " + key);
         }
         return this;
     }
@@ -101,9 +110,12 @@ public final class Hands extends FxRobot {
                 seen.countDown();
             }
         };
+        // A window that has closed, or asks something in another, never sees the key let go.
+        InvalidationListener left = lost -> seen.countDown();
         Window window = OnWindow.call(() -> {
             Window focused = focused();
             focused.addEventFilter(type, watch);
+            focused.focusedProperty().addListener(left);
             return focused;
         });
         stroke.run();
@@ -115,7 +127,10 @@ public final class Hands extends FxRobot {
             Thread.currentThread().interrupt();
         }
         // After the event itself, what it asked to be done later.
-        OnWindow.run(() -> window.removeEventFilter(type, watch));
+        OnWindow.run(() -> {
+            window.removeEventFilter(type, watch);
+            window.focusedProperty().removeListener(left);
+        });
     }
 
     private Window focused() {

@@ -9,7 +9,8 @@ import javafx.scene.input.KeyEvent;
 
 /**
  * Takes keys before anything else does. A key that was taken types nothing, not even into a field that it opened; held down it does its
- * work once, unless it is an arrow and moves something: a page turned at each repeat keeps a busy machine from all else.
+ * work once, unless it is an arrow and moves something: a page turned at each repeat keeps a busy machine from all else. Nor does Enter
+ * add what is typed in a field again and again.
  */
 public final class KeyTaker {
     private final Predicate<KeyEvent> take;
@@ -44,7 +45,7 @@ public final class KeyTaker {
 
     private void pressed(KeyEvent event) {
         KeyCode key = event.getCode();
-        boolean again = taken && key == held && !key.isArrowKey() && !event.isShortcutDown();
+        boolean again = key == held && (key == KeyCode.ENTER || taken && !key.isArrowKey() && !event.isShortcutDown());
         held = key;
         taken = again || take.test(event);
         if (taken) {
