@@ -96,8 +96,7 @@ final class LogPage {
                             "After a log with error and steering: lag, delay, speed and slope, with how sure they are."));
             return;
         }
-        List<String> more = LogWords.further(shown.get());
-        lines(further, more.isEmpty() ? List.of("Nothing.") : more);
+        lines(further, LogWords.further(shown.get()));
         lines(figures, LogWords.figures(shown.get()));
         lines(fit, LogWords.fit(shown.get()));
         LogCharts charts = new LogCharts(shown.get());

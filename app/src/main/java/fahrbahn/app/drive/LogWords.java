@@ -62,9 +62,14 @@ final class LogWords {
         return shown.log().tS(shown.log().size() - 1) - shown.log().tS(0);
     }
 
-    /** Each further fault. */
+    /** Each further fault; where there is none, that there is none, or that the rest could not be judged. */
     static List<String> further(Shown shown) {
-        return shown.faults().stream().skip(1).map(Found::evidence).toList();
+        List<String> more = shown.faults().stream().skip(1).map(Found::evidence).toList();
+        List<String> missing = shown.log().missing();
+        String none = missing.isEmpty()
+                ? "Nothing."
+                : "Not to be judged: it has no " + String.join(" and no ", missing) + ".";
+        return more.isEmpty() ? List.of(none) : more;
     }
 
     /** Its figures, a line each. */
