@@ -50,15 +50,7 @@ class LogFaultsTest extends Repeated {
             first += !all.isEmpty() && all.get(0).fault() == NAMED.get(kind) ? 1 : 0;
         }
         // Of two logs one may be the one in ten.
-        assertThat(first).as("of %s logs", logs).isGreaterThanOrEqualTo(logs < 10 ? logs - 1 : least(kind, logs));
-    }
-
-    /**
-     * Nine in ten. A low battery does not reach that yet, 17 of these twenty: its speed is told 5 % too high in the mean, and to be surer of it
-     * would call sound robots slow.
-     */
-    private static int least(Kind kind, int logs) {
-        return kind == Kind.LOW_BATTERY ? 8 * logs / 10 : 9 * logs / 10;
+        assertThat(first).as("of %s logs", logs).isGreaterThanOrEqualTo(logs < 10 ? logs - 1 : 9 * logs / 10);
     }
 
     @Test
