@@ -5,8 +5,6 @@ import fahrbahn.core.check.Rounding;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
-import fahrbahn.core.loop.BendFloor;
-import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -14,10 +12,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.twin.RunResult;
-import fahrbahn.core.twin.Spread;
-import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
-import fahrbahn.core.twin.Twin;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -25,42 +20,44 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Finds gains and speed for a course and a goal: loop theory proposes pairs for some speeds, the twin drives them on the course with
- * everything varied, the same starts for all; most are told apart by a few runs, the better ones are driven more, and the best are looked
- * around. Seeded: the same on any number of threads.
+ * Finds gains and speed for a course and a goal by driving there. The speed that is set counts for nothing: from full speed down the best gains are
+ * looked for, until one finishes surely and the next speed cannot be quicker.
+ *
+ * <ul>
+ *   <li>{@link Goal#LAP}: that, and a little faster where it holds;
+ *   <li>{@link Goal#FINISH}: two thirds of the fastest speed that finishes surely, with the calmest gains there. A motor lag half as long again as it was
+ *       taken to be asks as much of the loop as half as much speed again (SCIENCE, least lead);
+ *   <li>{@link Goal#PLACE}: the same, or slower as long as that makes the place where it stops much surer.
+ * </ul>
  */
 public final class CourseAdvisor {
-    private static final int STEPS_PER_RATIO = 4;
-    private static final int[] ROUND_RUNS = {4, 8, 20};
-    private static final int[] ROUND_KEPT = {30, 10, 3};
-    private static final int LAST_RUNS = 168;
     private static final int SCHOOL_RUNS = 40;
-    private static final double[] AROUND = {0.85, 1, 1.17};
+
+    /** What limits is what gives way so much faster. */
     private static final double FASTER = 1.2;
 
-    /** Of the set base command: to finish, slower only where it has to be, so one after the other. */
-    private static final List<List<Double>> FINISH_SHARES =
-            List.of(List.of(1.0), List.of(0.8), List.of(0.6), List.of(0.4));
+    private static final double SPEED_IN_HAND = 1.5;
 
-    private static final List<List<Double>> PLACE_SHARES = List.of(List.of(0.7, 1.0), List.of(0.45));
-    private static final List<List<Double>> LAP_SHARES = List.of(List.of(0.75, 1.0, 1.25, 1.6, 2.0, 2.6), List.of(0.5));
-    private static final double[] WIDE_KD_PER_KP = {0, 1, 3, 8};
-    private static final double[] WIDE_KP = {0.5, 0.8, 1.3, 2, 3.2, 5};
+    /** Between one speed and the next. */
+    private static final double[] A_LITTLE_FASTER = {1.05, 1.1, 1.16, 1.22};
+
+    private static final double WORTH_BEING_SLOWER = 0.85;
+
+    /** Closer is more than a ruler tells of where it stops. */
+    private static final double CLOSE_MM = 1;
+
+    private static final int BASE_DIGITS = 3;
 
     private final Setup setup;
     private final Track track;
     private final Goal goal;
-    private final long seed;
-    private final Workers workers;
-    private final Job job;
+    private final CourseRace race;
 
     private CourseAdvisor(Setup setup, Ground ground, Goal goal, long seed, Workers workers, Job job) {
         this.setup = setup;
         this.track = Track.of(ground, setup);
         this.goal = goal;
-        this.seed = seed;
-        this.workers = workers;
-        this.job = job;
+        this.race = new CourseRace(setup, track, seed, workers, job);
     }
 
     /**
@@ -81,22 +78,16 @@ public final class CourseAdvisor {
     }
 
     private CourseAdvice advise() {
-        List<List<Double>> shares = switch (goal) {
-            case FINISH -> FINISH_SHARES;
-            case PLACE -> PLACE_SHARES;
-            case LAP -> LAP_SHARES;
-        };
-        CourseTrial best = null;
-        for (List<Double> these : shares) {
-            if (best != null && best.share() == 0 && these != shares.get(shares.size() - 1)) {
-                continue; // a little slower will not bring it round either
-            }
-            CourseTrial found = best(proposals(these));
-            best = best == null || found.cost(goal) < best.cost(goal) && found.share() > best.share() ? found : best;
-            if (best.share() >= CourseTrial.SURE_SHARE) {
-                break;
-            }
+        List<CourseTrial> found = fromFullSpeedDown();
+        CourseTrial best = best(found, Goal.LAP);
+        if (goal == Goal.LAP) {
+            best = aLittleFaster(best);
+        } else if (!best.sure()) {
+            best = best(found, Goal.FINISH);
+        } else {
+            best = withSpeedInHand(best);
         }
+        best = race.judged(best);
         return new CourseAdvice(
                 best.kp(),
                 best.kd(),
@@ -110,107 +101,60 @@ public final class CourseAdvisor {
                 schools());
     }
 
-    private CourseTrial best(List<CourseTrial> proposals) {
-        List<CourseTrial> tried = proposals;
-        for (int i = 0; i < ROUND_RUNS.length; i++) {
-            tried = better(driven(tried, ROUND_RUNS[i]), ROUND_KEPT[i]);
-            if (i == ROUND_RUNS.length - 2) {
-                tried = around(tried);
-            }
-        }
-        return better(driven(tried, LAST_RUNS), 1).get(0);
+    private static CourseTrial best(List<CourseTrial> found, Goal by) {
+        return found.stream().min(Comparator.comparingDouble(t -> t.cost(by))).orElseThrow();
     }
 
-    private List<Double> bases(List<Double> shares) {
-        double set = setup.law().baseCommand();
-        double full = setup.robot().drive().fullCommand();
-        double least = setup.robot().drive().traits().curve().startsAboveCommand() * 1.05;
-        List<Double> bases = new ArrayList<>();
-        for (double share : shares) {
-            double base = share == 1 ? set : Math.min(full, Rounding.significant(set * share, 3));
-            if (base > least && !bases.contains(base)) {
-                bases.add(base);
+    /** The best of each speed, until a slower one cannot be quicker. */
+    private List<CourseTrial> fromFullSpeedDown() {
+        List<CourseTrial> found = new ArrayList<>();
+        double chance = 0;
+        for (double base : CourseProposals.bases(setup)) {
+            double leastLapS = track.finishMm() / speedMmPerS(base);
+            if (found.stream().anyMatch(t -> t.sure() && t.cost(Goal.LAP) < leastLapS)) {
+                break;
             }
+            CourseTrial here = race.at(base, Goal.LAP, chance);
+            chance = Math.max(chance, here.share());
+            found.add(here);
         }
-        return bases;
+        return found;
     }
 
-    private List<CourseTrial> proposals(List<Double> shares) {
-        List<CourseTrial> all = new ArrayList<>();
-        for (double base : bases(shares)) {
-            Setup at = setup.withLaw(setup.law().withBaseCommand(base));
-            List<GainAdvice> pairs = GainAdvisor.proposals(at, STEPS_PER_RATIO);
-            pairs.forEach(p -> all.add(new CourseTrial(two(p.kp()), two(p.kd()), base, CourseTrial.NONE)));
-            if (pairs.isEmpty()) {
-                double floor = BendFloor.kp(at);
-                double from = Double.isFinite(floor)
-                        ? floor
-                        : setup.law().kp() > 0 ? setup.law().kp() : base / 100;
-                for (double times : WIDE_KP) {
-                    for (double ratio : WIDE_KD_PER_KP) {
-                        double kp = two(from * times);
-                        all.add(new CourseTrial(kp, two(ratio * kp), base, CourseTrial.NONE));
-                    }
+    private double speedMmPerS(double base) {
+        return setup.withLaw(setup.law().withBaseCommand(base)).speedMmPerS();
+    }
+
+    private CourseTrial aLittleFaster(CourseTrial than) {
+        List<CourseTrial> all = race.atBases(than, A_LITTLE_FASTER);
+        return all.isEmpty() ? than : best(List.of(than, race.best(all, Goal.LAP)), Goal.LAP);
+    }
+
+    private CourseTrial withSpeedInHand(CourseTrial fastest) {
+        double base = Rounding.significant(fastest.base() / SPEED_IN_HAND, BASE_DIGITS);
+        CourseTrial best = best(List.of(fastest, race.at(base, goal, fastest.share())), Goal.FINISH);
+        if (goal == Goal.FINISH) {
+            return best;
+        }
+        for (double slower : CourseProposals.bases(setup)) {
+            if (slower < base && best.placeMm() > CLOSE_MM) {
+                CourseTrial here = race.at(slower, goal, best.share());
+                if (here.cost(goal) > WORTH_BEING_SLOWER * best.cost(goal)) {
+                    break;
                 }
+                best = here;
             }
         }
-        return all;
-    }
-
-    private List<CourseTrial> around(List<CourseTrial> best) {
-        List<CourseTrial> all = new ArrayList<>(best);
-        for (CourseTrial one : best.subList(0, Math.min(4, best.size()))) {
-            for (double kp : AROUND) {
-                for (double kd : AROUND) {
-                    CourseTrial near =
-                            new CourseTrial(two(one.kp() * kp), two(one.kd() * kd), one.base(), CourseTrial.NONE);
-                    if (all.stream()
-                            .noneMatch(t -> t.kp() == near.kp() && t.kd() == near.kd() && t.base() == near.base())) {
-                        all.add(near);
-                    }
-                }
-            }
-        }
-        return driven(all, ROUND_RUNS[0] + ROUND_RUNS[1]);
-    }
-
-    private List<CourseTrial> better(List<CourseTrial> all, int count) {
-        return all.stream()
-                .sorted(Comparator.comparingDouble(t -> t.cost(goal)))
-                .limit(count)
-                .toList();
-    }
-
-    /** All with so many runs more; those that are behind catch up, so that all have seen the same starts. */
-    private List<CourseTrial> driven(List<CourseTrial> all, int runs) {
-        int upTo = all.stream().mapToInt(t -> t.results().length).max().orElse(0) + runs;
-        List<CourseTrial> more = all.stream().map(t -> t.upTo(upTo)).toList();
-        List<Missing> missing = new ArrayList<>();
-        for (int i = 0; i < more.size(); i++) {
-            CourseTrial one = more.get(i);
-            Setup at = setup.withLaw(
-                    setup.law().withGains(one.kp(), setup.law().ki(), one.kd()).withBaseCommand(one.base()));
-            for (int run = all.get(i).results().length; run < upTo; run++) {
-                missing.add(new Missing(one, at, run));
-            }
-        }
-        // Each run by itself: of three settings two threads would drive two, and one of them the third alone.
-        workers.run(missing.size(), i -> drive(missing.get(i)), job);
-        return more;
-    }
-
-    private record Missing(CourseTrial of, Setup at, int run) {}
-
-    private void drive(Missing missing) {
-        Start start = Spread.TYPICAL.draw(0, seed, missing.run());
-        missing.of().results()[missing.run()] = Twin.run(track, missing.at(), start);
+        return best;
     }
 
     private List<CourseAdvice.School> schools() {
         List<StartingGains> schools = StartingGains.of(setup);
-        List<CourseTrial> tried = driven(
+        CourseProposals atSetSpeed = CourseProposals.at(setup, setup.law().baseCommand());
+        List<CourseTrial> tried = race.driven(
                 schools.stream()
-                        .map(s -> new CourseTrial(s.kp(), s.kd(), setup.law().baseCommand(), CourseTrial.NONE))
+                        .map(s -> CourseTrial.of(
+                                atSetSpeed.gains(s.kp(), s.kd()), setup.law().baseCommand()))
                         .toList(),
                 SCHOOL_RUNS);
         List<CourseAdvice.School> all = new ArrayList<>();
@@ -224,9 +168,7 @@ public final class CourseAdvisor {
     private CourseAdvice.Limits limits(CourseTrial best) {
         double full = setup.robot().drive().fullCommand();
         double faster = Math.min(full, best.base() * FASTER);
-        CourseTrial hurried = driven(
-                        List.of(new CourseTrial(best.kp(), best.kd(), faster, CourseTrial.NONE)), SCHOOL_RUNS)
-                .get(0);
+        CourseTrial hurried = race.driven(List.of(best.at(faster)), SCHOOL_RUNS).get(0);
         double[] lost = Arrays.stream(hurried.results())
                 .filter(r -> !r.completed())
                 .mapToDouble(RunResult::sMm)
@@ -242,9 +184,5 @@ public final class CourseAdvisor {
                 faster == full,
                 setup.robot().drive().lagS() + loopS,
                 loopS);
-    }
-
-    private static double two(double value) {
-        return Rounding.significant(value, 2);
     }
 }

@@ -17,6 +17,7 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Part;
 import fahrbahn.core.table.Pose;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -52,11 +53,35 @@ class CourseAdvisorTest {
                     .filter(s -> s.chance().completed() > 0)
                     .forEach(s -> assertThat(advice.lapS()).isLessThan(s.lapS()));
         } else if (goal == Goal.FINISH) {
-            assertThat(advice.baseCommand()).isEqualTo(Setups.pair().law().baseCommand());
+            double fastest = advise(Setups.pair(), Goal.LAP, 2).baseCommand();
+            assertThat(advice.baseCommand()).isLessThan(0.75 * fastest).isGreaterThan(0.5 * fastest);
+            assertThat(advice.margins().keepsMargins()).isTrue();
+            assertThat(advice.limits().part()).isEmpty();
         } else {
-            assertThat(advice.placeMm()).isLessThan(6);
+            assertThat(advice.placeMm()).isLessThan(2);
         }
         assertThat(LimitWords.of(advice.limits())).contains(advice.limits().full() ? "the drive" : "lag: ");
+    }
+
+    /** A coach who begins slowly is advised as one who begins at twice the speed. */
+    @ParameterizedTest
+    @EnumSource(Goal.class)
+    void doesNotRestOnTheSpeedAndTheGainsThatAreSet(Goal goal) {
+        Setup pair = Setups.pair();
+        List<CourseAdvice> all = Stream.of(0.15, 1.0, 2.0)
+                .map(share -> pair.withLaw(pair.law()
+                        .withBaseCommand(share * pair.law().baseCommand())
+                        .withGains(share, 0, 3 * share)))
+                .map(setup -> advise(setup, goal, 2))
+                .toList();
+        assertThat(all)
+                .extracting(a -> List.of(a.kp(), a.kd(), a.baseCommand(), a.lapS(), a.limits()))
+                .containsOnly(List.of(
+                        all.get(0).kp(),
+                        all.get(0).kd(),
+                        all.get(0).baseCommand(),
+                        all.get(0).lapS(),
+                        all.get(0).limits()));
     }
 
     @Test
