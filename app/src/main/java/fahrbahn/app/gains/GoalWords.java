@@ -1,5 +1,6 @@
 package fahrbahn.app.gains;
 
+import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.tuning.LimitWords;
@@ -33,10 +34,16 @@ final class GoalWords {
                 ? ", stopping within \u00b1 " + Words.number(2 * a.placeMm(), 2) + " mm along"
                 : "";
         return "Take " + setting + ": " + ChanceWords.of(a.chance(), found.table()) + ", "
-                + Words.number(a.lapS(), 3) + " s" + place + ". By loop theory it wiggles at "
-                + Words.number(a.margins().gainMargin(), 2) + " times these gains and has "
-                + Words.number(a.margins().bendMargin(), 2) + " times what the bend needs. " + limits(a.limits())
+                + Words.number(a.lapS(), 3) + " s" + place + ". " + margins(a.margins()) + " " + limits(a.limits())
                 + ". U puts it on the robot.";
+    }
+
+    private static String margins(GainAdvice margins) {
+        if (margins.gainMargin() <= 1) {
+            return "On a long straight it may wiggle with them; what finishes this course decided.";
+        }
+        return "By loop theory it wiggles at " + Words.number(margins.gainMargin(), 2) + " times these gains and has "
+                + Words.number(margins.bendMargin(), 2) + " times what the bend needs.";
     }
 
     private static String limits(CourseAdvice.Limits limits) {

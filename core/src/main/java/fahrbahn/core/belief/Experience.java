@@ -1,6 +1,7 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.Goal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -19,23 +20,26 @@ final class Experience {
     private static final double NEAR_KD = Math.log(1.6);
     private static final double NEAR_SPEED = Math.log(1.1);
 
-    /** A lap so much longer than the best that was timed is no success, whatever it looked like. */
+    /** A lap so much longer than the best that was timed is no success, whatever it looked like; to one who has to finish it may be longer. */
     private static final double SLOW_LAP = 1.15;
+
+    private static final double SLOW_FINISH = 2;
 
     private static final double WIGGLED_ROUND = 0.45;
     private static final double WIGGLED_PERHAPS_ROUND = 0.3;
     private static final double MUCH_ALIKE = 0.8;
 
     private final List<Trial> trials;
-    private final double bestLapS;
+    private final double mostLapS;
 
-    Experience(List<Trial> trials) {
+    Experience(List<Trial> trials, Goal goal) {
         this.trials = trials.stream().filter(t -> !unclear(t.seen())).toList();
-        this.bestLapS = trials.stream()
+        double bestLapS = trials.stream()
                 .filter(t -> t.lapS().isPresent())
                 .mapToDouble(t -> t.lapS().getAsDouble())
                 .min()
                 .orElse(Double.POSITIVE_INFINITY);
+        this.mostLapS = (goal == Goal.LAP ? SLOW_LAP : SLOW_FINISH) * bestLapS;
     }
 
     /** Says nothing of gains. */
@@ -57,16 +61,29 @@ final class Experience {
         double well = TWIN_COUNTS * byTheTwin;
         double all = TWIN_COUNTS;
         for (Trial trial : trials) {
-            double alike = alike(setting, trial);
+            double went = went(trial, anyLap);
+            double alike = alike(asTold(setting, trial, went), trial);
             all += alike;
-            well += alike * went(trial, anyLap);
+            well += alike * went;
         }
         return well / all;
     }
 
+    /**
+     * What a trial tells of a setting that differs in speed alone: with the same gains, what wiggled or was lost does so faster too, and what was too slow is
+     * so slower too.
+     */
+    private static Candidate asTold(Candidate setting, Trial trial, double went) {
+        boolean failed = trial.finish() == Trial.Finish.LOST || trial.seen() == Seen.WIGGLES;
+        boolean tooSlow = !failed && went == 0;
+        boolean same = failed && setting.baseCommand() > trial.baseCommand()
+                || tooSlow && setting.baseCommand() < trial.baseCommand();
+        return same ? new Candidate(setting.kp(), setting.kd(), trial.baseCommand()) : setting;
+    }
+
     /** How well it went: 1 for smoothly round, less where it wiggled, least where nobody said whether it came round. */
     private double went(Trial trial, boolean anyLap) {
-        if (trial.finish() == Trial.Finish.LOST || !anyLap && trial.lapS().orElse(0) > SLOW_LAP * bestLapS) {
+        if (trial.finish() == Trial.Finish.LOST || !anyLap && trial.lapS().orElse(0) > mostLapS) {
             return 0;
         }
         if (trial.seen() == Seen.SMOOTH) {

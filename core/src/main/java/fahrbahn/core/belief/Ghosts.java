@@ -140,6 +140,11 @@ final class Ghosts {
         return become(setup.withLaw(setup.law().withBaseCommand(baseCommand)), ghost);
     }
 
+    /** The way that is driven, at the speed of a straight line. */
+    double straightLapS(Particle ghost, double baseCommand) {
+        return tracks.get(0).finishMm() / become(ghost, baseCommand).speedMmPerS();
+    }
+
     Setup setup() {
         return setup;
     }

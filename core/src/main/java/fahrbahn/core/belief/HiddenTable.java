@@ -5,12 +5,14 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.CourseProposals;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
+import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 
@@ -22,65 +24,84 @@ public final class HiddenTable {
     private static final int JUDGED_RUNS = 100;
     private static final int MAY_BE_LOST = 1;
 
-    /** Shares of full turn for full error, of Kd to Kp, and of the set speed: where its best lap is looked for. */
+    /** Shares of full turn for full error, and of Kd to Kp: where its best lap is looked for. */
     private static final double[] GRID = {0.15, 0.25, 0.4, 0.6, 0.9, 1.3, 2, 3};
 
     private static final double[] RATIOS = {0, 1, 2.5, 5, 10, 20};
+
+    /** Of the set speed, for ways of tuning that keep it. */
     private static final double[] SPEEDS = {1, 0.8, 0.6, 0.45};
+
+    private static final double GOOD_LAP = 1.1;
 
     private final Setup hidden;
     private final Track track;
     private final long seed;
     private final SplittableRandom random;
-    private double bestLapS;
+    private final Bests bests;
     private int trials;
 
-    private HiddenTable(Setup hidden, Track track, long seed, double bestLapS) {
+    /** Worked out when first asked for, and only once for a robot: it takes thousands of runs. */
+    private static final class Bests {
+        private double lapS = Double.NaN;
+        private double lapAtSetSpeedS = Double.NaN;
+    }
+
+    private HiddenTable(Setup hidden, Track track, long seed, Bests bests) {
         this.hidden = hidden;
         this.track = track;
         this.seed = seed;
         this.random = new SplittableRandom(seed);
-        this.bestLapS = bestLapS;
+        this.bests = bests;
     }
 
     /** The same table and robot, nothing tried yet. */
     public HiddenTable anew() {
-        return new HiddenTable(hidden, track, seed, bestLapS());
+        return new HiddenTable(hidden, track, seed, bests);
     }
 
-    /** Whether there is a setting that does it. */
-    public boolean solvable() {
-        return Double.isFinite(bestLapS());
-    }
-
-    /** Worked out when first asked for: it takes thousands of runs. */
-    private double bestLapS() {
-        if (Double.isNaN(bestLapS)) {
-            bestLapS = best();
-        }
-        return bestLapS;
-    }
-
-    /** The least time in which 99 % of runs get round, at the set speed or the next below at which they do. */
-    private double best() {
-        for (double speed : SPEEDS) {
-            double base = speed * hidden.law().baseCommand();
-            double unit = 2 * base / UsualLaws.top(hidden);
+    /** The least time in which 99 % of runs get round at any speed the drive has; infinite where there is none. */
+    double bestLapS() {
+        if (Double.isNaN(bests.lapS)) {
             double least = Double.POSITIVE_INFINITY;
-            for (double kp : GRID) {
-                for (double ratio : RATIOS) {
-                    Candidate setting = new Candidate(kp * unit, ratio * kp * unit, base);
-                    RunResult run = Twin.run(track, at(setting), Start.noisy(0, seed));
-                    if (run.completed() && run.timeS() < least) {
-                        least = Math.min(least, meanLapS(setting));
-                    }
+            for (double base : CourseProposals.bases(hidden)) {
+                double speed =
+                        hidden.withLaw(hidden.law().withBaseCommand(base)).speedMmPerS();
+                if (least < track.finishMm() / speed) {
+                    break; // no slower one is quicker
+                }
+                least = Math.min(least, bestLapS(base));
+            }
+            bests.lapS = least;
+        }
+        return bests.lapS;
+    }
+
+    /** The same at the set speed, or the next below at which they do. */
+    private double bestLapAtSetSpeedS() {
+        if (Double.isNaN(bests.lapAtSetSpeedS)) {
+            bests.lapAtSetSpeedS = Arrays.stream(SPEEDS)
+                    .map(speed -> bestLapS(speed * hidden.law().baseCommand()))
+                    .filter(Double::isFinite)
+                    .findFirst()
+                    .orElse(Double.POSITIVE_INFINITY);
+        }
+        return bests.lapAtSetSpeedS;
+    }
+
+    private double bestLapS(double base) {
+        double unit = 2 * base / UsualLaws.top(hidden);
+        double least = Double.POSITIVE_INFINITY;
+        for (double kp : GRID) {
+            for (double ratio : RATIOS) {
+                Candidate setting = new Candidate(kp * unit, ratio * kp * unit, base);
+                RunResult run = Twin.run(track, at(setting), Start.noisy(0, seed));
+                if (run.completed() && run.timeS() < least) {
+                    least = Math.min(least, meanLapS(setting));
                 }
             }
-            if (Double.isFinite(least)) {
-                return least;
-            }
         }
-        return Double.POSITIVE_INFINITY;
+        return least;
     }
 
     /**
@@ -98,7 +119,7 @@ public final class HiddenTable {
 
     static HiddenTable of(Setup setup, Ground ground, Particle secrets, long seed, SeenTable.Cells cells) {
         Setup hidden = Ghosts.become(setup, secrets);
-        return new HiddenTable(hidden, Track.of(ground, hidden, cells), seed, Double.NaN);
+        return new HiddenTable(hidden, Track.of(ground, hidden, cells), seed, new Bests());
     }
 
     public Setup hidden() {
@@ -162,13 +183,18 @@ public final class HiddenTable {
         return seen == Seen.SMOOTH || seen == Seen.TURNS_AWAY || Sight.lost(seen);
     }
 
-    /** Whether a setting does it: 99 % of runs finish, in at most a tenth more than its best lap. */
+    /** Whether a setting does it: 99 % of runs finish, in at most a tenth more than its best lap at any speed. */
     public boolean solves(Candidate setting) {
-        return meanLapS(setting) <= 1.1 * bestLapS();
+        return meanLapS(setting) <= GOOD_LAP * bestLapS();
+    }
+
+    /** The same for ways that keep the set speed: its best lap there. */
+    public boolean solvesAtSetSpeed(Candidate setting) {
+        return meanLapS(setting) <= GOOD_LAP * bestLapAtSetSpeedS();
     }
 
     /** Infinite where fewer than 99 % finish. */
-    private double meanLapS(Candidate setting) {
+    double meanLapS(Candidate setting) {
         Setup at = at(setting);
         int lost = 0;
         double time = 0;

@@ -5,8 +5,6 @@ import fahrbahn.core.check.Rounding;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.GainAdvisor;
-import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Outcome.Seen;
 import java.util.ArrayList;
@@ -22,7 +20,9 @@ final class Proposals {
     private static final double[] SHARES_OF_FULL_TURN = {0.1, 0.3, 1};
     private static final double[] AROUND_KP = {0.75, 1, 1.33};
     private static final double[] AROUND_KD = {0.6, 1, 1.6};
+    private static final double[] A_LITTLE = {0.93, 1.08, 1.16};
     private static final int DIGITS = 2;
+    private static final int BASE_DIGITS = 3;
 
     private final Story story;
     private final Ghosts ghosts;
@@ -34,17 +34,25 @@ final class Proposals {
         this.belief = belief;
     }
 
-    /** @param shares of the set base command */
-    List<Candidate> at(List<Double> shares) {
+    /** At one speed. */
+    List<Candidate> at(double base) {
         Set<Candidate> all = new LinkedHashSet<>();
-        for (double share : shares) {
-            double base = base(share);
-            if (!Double.isNaN(base)) {
-                addFor(all, ghosts.become(belief.middle(), base));
-                all.addAll(aboutFullTurn(base));
+        addFor(all, ghosts.become(belief.middle(), base));
+        all.addAll(aboutFullTurn(base));
+        return List.copyOf(all);
+    }
+
+    /** Between one speed and the next. */
+    List<Candidate> slowerAndFaster(Candidate setting) {
+        double full = story.setup().robot().drive().fullCommand();
+        List<Candidate> all = new ArrayList<>();
+        for (double share : A_LITTLE) {
+            double base = Rounding.significant(share * setting.baseCommand(), BASE_DIGITS);
+            if (base <= full) {
+                all.add(new Candidate(setting.kp(), setting.kd(), base));
             }
         }
-        return List.copyOf(all);
+        return all;
     }
 
     /** About what has gone best so far. */
@@ -58,27 +66,14 @@ final class Proposals {
         return all;
     }
 
-    /** What the coach has set, and what has been seen to get round. */
+    /** What has been seen to get round. */
     List<Candidate> known() {
-        Set<Candidate> all = new LinkedHashSet<>();
-        Law law = story.setup().law();
-        if (law.kp() > 0) {
-            all.add(new Candidate(law.kp(), law.kd(), law.baseCommand()));
-        }
-        story.trials().stream()
+        return story.trials().stream()
                 .filter(t -> t.finish() != Trial.Finish.LOST)
                 .filter(t -> t.seen() == Seen.SMOOTH || t.seen() == Seen.WIGGLES)
-                .forEach(t -> all.add(new Candidate(t.kp(), t.kd(), t.baseCommand())));
-        return List.copyOf(all);
-    }
-
-    /** NaN where the wheels would not turn, or where full command is met already. */
-    private double base(double share) {
-        Drive drive = story.setup().robot().drive();
-        double set = story.setup().law().baseCommand();
-        double least = 1.05 * drive.traits().curve().startsAboveCommand();
-        double base = share == 1 ? set : Rounding.significant(set * share, 3);
-        return base > least && (base <= drive.fullCommand() || share == 1) ? base : Double.NaN;
+                .map(t -> new Candidate(t.kp(), t.kd(), t.baseCommand()))
+                .distinct()
+                .toList();
     }
 
     /** For robots that no theory fits: from a tenth of full turn for full error up. */

@@ -5,10 +5,11 @@ import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome.Seen;
-import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.CourseProposals;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,9 +20,19 @@ import java.util.stream.IntStream;
 /** Drives settings with robots drawn from a belief, all with a few and the better ones with more, and chooses. */
 final class Search {
     private static final double SUSPICIOUS = 0.5;
-    private static final int FIRST_ROBOTS = 8;
+
+    /** With so few robots what is lost everywhere is soon left out. */
+    private static final int FIRST_ROBOTS = 3;
+
+    private static final int MOST_OF_THEM = 2;
+
+    private static final int FIRST_KEPT = 60;
+    private static final int MORE_ROBOTS = 8;
     private static final int ROBOTS = 25;
     private static final int KEPT = 10;
+
+    /** Of the best, so many are tried a little slower and faster. */
+    private static final int FINER = 2;
 
     /** Started twice, a robot that is lost now and then shows it. */
     private static final int STARTS = 2;
@@ -40,12 +51,6 @@ final class Search {
     /** Of the trials there is time for. */
     private static final double CONFIRMING = 0.25;
 
-    /** Of the set base command; the next list only where the ones before promise less than {@link #ENOUGH}. */
-    private static final List<List<Double>> LAP_SHARES = List.of(List.of(1.0, 1.25, 1.6, 2.1), List.of(0.75));
-
-    private static final List<List<Double>> FINISH_SHARES = List.of(List.of(1.0), List.of(0.75), List.of(0.5));
-    private static final double ENOUGH = 0.6;
-
     private final Story story;
     private final Ghosts ghosts;
     private final Belief belief;
@@ -58,7 +63,7 @@ final class Search {
         this.story = story;
         this.ghosts = ghosts;
         this.belief = belief;
-        this.experience = new Experience(story.trials());
+        this.experience = new Experience(story.trials(), story.goal());
         this.seed = seed;
         this.workers = workers;
         this.job = job;
@@ -113,20 +118,45 @@ final class Search {
     }
 
     private Prospects prospects() {
-        Set<Candidate> kept = new LinkedHashSet<>();
         Proposals proposals = new Proposals(story, ghosts, belief);
-        Prospects found = null;
-        for (List<Double> shares : story.goal() == Goal.LAP ? LAP_SHARES : FINISH_SHARES) {
-            List<Candidate> wide = new ArrayList<>(proposals.at(shares));
-            experience.best().map(proposals::about).ifPresent(wide::addAll);
-            kept.addAll(driven(wide, FIRST_ROBOTS, 1).best(KEPT));
-            kept.addAll(proposals.known());
-            found = driven(List.copyOf(kept), ROBOTS, STARTS);
-            if (found.worth(found.best()) >= ENOUGH) {
-                break; // slower is safer still, but nobody wants to be slower than is needed
+        List<Candidate> better = fromFullSpeedDown(proposals).best(FIRST_KEPT);
+        List<Candidate> good = driven(better, MORE_ROBOTS, 1).best(KEPT);
+        Set<Candidate> kept = new LinkedHashSet<>(good);
+        kept.addAll(proposals.known());
+        good.stream().limit(FINER).map(proposals::slowerAndFaster).forEach(kept::addAll);
+        return driven(List.copyOf(kept), ROBOTS, STARTS);
+    }
+
+    /** Whatever speed is set: settings at all that the drive has, but for those so slow that most robots have one whose lap is much shorter. */
+    private Prospects fromFullSpeedDown(Proposals proposals) {
+        List<Candidate> settings = new ArrayList<>();
+        List<RunResult[][]> runs = new ArrayList<>();
+        List<Particle> robots = belief.some(FIRST_ROBOTS);
+        double[] bestLapS = new double[FIRST_ROBOTS];
+        Arrays.fill(bestLapS, Double.POSITIVE_INFINITY);
+        double poor = Prospects.poorLap(story.goal());
+        for (double base : CourseProposals.bases(story.setup())) {
+            long tooSlow = IntStream.range(0, FIRST_ROBOTS)
+                    .filter(i -> poor * bestLapS[i] < ghosts.straightLapS(robots.get(i), base))
+                    .count();
+            if (tooSlow >= MOST_OF_THEM) {
+                break;
+            }
+            add(proposals.at(base), settings, runs);
+            for (RunResult[][] setting : runs) {
+                for (int i = 0; i < FIRST_ROBOTS; i++) {
+                    RunResult run = setting[i][0];
+                    bestLapS[i] = run != null && run.completed() ? Math.min(bestLapS[i], run.timeS()) : bestLapS[i];
+                }
             }
         }
-        return found;
+        experience.best().ifPresent(best -> add(proposals.about(best), settings, runs));
+        return new Prospects(settings, runs.toArray(RunResult[][][]::new), story.goal(), experience);
+    }
+
+    private void add(List<Candidate> more, List<Candidate> settings, List<RunResult[][]> runs) {
+        settings.addAll(more);
+        runs.addAll(List.of(runs(more, FIRST_ROBOTS, 1)));
     }
 
     /** What the best choice is expected to be worth after the most telling trial. */
@@ -198,6 +228,10 @@ final class Search {
     }
 
     private Prospects driven(List<Candidate> settings, int robots, int starts) {
+        return new Prospects(settings, runs(settings, robots, starts), story.goal(), experience);
+    }
+
+    private RunResult[][][] runs(List<Candidate> settings, int robots, int starts) {
         List<Particle> some = belief.some(robots);
         RunResult[][][] runs = new RunResult[settings.size()][robots][starts];
         workers.run(
@@ -210,7 +244,7 @@ final class Search {
                     }
                 },
                 job);
-        return new Prospects(settings, runs, story.goal(), experience);
+        return runs;
     }
 
     private Start start(int i) {

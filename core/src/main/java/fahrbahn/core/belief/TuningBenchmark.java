@@ -1,5 +1,6 @@
 package fahrbahn.core.belief;
 
+import fahrbahn.core.check.Rounding;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.law.UsualLaws;
@@ -11,10 +12,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.Consumer;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 
 /**
- * Trials that ways of tuning need on hidden robots until one has found a setting that does it: the next trial of the belief, and three ladders
- * that coaches climb by hand.
+ * Trials that ways of tuning need on hidden robots until one has found a setting that does it: the next trial of the belief, begun at any speed and
+ * to find the best lap at any, and ladders that coaches climb by hand, begun at a speed that suits the robot and to find its best lap at that.
  */
 public final class TuningBenchmark {
     /** Nobody tries longer. */
@@ -27,6 +31,11 @@ public final class TuningBenchmark {
 
     /** Steering over the whole scale, in full commands. */
     private static final double MOST_TIMES_FULL = 1000;
+
+    /** Of the speed that the coach's lane leaves open; the ladders, which keep their speed, begin at that. */
+    private static final double SLOWEST_BEGUN = 0.15;
+
+    private static final double FASTEST_BEGUN = 2;
 
     private TuningBenchmark() {}
 
@@ -103,28 +112,33 @@ public final class TuningBenchmark {
     private static Needed of(Setup believed, Course course, double wider, long seed) {
         HiddenTable judge = HiddenTable.of(believed, course, wider, seed);
         int[] ladders = new int[HandLadder.values().length];
-        if (!judge.solvable()) {
-            Arrays.fill(ladders, NEVER);
-            return new Needed(believed, NEVER, ladders);
-        }
         for (HandLadder ladder : HandLadder.values()) {
             List<Trial> trials = new ArrayList<>();
             HiddenTable table = judge.anew();
             ladders[ladder.ordinal()] = climbed(
                     table,
+                    table::solvesAtSetSpeed,
                     () -> Optional.of(ladder.next(believed, trials)).filter(c -> believable(believed, c)),
                     trials::add);
         }
-        Tuner tuner = new Tuner(believed, Prior.GUESSED, course, Goal.FINISH, seed, Workers.of(1), Job.UNWATCHED);
+        Setup begun = begunAt(believed, new SplittableRandom(seed + 1));
+        HiddenTable table = HiddenTable.of(begun, course, wider, seed);
+        Tuner tuner = new Tuner(begun, Prior.GUESSED, course, Goal.LAP, seed, Workers.of(1), Job.UNWATCHED);
         int[] left = {MOST_TRIALS};
         int next = climbed(
-                judge.anew(),
-                () -> {
-                    NextTrial answer = tuner.next(left[0]--, Job.UNWATCHED);
-                    return answer.next();
-                },
+                table,
+                table::solves,
+                () -> tuner.next(left[0]--, Job.UNWATCHED).next(),
                 trial -> tuner.see(trial, Job.UNWATCHED));
         return new Needed(believed, next, ladders);
+    }
+
+    /** From a speed that somebody typed, anything from far too slow to far too fast. */
+    static Setup begunAt(Setup nominal, SplittableRandom random) {
+        double share = SLOWEST_BEGUN * Math.pow(FASTEST_BEGUN / SLOWEST_BEGUN, random.nextDouble());
+        double base = Rounding.significant(share * nominal.law().baseCommand(), 2);
+        return nominal.withLaw(nominal.law()
+                .withBaseCommand(Math.min(base, nominal.robot().drive().fullCommand())));
     }
 
     /** Far beyond it, even the most patient coach looks for another mistake. */
@@ -134,15 +148,13 @@ public final class TuningBenchmark {
     }
 
     private static int climbed(
-            HiddenTable table,
-            java.util.function.Supplier<Optional<Candidate>> next,
-            java.util.function.Consumer<Trial> seen) {
+            HiddenTable table, Predicate<Candidate> solves, Supplier<Optional<Candidate>> next, Consumer<Trial> seen) {
         for (int i = 1; i <= MOST_TRIALS; i++) {
             Optional<Candidate> setting = next.get();
             if (setting.isEmpty()) {
                 return NEVER;
             }
-            if (table.solves(setting.get())) {
+            if (solves.test(setting.get())) {
                 return i;
             }
             seen.accept(table.attempt(setting.get()));

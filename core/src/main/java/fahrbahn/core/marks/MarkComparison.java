@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Every school judged by what it has not learnt from: each reading with itself left out, and, where some surface has several captures, each
@@ -21,6 +22,13 @@ import java.util.Set;
 public final class MarkComparison {
     /** Of the light ground, in the mean of the darkest channel: less is another white. */
     private static final double BRIGHTER = 1.1;
+
+    private static final List<MarkSchool> NEAREST = List.of(
+            MarkSchool.SCALED_CENTRES, MarkSchool.CONE_CENTRES, MarkSchool.CYLINDER_CENTRES, MarkSchool.COVARIANCE);
+
+    private static final List<MarkSchool> SIMPLEST_FIRST = Stream.concat(
+                    Stream.of(MarkSchool.ONE_CHANNEL, MarkSchool.ONE_SHARE, MarkSchool.BOX), NEAREST.stream())
+            .toList();
 
     private final List<MarkSample> samples;
     private final ColourScale scale;
@@ -83,17 +91,16 @@ public final class MarkComparison {
         return byCapture(school).orElse(byReading(school));
     }
 
-    /** The school with the fewest misreads that matter; of equal ones that with the fewest in all, then the simplest program. */
+    /**
+     * Of the schools that misread no more than the best of the nearest means, that with the fewest misreads that matter, then the fewest in all, then
+     * the simplest program. Boxes and levels fit one capture however the light differs from the next: they are not recommended before they have
+     * been judged by captures they have not seen.
+     */
     public MarkSchool recommended() {
-        List<MarkSchool> simplestFirst = List.of(
-                MarkSchool.ONE_CHANNEL,
-                MarkSchool.ONE_SHARE,
-                MarkSchool.BOX,
-                MarkSchool.SCALED_CENTRES,
-                MarkSchool.CONE_CENTRES,
-                MarkSchool.CYLINDER_CENTRES,
-                MarkSchool.COVARIANCE);
-        return simplestFirst.stream()
+        int fewest = NEAREST.stream().mapToInt(s -> of(s).misreads()).min().orElseThrow();
+        List<MarkSchool> judged = byCapture.isEmpty() ? NEAREST : SIMPLEST_FIRST;
+        return judged.stream()
+                .filter(s -> of(s).misreads() <= fewest)
                 .min(Comparator.comparingInt((MarkSchool s) -> of(s).harmful()).thenComparingInt(s -> of(s).misreads()))
                 .orElseThrow();
     }

@@ -11,6 +11,8 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.table.PathTracker;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.CourseProposals;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
@@ -41,6 +43,7 @@ final class ForeignRobot {
     private final double sticksBelow;
     private final double delayS;
     private double bestLapS = Double.NaN;
+    private double bestLapAtSetSpeedS = Double.NaN;
     private int trials;
 
     ForeignRobot(Setup believed, Course course, long seed) {
@@ -94,8 +97,8 @@ final class ForeignRobot {
         int delay = (int) Math.round(delayS / DT_S);
         double[] sentLeft = new double[delay + 1];
         double[] sentRight = new double[delay + 1];
-        java.util.Arrays.fill(sentLeft, setting.baseCommand());
-        java.util.Arrays.fill(sentRight, setting.baseCommand());
+        Arrays.fill(sentLeft, setting.baseCommand());
+        Arrays.fill(sentRight, setting.baseCommand());
         double commandLeft = setting.baseCommand();
         double commandRight = setting.baseCommand();
         int perTick = (int) Math.round(periodS / DT_S);
@@ -217,8 +220,14 @@ final class ForeignRobot {
                 OptionalDouble.empty());
     }
 
+    /** Whether a setting comes within a tenth of its best lap at any speed. */
     boolean solves(Candidate setting) {
         return lapS(setting) <= 1.1 * bestLapS();
+    }
+
+    /** The same for ways that keep their speed: of its best lap there, or at the next slower one at which any gains do it. */
+    boolean solvesAtSetSpeed(Candidate setting) {
+        return lapS(setting) <= 1.1 * bestLapAtSetSpeedS();
     }
 
     boolean solvable() {
@@ -238,21 +247,38 @@ final class ForeignRobot {
     }
 
     private double bestLapS() {
-        for (double share : SPEEDS) {
-            if (!Double.isNaN(bestLapS)) {
-                return bestLapS;
-            }
-            double base = share * believed.law().baseCommand();
-            double unit = 2 * base / UsualLaws.top(believed);
-            double least = Double.POSITIVE_INFINITY;
-            for (double kp : KPS) {
-                for (double ratio : RATIOS) {
-                    least = Math.min(least, lapS(new Candidate(kp * unit, ratio * kp * unit, base)));
+        if (Double.isNaN(bestLapS)) {
+            bestLapS = Double.POSITIVE_INFINITY;
+            for (double base : CourseProposals.bases(believed)) {
+                double mmPerS = speed * base / believed.robot().drive().fullCommand();
+                if (bestLapS < course.path().lengthMm() / mmPerS) {
+                    break; // no slower one is quicker
                 }
+                bestLapS = Math.min(bestLapS, bestLapS(base));
             }
-            bestLapS = Double.isFinite(least) ? least : Double.NaN;
         }
-        bestLapS = Double.isNaN(bestLapS) ? Double.POSITIVE_INFINITY : bestLapS;
         return bestLapS;
+    }
+
+    private double bestLapAtSetSpeedS() {
+        if (Double.isNaN(bestLapAtSetSpeedS)) {
+            bestLapAtSetSpeedS = Arrays.stream(SPEEDS)
+                    .map(share -> bestLapS(share * believed.law().baseCommand()))
+                    .filter(Double::isFinite)
+                    .findFirst()
+                    .orElse(Double.POSITIVE_INFINITY);
+        }
+        return bestLapAtSetSpeedS;
+    }
+
+    private double bestLapS(double base) {
+        double unit = 2 * base / UsualLaws.top(believed);
+        double least = Double.POSITIVE_INFINITY;
+        for (double kp : KPS) {
+            for (double ratio : RATIOS) {
+                least = Math.min(least, lapS(new Candidate(kp * unit, ratio * kp * unit, base)));
+            }
+        }
+        return least;
     }
 }

@@ -15,7 +15,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 
-/** The next trial on robots that are no twins. */
+/** The next trial on robots that are no twins, begun at any speed. */
 class ForeignRobotTest extends Repeated {
     private static final int MOST = 30;
 
@@ -23,13 +23,14 @@ class ForeignRobotTest extends Repeated {
     static int[] needed(long seed) {
         Course course = TuningRobots.course();
         Setup believed = TuningRobots.drawn(new SplittableRandom(seed));
-        ForeignRobot robot = new ForeignRobot(believed, course, seed);
+        Setup begun = TuningBenchmark.begunAt(believed, new SplittableRandom(seed + 1));
+        ForeignRobot robot = new ForeignRobot(begun, course, seed);
         int[] needed = new int[1 + HandLadder.values().length];
         if (!robot.solvable()) {
             Arrays.fill(needed, MOST + 1);
             return needed;
         }
-        Tuner tuner = new Tuner(believed, Prior.GUESSED, course, Goal.FINISH, seed, Workers.of(1), Job.UNWATCHED);
+        Tuner tuner = new Tuner(begun, Prior.GUESSED, course, Goal.LAP, seed, Workers.of(1), Job.UNWATCHED);
         needed[0] = MOST + 1;
         for (int i = 1; i <= MOST; i++) {
             Optional<Candidate> next = tuner.next(MOST + 1 - i, Job.UNWATCHED).next();
@@ -45,7 +46,7 @@ class ForeignRobotTest extends Repeated {
             int i = 1;
             while (i <= MOST) {
                 Candidate next = ladder.next(believed, trials);
-                if (robot.solves(next)) {
+                if (anew.solvesAtSetSpeed(next)) {
                     break;
                 }
                 trials.add(anew.attempt(next));

@@ -85,12 +85,30 @@ class NextTrialTest extends Repeated {
                         within(1e-6 * scaled.next().orElseThrow().kp()));
     }
 
+    /** What a coach typed as speed and gains is no trial: a slow beginner is told the same as a fast one. */
+    @Test
+    void doesNotRestOnTheSpeedAndTheGainsThatAreSet() {
+        List<Trial> trials = List.of(seen(0.1, 0, Seen.LOST_BEND), seen(1.2, 0, Seen.WIGGLES));
+        Setup pair = Setups.pair();
+        NextTrial usual = next(pair, Goal.LAP, 4, trials, 2);
+        for (double share : new double[] {0.15, 2}) {
+            Setup begun = pair.withLaw(
+                    pair.law().withBaseCommand(share * pair.law().baseCommand()).withGains(share, 0, 2 * share));
+            NextTrial other = next(begun, Goal.LAP, 4, trials, 2);
+            assertThat(other.next()).isEqualTo(usual.next());
+            assertThat(other.best()).isEqualTo(usual.best());
+        }
+        // At a sixth of the speed nothing else was asked for than twice as much.
+        assertThat(usual.next().orElseThrow().baseCommand())
+                .isGreaterThan(10 * 0.15 * pair.law().baseCommand());
+    }
+
     @Test
     void endsWhenOneMoreTrialWouldNotChangeTheChoice() {
         NextTrial first = next(Setups.pair(), Goal.FINISH, 6, List.of(), 2);
         assertThat(first.next()).isPresent();
         Candidate tried = first.next().get();
-        Trial smooth = seen(tried.kp(), tried.kd(), Seen.SMOOTH);
+        Trial smooth = Trial.of(tried.kp(), tried.kd(), tried.baseCommand(), Seen.SMOOTH);
         // Once is luck too easily.
         assertThat(next(Setups.pair(), Goal.FINISH, 5, List.of(smooth), 2).next())
                 .isPresent();

@@ -10,6 +10,7 @@ import fahrbahn.core.job.Workers;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -93,7 +94,7 @@ class TuningBenchmarkTest extends Repeated {
         Candidate failed = new Candidate(1, 2, 40);
         List<Trial> trials = List.of(
                 Trial.of(1, 2, 40, Seen.LOST_BEND), Trial.of(1, 2, 40, Seen.WIGGLES), Trial.of(9, 9, 40, Seen.OTHER));
-        Experience experience = new Experience(trials);
+        Experience experience = new Experience(trials, Goal.FINISH);
         assertThat(experience.chance(failed, 1)).isCloseTo((2 + 0.3) / 4, within(1e-12));
         assertThat(experience.hopeless(failed)).isTrue();
         assertThat(experience.chance(new Candidate(1.25, 2.5, 40), 1)).isBetween(0.6, 0.9);

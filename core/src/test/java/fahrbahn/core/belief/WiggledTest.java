@@ -48,7 +48,7 @@ class WiggledTest extends Repeated {
 
     private static double chance(Candidate setting, Trial.Finish finish) {
         Trial trial = Trial.of(setting.kp(), setting.kd(), setting.baseCommand(), Seen.WIGGLES, finish);
-        return new Experience(List.of(trial)).chance(setting, 1);
+        return new Experience(List.of(trial), Goal.FINISH).chance(setting, 1);
     }
 
     /**
