@@ -13,7 +13,7 @@ public final class LawWords {
             case PAIR -> "a pair astride the line";
             case ARRAY_MEAN -> "a row, by its mean";
             case ARRAY_DIFFERENCE -> "a row, by its difference";
-            case PATTERN -> "a row, by its pattern";
+            case PATTERN -> "a pattern of on and off";
         };
     }
 }

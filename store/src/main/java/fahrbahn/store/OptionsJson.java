@@ -32,12 +32,14 @@ final class OptionsJson {
         Limits newLimits = limits.make(() -> new Limits(
                 limits.number("steering", Double.POSITIVE_INFINITY),
                 limits.number("slowDown", 0),
-                limits.number("blankS", 0)));
+                limits.number("blankS", 0),
+                limits.truth("stopsOnAll", false)));
         return new Options(
                 law.numbersOrNothing("weights"),
                 steps,
                 law.number("hysteresis", 0),
                 patterns,
+                law.numbersOrNothing("thresholds"),
                 lostLine,
                 outer(law, lostLine.seenShare()),
                 newLimits,
@@ -63,7 +65,8 @@ final class OptionsJson {
 
     /** Writes what differs from the plain law, and takes away what an earlier law had and this one has not. */
     static void fill(ObjectNode law, Options options) {
-        law.remove(List.of("weights", "steps", "hysteresis", "patterns", "lost", "outer", "limits", "turnMarks"));
+        law.remove(List.of(
+                "weights", "steps", "hysteresis", "patterns", "thresholds", "lost", "outer", "limits", "turnMarks"));
         if (!options.weights().isEmpty()) {
             ArrayNode weights = law.putArray("weights");
             options.weights().forEach(weights::add);
@@ -79,6 +82,10 @@ final class OptionsJson {
             ArrayNode patterns = law.putArray("patterns");
             options.patterns()
                     .forEach(p -> patterns.addObject().put("bits", p.bits()).put("steering", p.steering()));
+        }
+        if (!options.thresholds().isEmpty()) {
+            ArrayNode thresholds = law.putArray("thresholds");
+            options.thresholds().forEach(thresholds::add);
         }
         LostLine lost = options.lost();
         if (!lost.equals(LostLine.IGNORED)) {
@@ -108,5 +115,8 @@ final class OptionsJson {
             json.put("steering", limits.steering());
         }
         json.put("slowDown", limits.slowDown()).put("blankS", limits.blankS());
+        if (limits.stopsOnAll()) {
+            json.put("stopsOnAll", true);
+        }
     }
 }

@@ -70,9 +70,10 @@ class OptionsJsonTest {
             List.of(new Step(2, 10), new Step(6, 30)),
             1.5,
             List.of(new Pattern("010", 0), new Pattern("100", 20)),
+            List.of(41.0, 50.0, 47.5),
             new LostLine(LostLine.Action.BY_LOSS, 0.4, 35, 3),
             Optional.of(new Outer("s0", "s4", 60)),
-            new Limits(80, 0.3, 0.2),
+            new Limits(80, 0.3, 0.2, true),
             Optional.of(marks(BY_DISTANCE)));
 
     private static TurnMarks marks(ColourRule colours) {
@@ -123,6 +124,7 @@ class OptionsJsonTest {
                         "steps",
                         "hysteresis",
                         "patterns",
+                        "thresholds",
                         "what happens when the line is lost",
                         "emergency sensors",
                         "limits",

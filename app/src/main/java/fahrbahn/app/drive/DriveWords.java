@@ -89,6 +89,8 @@ final class DriveWords {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE -> Verdict.stop(lost(last, at, crossings));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
+            case STOPPED ->
+                Verdict.stop("Stopped at " + at + ": all its sensors saw the line, and its program stops then (Law).");
             case TOO_SLOW ->
                 Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
                         + " s, four times what the lap should take. Raise the base command in Robot (1).");

@@ -24,6 +24,7 @@ final class LossWords {
             Map.entry(Why.BadStart.class, "started too far off"),
             Map.entry(Why.TurnedRound.class, "turned round"),
             Map.entry(Why.TooSlow.class, "took too long"),
+            Map.entry(Why.Stopped.class, "stopped before the finish"),
             Map.entry(Why.Drifted.class, "drifted off a straight"));
 
     private LossWords() {}
@@ -36,7 +37,9 @@ final class LossWords {
     }
 
     private static String blind(Loss loss, Setup setup) {
-        if (!(loss.blindS() >= LEAST_BLIND_S) || loss.why() instanceof Why.TooSlow) {
+        if (!(loss.blindS() >= LEAST_BLIND_S)
+                || loss.why() instanceof Why.TooSlow
+                || loss.why() instanceof Why.Stopped) {
             return "";
         }
         int sensors = setup.lawSensors().size();
@@ -80,6 +83,9 @@ final class LossWords {
             return "it started " + Words.number(Math.abs(start.asideMm()), 2) + " mm beside its path and "
                     + Words.number(Math.abs(Math.toDegrees(start.aslantRad())), 2) + "° aslant";
         }
+        if (why instanceof Why.Stopped) {
+            return "all its sensors saw the line, and its program stops then";
+        }
         if (why instanceof Why.TurnedRound round) {
             return "it turned round" + (round.drove() == Doing.FOLLOWING ? "" : ", by " + doing(round.drove()));
         }
@@ -98,6 +104,7 @@ final class LossWords {
         return switch (doing) {
             case FOLLOWING -> "the law";
             case BLANKED -> "waiting out a crossing";
+            case STOPPED -> "the stop with all sensors on the line";
             case EMERGENCY -> "an emergency sensor";
             case LOST_RULE -> "the rule for a lost line";
             case CROSSING -> "the way through a crossing";

@@ -1,6 +1,7 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
@@ -17,6 +18,7 @@ import fahrbahn.core.setup.Side;
 import fahrbahn.words.LawWords;
 import fahrbahn.words.SignWords;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -36,6 +38,8 @@ final class LawPage {
 
     private final LawModel model;
     private final SetupFields fields;
+    private final ChoiceField<Law.Kind> kinds;
+    private List<Law.Kind> offered = List.of();
     private final LawReflexes reflexes;
     private final LawRow row;
     private final List<Node> stepNodes = new ArrayList<>();
@@ -49,6 +53,17 @@ final class LawPage {
         this.fields = new SetupFields(model);
         this.reflexes = new LawReflexes(fields);
         this.row = new LawRow(model);
+        this.kinds = new ChoiceField<>(
+                "lawKind",
+                "it follows with",
+                "Law: one sensor on an edge, two astride the line, a whole row by its error, or two and more by the pattern they show.",
+                Law.Kind.values(),
+                LawWords::kind,
+                kind -> {
+                    if (!model.change(s -> withKind(s, kind))) {
+                        offerKinds();
+                    }
+                });
         twin.setId("lawOnTwin");
         sign.setId("lawSign");
         told.setId("lawTold");
@@ -73,8 +88,23 @@ final class LawPage {
         return new Pages.Page(body, List.of(tick), nowNs -> model.look());
     }
 
+    /** Those the robot has enough sensors for: with arrows nobody comes past one that is refused. */
+    private void offerKinds() {
+        Setup shown = model.shown();
+        List<Law.Kind> now = Arrays.stream(Law.Kind.values())
+                .filter(k -> shown.row().size() >= k.leastSensors())
+                .toList();
+        if (now.equals(offered)) {
+            kinds.show(shown.law().kind());
+        } else {
+            offered = now;
+            kinds.offer(now, shown.law().kind());
+        }
+    }
+
     private void refresh() {
         fields.refresh();
+        offerKinds();
         row.refresh(model.shown());
         ticked.setText(model.signSeen() ? "\u2713 seen" : "not seen yet");
         sign.setText(SignWords.sentence(model.shown()));
@@ -101,14 +131,7 @@ final class LawPage {
     private Region follows() {
         return SetupFields.group(
                 "How it follows",
-                fields.choice(
-                        "lawKind",
-                        "it follows with",
-                        "Law: one sensor on an edge, two astride the line, a whole row by its error, or a row by the pattern it shows.",
-                        Law.Kind.values(),
-                        LawWords::kind,
-                        s -> s.law().kind(),
-                        LawPage::withKind),
+                kinds,
                 fields.choice(
                         "lawSide",
                         "edge",
@@ -150,7 +173,8 @@ final class LawPage {
     /** A pattern law begins with a table, and a law that makes an error of another size without its steps. */
     private static Setup withKind(Setup setup, Law.Kind kind) {
         Options options = setup.law().options().withSteps(List.of(), 0);
-        options = options.withPatterns(kind == Law.Kind.PATTERN ? UsualLaws.patterns(setup) : List.of());
+        options = options.withPatterns(kind == Law.Kind.PATTERN ? UsualLaws.patterns(setup) : List.of())
+                .withThresholds(List.of());
         return setup.withLaw(setup.law().withOptions(options).withKind(kind));
     }
 

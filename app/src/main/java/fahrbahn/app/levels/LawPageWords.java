@@ -37,11 +37,21 @@ final class LawPageWords {
     /** A row of more sensors has more patterns than can be shown: those in its table and those a line shows. */
     private static final int ALL_SENSORS = 5;
 
+    /** Beyond it they are a matter for a file. */
+    private static final int MOST_LISTED = 8;
+
+    /** Whether there are codes that are listed on demand only. */
+    static boolean moreCodes(Setup setup) {
+        int sensors = setup.lawSensors().size();
+        return sensors > ALL_SENSORS && sensors <= MOST_LISTED;
+    }
+
     /** The patterns with a field. */
-    static List<String> codes(Setup setup) {
+    static List<String> codes(Setup setup, boolean every) {
         int sensors = setup.lawSensors().size();
         Set<String> codes = new TreeSet<>();
-        for (int number = 0; sensors <= ALL_SENSORS && number < 1 << sensors; number++) {
+        int listed = every ? MOST_LISTED : ALL_SENSORS;
+        for (int number = 0; sensors <= listed && number < 1 << sensors; number++) {
             codes.add(Integer.toBinaryString((1 << sensors) + number).substring(1));
         }
         if (codes.isEmpty()) {
@@ -51,8 +61,12 @@ final class LawPageWords {
         return List.copyOf(codes);
     }
 
-    /** What a pattern is shown over. @param seen those that a plain line can show */
+    /** A pattern in bits and as a number, and what it is shown over. @param seen those that a plain line can show */
     static String code(String bits, Set<String> seen) {
+        return bits + " = " + Integer.parseInt(bits, 2) + over(bits, seen);
+    }
+
+    private static String over(String bits, Set<String> seen) {
         if (bits.indexOf('0') < 0) {
             return ", crossing";
         }
@@ -70,6 +84,7 @@ final class LawPageWords {
     static String patterns(Setup setup, List<String> shown) {
         int all = 1 << setup.lawSensors().size();
         return "Patterns" + (shown.size() < all ? ", " + shown.size() + " of " + all + " that a line shows" : "")
+                + ": 1 sees the line, " + setup.lawSensors().get(0).name() + " first and counting " + all / 2
                 + "; an empty one keeps the steering there was";
     }
 
@@ -99,6 +114,11 @@ final class LawPageWords {
             return Refusals.sentence(ridesNowhere);
         }
         setup.law().options().outer().ifPresent(outer -> said.add(emergency(setup, outer)));
+        LostLine lost = setup.law().options().lost();
+        boolean turnsBack = lost.action() == LostLine.Action.LAST_SIDE || lost.action() == LostLine.Action.BY_LOSS;
+        if (turnsBack && lost.steering() == 0) {
+            said.add("When the line is lost it turns back by 0, which is straight on: type a steering.");
+        }
         return String.join(" ", said);
     }
 

@@ -146,19 +146,27 @@ final class LawReflexes {
                         "steers at most",
                         "Largest steering to either side, command units; as large as it likes where nothing stands.",
                         s -> finite(s.law().options().limits().steering()),
-                        (s, v) -> withLimits(s, l -> new Limits(v, l.slowDown(), l.blankS()))),
+                        (s, v) -> withLimits(s, l -> l.withSteering(v))),
                 fields.number(
                         "slowDown",
                         "slows by, %",
                         "Share of the base command taken away at the largest steering, in proportion below it.",
                         s -> 100 * s.law().options().limits().slowDown(),
-                        (s, v) -> withLimits(s, l -> new Limits(l.steering(), v / 100, l.blankS()))),
+                        (s, v) -> withLimits(s, l -> l.withSlowDown(v / 100))),
                 fields.number(
                         "blank",
                         "blanking, ms",
                         "Blanking: after all sensors saw the line at once it goes straight on for this time.",
                         s -> Math.round(1e6 * s.law().options().limits().blankS()) / 1e3,
-                        (s, v) -> withLimits(s, l -> new Limits(l.steering(), l.slowDown(), v / 1000))));
+                        (s, v) -> withLimits(s, l -> l.withBlankS(v / 1000))),
+                fields.choice(
+                        "stopsOnAll",
+                        "all on the line",
+                        "What it does once all its sensors see the line at once: rides on, over a crossing, or stops there for good, on a strip.",
+                        new Boolean[] {false, true},
+                        stops -> stops ? "stops" : "rides on",
+                        s -> s.law().options().limits().stopsOnAll(),
+                        (s, v) -> withLimits(s, l -> l.withStopsOnAll(v))));
     }
 
     private static double finite(double value) {

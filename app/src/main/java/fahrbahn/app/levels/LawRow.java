@@ -1,37 +1,62 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.SetupFields;
+import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options.Pattern;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
-/** What a row of sensors has of its own: a weight for each where they make an error, a code for each pattern where they show one. */
+/**
+ * What a row of sensors has of its own: a weight for each where they make an error; where they show a pattern, a threshold for each and a steering for each
+ * code.
+ */
 final class LawRow {
     private final SetupFields codes;
     private final SetupFields weightFields;
+    private final SetupFields thresholdFields;
+    private final ChoiceField<Boolean> codesShown;
     private final VBox patterns = Nodes.column();
     private final VBox weights = Nodes.column();
+    private final VBox thresholds = Nodes.column();
     private List<String> shownCodes = List.of();
     private List<String> shownWeights = List.of();
+    private List<String> shownThresholds = List.of();
+    private boolean everyCode;
 
     LawRow(LawModel model) {
         codes = new SetupFields(model);
         weightFields = new SetupFields(model);
+        thresholdFields = new SetupFields(model);
+        codesShown = new ChoiceField<>(
+                "codesShown",
+                "codes shown",
+                "A long row has more codes than a plain line can show: those alone and what is in the table, or every one.",
+                new Boolean[] {false, true},
+                every -> every ? "every one" : "those of a line",
+                every -> {
+                    everyCode = every;
+                    refresh(model.shown());
+                });
+        codesShown.show(false);
     }
 
     VBox node() {
-        return Nodes.column(weights, patterns);
+        return Nodes.column(weights, thresholds, patterns);
     }
 
     void refresh(Setup setup) {
@@ -39,6 +64,9 @@ final class LawRow {
         codes.refresh();
         showWeights(setup);
         weightFields.refresh();
+        showThresholds(setup);
+        thresholdFields.refresh();
+        Nodes.showIf(thresholds, !shownThresholds.isEmpty());
         Nodes.showIf(weights, !shownWeights.isEmpty());
         Nodes.showIf(patterns, !shownCodes.isEmpty());
     }
@@ -70,6 +98,48 @@ final class LawRow {
         }
     }
 
+    /** A threshold for each sensor of a row of on and off; empty, the law's target is that of all. */
+    private void showThresholds(Setup setup) {
+        boolean onOff = setup.law().kind() == Law.Kind.PATTERN;
+        List<String> now = onOff ? setup.lawSensors().stream().map(Sensor::name).toList() : List.of();
+        if (now.equals(shownThresholds)) {
+            return;
+        }
+        shownThresholds = now;
+        thresholdFields.forget();
+        thresholds.getChildren().clear();
+        List<Node> all = new ArrayList<>();
+        for (int i = 0; i < now.size(); i++) {
+            int at = i;
+            all.add(thresholdFields.numberOrNothing(
+                    "threshold" + i,
+                    now.get(i),
+                    "Beyond this reading, in the law's numbers, this sensor sees the line. Nudge it where one sensor reads otherwise than the others; emptied, all have the law's target.",
+                    s -> s.law().options().thresholds().isEmpty()
+                            ? Double.NaN
+                            : s.law().threshold(at),
+                    (s, v) -> LawPage.options(s, o -> o.withThresholds(withThreshold(s, at, v)))));
+        }
+        if (!all.isEmpty()) {
+            thresholds
+                    .getChildren()
+                    .setAll(SetupFields.group(
+                            "Thresholds; empty: the target, for all of them", all.toArray(Node[]::new)));
+        }
+    }
+
+    /** The first one that is typed leaves the others at the target; one that is emptied empties all. */
+    private static List<Double> withThreshold(Setup setup, int at, double threshold) {
+        if (Double.isNaN(threshold)) {
+            return List.of();
+        }
+        List<Double> all = new ArrayList<>();
+        for (int i = 0; i < setup.lawSensors().size(); i++) {
+            all.add(i == at ? threshold : setup.law().threshold(i));
+        }
+        return all;
+    }
+
     /** The first weight that is typed gives the others their usual ones; one that is emptied empties all. */
     private static List<Double> withWeight(Setup setup, int at, double weight) {
         if (Double.isNaN(weight)) {
@@ -82,27 +152,36 @@ final class LawRow {
 
     /** Fields for the codes, made anew when there are others. */
     private void showPatterns(Setup setup) {
-        List<String> now = setup.law().kind() == Law.Kind.PATTERN ? LawPageWords.codes(setup) : List.of();
+        List<String> now = setup.law().kind() == Law.Kind.PATTERN ? LawPageWords.codes(setup, everyCode) : List.of();
         if (now.equals(shownCodes)) {
             return;
         }
         shownCodes = now;
         codes.forget();
         Set<String> seen = now.isEmpty() ? Set.of() : LineCodes.of(setup);
+        Map<String, Double> usual = now.isEmpty() ? Map.of() : usual(setup);
         List<Node> all = new ArrayList<>();
         for (String bits : now) {
             all.add(codes.numberOrNothing(
                     "code" + bits,
-                    bits + LawPageWords.code(bits, seen),
-                    "Steering while the row shows this pattern, outer left sensor first, 1 sees the line; command units, left positive. Empty keeps the steering there was.",
+                    LawPageWords.code(bits, seen),
+                    "Steering while the row shows this pattern, command units, left positive. Empty, it keeps the steering there was"
+                            + (usual.containsKey(bits) ? "; usual is " + Words.number(usual.get(bits)) : "") + ".",
                     s -> steering(s, bits),
                     (s, v) -> withPattern(s, bits, v)));
         }
         patterns.getChildren().clear();
         if (!all.isEmpty()) {
+            if (LawPageWords.moreCodes(setup)) {
+                all.add(0, codesShown);
+            }
             patterns.getChildren()
                     .setAll(SetupFields.group(LawPageWords.patterns(setup, now), all.toArray(Node[]::new)));
         }
+    }
+
+    private static Map<String, Double> usual(Setup setup) {
+        return UsualLaws.patterns(setup).stream().collect(Collectors.toMap(Pattern::bits, Pattern::steering));
     }
 
     private static double steering(Setup setup, String bits) {

@@ -72,6 +72,36 @@ class LawPageTest extends InWindow {
                 () -> !robot.lookup("#stepFrom1").query().getParent().isVisible());
     }
 
+    /** Four cases by hand: what each steers, a threshold for each sensor, and the stop on both. */
+    @Test
+    void twoSensorsSteerByFourCases() throws Exception {
+        choose("lawKind", KeyCode.DOWN);
+        until("by their pattern", () -> law().kind() == Law.Kind.PATTERN);
+        until("a field for each", () -> robot.lookup("#code00").tryQuery().isPresent());
+        assertThat(caption("code10")).isEqualTo("10 = 2");
+        assertThat(caption("code11")).isEqualTo("11 = 3, crossing");
+        assertThat(law().options().patterns()).extracting(Options.Pattern::bits).doesNotContain("00");
+        typeIn("code00", "0");
+        typeIn("code10", "21");
+        until(
+                "typed",
+                () -> law().options()
+                        .patterns()
+                        .containsAll(java.util.List.of(new Options.Pattern("00", 0), new Options.Pattern("10", 21))));
+        double target = law().target();
+        typeIn("threshold1", "44");
+        until("one of its own", () -> law().options().thresholds().equals(java.util.List.of(target, 44.0)));
+        typeIn("threshold1", "");
+        until("all at the target", () -> law().options().thresholds().isEmpty());
+        choose("stopsOnAll", KeyCode.DOWN);
+        until("it stops", () -> law().options().limits().stopsOnAll());
+        choose("lostAction", KeyCode.DOWN, KeyCode.DOWN);
+        until("turns back by nothing", () -> text("lawTold").contains("turns back by 0"));
+        typeIn("lostSteering", "20");
+        until("by something", () -> !text("lawTold").contains("turns back by 0"));
+        driven();
+    }
+
     @Test
     void aRowSteersByItsPatternsWithEmergencySensorsLostRuleAndLimits() throws Exception {
         onWindow(() -> {
@@ -93,8 +123,8 @@ class LawPageTest extends InWindow {
                 "typed",
                 () -> law().options().patterns().stream().anyMatch(p -> p.equals(new Options.Pattern("01100", 12.5))));
         until("every code has one", () -> robot.lookup("#code10101").tryQuery().isPresent());
-        assertThat(caption("code10101")).isEqualTo("10101, never on a line");
-        assertThat(caption("code00000")).isEqualTo("00000, gap or end");
+        assertThat(caption("code10101")).isEqualTo("10101 = 21, never on a line");
+        assertThat(caption("code00000")).isEqualTo("00000 = 0, gap or end");
         assertThat(text("lawTold")).startsWith("Neutral zone: it steers neither way from ");
         typeIn("code10101", "-7");
         until("one more", () -> law().options().patterns().contains(new Options.Pattern("10101", -7)));

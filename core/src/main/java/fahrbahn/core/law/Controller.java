@@ -22,6 +22,8 @@ public final class Controller {
         EMERGENCY,
         /** The rule for a lost line: no sensor of the law sees it. */
         LOST_RULE,
+        /** Nothing any more: all sensors saw the line, and the robot stays where that stopped it. */
+        STOPPED,
         /** On the way through a crossing: looking for marks behind it, ahead to where it turns, or straight on. */
         CROSSING,
         /** Turning at a crossing. */
@@ -58,6 +60,7 @@ public final class Controller {
     private double steering;
     private double lastSeenError;
     private double blankLeftS;
+    private boolean stopped;
 
     /** @param steerSign 1 or -1: which way to steer for a positive error, as {@code ErrorCurve.steerSign} says; any for patterns */
     public Controller(Setup setup, double steerSign) {
@@ -76,7 +79,10 @@ public final class Controller {
         sign = steerSign;
         Drive drive = setup.robot().drive();
         steeringLimit = Math.min(limits.steering(), drive.mixing().steeringLimit(drive));
-        reflexes = outerSteering > 0 || lost.action() != Options.LostLine.Action.NONE || limits.blankS() > 0;
+        reflexes = outerSteering > 0
+                || lost.action() != Options.LostLine.Action.NONE
+                || limits.blankS() > 0
+                || limits.stopsOnAll();
         watch = reflexes ? new LineWatch(setup) : null;
         turns = options.turnMarks().map(marks -> new MarkTurns(setup, marks)).orElse(null);
         marksFrom = setup.lawSensors().size() + setup.outerSensors().size();
@@ -101,6 +107,7 @@ public final class Controller {
         steering = 0;
         lastSeenError = 0;
         blankLeftS = 0;
+        stopped = false;
         if (staircase != null) {
             staircase.reset();
         }
@@ -134,6 +141,11 @@ public final class Controller {
         if (reflexes) {
             wanted = reflex(scaled, wanted, sinceLastS);
         }
+        if (stopped) {
+            doing = Doing.STOPPED;
+            steering = 0;
+            return;
+        }
         steering = wanted > steeringLimit ? steeringLimit : wanted < -steeringLimit ? -steeringLimit : wanted;
     }
 
@@ -158,6 +170,7 @@ public final class Controller {
     /** What goes before the law: a crossing that is waited out, an emergency sensor on the line, a line that is lost. */
     private double reflex(double[] scaled, double wanted, double sinceLastS) {
         watch.look(scaled);
+        stopped = stopped || limits.stopsOnAll() && watch.crossing();
         blankLeftS -= sinceLastS;
         if (limits.blankS() > 0 && watch.crossing()) {
             blankLeftS = limits.blankS();
@@ -214,6 +227,11 @@ public final class Controller {
         return patterns != null || staircase != null;
     }
 
+    /** Whether it has stopped for good. */
+    public boolean stopped() {
+        return stopped;
+    }
+
     /** What drove at the latest tick. */
     public Doing doing() {
         return doing;
@@ -228,6 +246,9 @@ public final class Controller {
     public double baseCommand() {
         if (turnDrives) {
             return turns.baseCommand();
+        }
+        if (stopped) {
+            return 0;
         }
         return slowDown == 0 ? fullBase : fullBase * (1 - slowDown * Math.abs(steering) / steeringLimit);
     }

@@ -42,6 +42,10 @@ public record GainUnits(double kp, double kiPerS, double kdS) {
         return law.withScale(to)
                 .withTarget(target)
                 .withGains(law.kp() / size, law.ki() / size, law.kd() / size)
-                .withOptions(law.options().inScale(size));
+                .withOptions(law.options()
+                        .inScale(size)
+                        .withThresholds(law.options().thresholds().stream()
+                                .map(t -> to.dark(sensor) + (t - from.dark(sensor)) * factor)
+                                .toList()));
     }
 }

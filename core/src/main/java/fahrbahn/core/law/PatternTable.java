@@ -6,11 +6,14 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** Steering by the pattern that a row of on/off sensors shows. */
 final class PatternTable {
-    private final double target;
-    /** +1 where the line reads above the target, -1 where below. */
+    /** By sensor, scale units. */
+    private final double[] threshold;
+
+    /** +1 where the line reads above the threshold, -1 where below. */
     private final double[] lineSign;
     /** By pattern number; NaN where the table says nothing. */
     private final double[] steering;
@@ -18,7 +21,8 @@ final class PatternTable {
     PatternTable(Setup setup) {
         Law law = setup.law();
         List<Sensor> sensors = setup.lawSensors();
-        target = law.target();
+        threshold =
+                IntStream.range(0, sensors.size()).mapToDouble(law::threshold).toArray();
         lineSign = sensors.stream()
                 .mapToDouble(s -> law.scale().scaled(s, setup.line().polarity().line(s))
                         - law.scale().scaled(s, setup.line().polarity().ground(s)))
@@ -35,7 +39,7 @@ final class PatternTable {
     double steering(double[] scaled, double otherwise) {
         int number = 0;
         for (int i = 0; i < lineSign.length; i++) {
-            number = 2 * number + (lineSign[i] * (scaled[i] - target) > 0 ? 1 : 0);
+            number = 2 * number + (lineSign[i] * (scaled[i] - threshold[i]) > 0 ? 1 : 0);
         }
         return Double.isNaN(steering[number]) ? otherwise : steering[number];
     }

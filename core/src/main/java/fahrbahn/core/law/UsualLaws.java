@@ -35,8 +35,7 @@ public final class UsualLaws {
      * the steering there was: gaps, and codes no line makes.
      */
     public static List<Pattern> patterns(Setup setup) {
-        List<Sensor> row =
-                setup.withLaw(setup.law().withKind(Law.Kind.ARRAY_MEAN)).lawSensors();
+        List<Sensor> row = setup.row();
         int n = row.size();
         double furthest =
                 row.stream().mapToDouble(s -> Math.abs(s.leftMm())).max().orElseThrow();

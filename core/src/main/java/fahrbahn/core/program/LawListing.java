@@ -82,18 +82,29 @@ final class LawListing {
         to.set("steering", most.isEmpty() ? "wanted" : "max(-" + most + ", min(" + most + ", wanted))");
         double slow = options.limits().slowDown();
         to.set("base", slow == 0 ? base : base + " * (1 - " + number(slow) + " * abs(steering) / " + most + ")");
+        if (options.limits().stopsOnAll() && following.size() > 1) {
+            to.when("stopped == 1", () -> {
+                to.set("steering", "0");
+                to.set("base", "0");
+            });
+        }
     }
 
     private void pattern() {
         to.note("The pattern: each sensor on the line counts, the outer left one highest");
-        String target = to.constant("TARGET", law.target(), "level between line and ground");
+        boolean own = !options.thresholds().isEmpty();
+        String target = own ? "" : to.constant("TARGET", law.target(), "level between line and ground");
         to.set("pattern", "0");
         for (int i = 0; i < following.size(); i++) {
             Sensor sensor = following.get(i);
             boolean high = law.scale().scaled(sensor, setup.line().polarity().line(sensor))
                     > law.scale().scaled(sensor, setup.line().polarity().ground(sensor));
             String bit = String.valueOf(1 << (following.size() - 1 - i));
-            to.when("s" + i + (high ? " > " : " < ") + target, () -> to.set("pattern", "pattern + " + bit));
+            String threshold = own
+                    ? to.constant(
+                            "THRESHOLD_" + (i + 1), law.threshold(i), "between line and ground, of " + sensor.name())
+                    : target;
+            to.when("s" + i + (high ? " > " : " < ") + threshold, () -> to.set("pattern", "pattern + " + bit));
         }
         to.set("wanted", "steering");
         for (Options.Pattern known : options.patterns()) {

@@ -32,7 +32,8 @@ final class ReflexListing {
     void write() {
         Options.LostLine lost = options.lost();
         double blankS = options.limits().blankS();
-        if (outer == 0 && lost.action() == Action.NONE && blankS == 0) {
+        boolean stops = options.limits().stopsOnAll() && following > 1;
+        if (outer == 0 && lost.action() == Action.NONE && blankS == 0 && !stops) {
             return;
         }
         to.note("What goes before the law");
@@ -41,6 +42,10 @@ final class ReflexListing {
         to.set("seeing", "0");
         for (int i = 0; i < following; i++) {
             to.when(read.share(i) + " >= " + number(lost.seenShare()), () -> to.set("seeing", "seeing + 1"));
+        }
+        if (stops) {
+            to.state("stopped", 0);
+            to.when("seeing == " + following, () -> to.set("stopped", "1"));
         }
         options.outer().ifPresent(this::emergency);
         to.set("blank_left", "blank_left - seconds");

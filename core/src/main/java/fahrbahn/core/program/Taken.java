@@ -82,6 +82,7 @@ public record Taken(Grain grain, Setup set, Setup taken) {
                 steps,
                 grain.number(options.hysteresis()),
                 options.patterns(),
+                options.thresholds().stream().map(grain::number).toList(),
                 options.lost(),
                 options.outer(),
                 options.limits(),

@@ -41,21 +41,22 @@ public final class LineCodes {
 
     private static String code(Setup setup, List<Sensor> row, double offsetMm, double askewRad) {
         StringBuilder bits = new StringBuilder();
-        for (Sensor sensor : row) {
+        for (int i = 0; i < row.size(); i++) {
+            Sensor sensor = row.get(i);
             double across = offsetMm
                     + sensor.leftMm() * Math.cos(askewRad)
                     + (sensor.forwardMm() - setup.leadMm()) * Math.sin(askewRad);
             double coverage = Spot.coverage(across, setup.line().widthMm(), sensor.spotSigmaMm());
-            bits.append(coverage >= levelShare(setup, sensor) ? '1' : '0');
+            bits.append(coverage >= thresholdShare(setup, sensor, setup.law().threshold(i)) ? '1' : '0');
         }
         return bits.toString();
     }
 
-    /** The law's target as a share of the line in a sensor's spot. */
-    private static double levelShare(Setup setup, Sensor sensor) {
+    /** A threshold as a share of the line in a sensor's spot. */
+    private static double thresholdShare(Setup setup, Sensor sensor, double threshold) {
         double ground =
                 setup.law().scale().scaled(sensor, setup.line().polarity().ground(sensor));
         double line = setup.law().scale().scaled(sensor, setup.line().polarity().line(sensor));
-        return (setup.law().target() - ground) / (line - ground);
+        return (threshold - ground) / (line - ground);
     }
 }

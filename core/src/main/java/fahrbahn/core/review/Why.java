@@ -36,4 +36,7 @@ public sealed interface Why {
 
     /** It took four times as long as it should. */
     record TooSlow() implements Why {}
+
+    /** All its sensors saw the line, and its program stops then. */
+    record Stopped() implements Why {}
 }

@@ -12,6 +12,8 @@ import java.util.Optional;
  * @param steps steering in steps instead of by gains; empty when gains steer
  * @param hysteresis a step is left again only when the error has come back this far below where it begins, scale units
  * @param patterns what the pattern law does with each pattern; others keep the steering there was
+ * @param thresholds of the sensors of the pattern law, from left to right, scale units: a sensor sees the line beyond its own; empty where the law's
+ *     target is that of all
  * @param turnMarks what it does about marks at crossings; empty when it does not look for them
  */
 public record Options(
@@ -19,12 +21,21 @@ public record Options(
         List<Step> steps,
         double hysteresis,
         List<Pattern> patterns,
+        List<Double> thresholds,
         LostLine lost,
         Optional<Outer> outer,
         Limits limits,
         Optional<TurnMarks> turnMarks) {
     public static final Options PLAIN = new Options(
-            List.of(), List.of(), 0, List.of(), LostLine.IGNORED, Optional.empty(), Limits.NONE, Optional.empty());
+            List.of(),
+            List.of(),
+            0,
+            List.of(),
+            List.of(),
+            LostLine.IGNORED,
+            Optional.empty(),
+            Limits.NONE,
+            Optional.empty());
 
     /**
      * One step of a staircase, the same to both sides.
@@ -127,9 +138,31 @@ public record Options(
      * @param steering largest steering command, either side; above 0, may be infinite
      * @param slowDown share of the base command taken away at the largest steering; 0 to 1
      * @param blankS after all sensors saw the line at once, a crossing, the robot goes straight on for this time; 0 or more
+     * @param stopsOnAll once all of two sensors or more see the line at once, the robot stops and stays there
      */
-    public record Limits(double steering, double slowDown, double blankS) {
+    public record Limits(double steering, double slowDown, double blankS, boolean stopsOnAll) {
         public static final Limits NONE = new Limits(Double.POSITIVE_INFINITY, 0, 0);
+
+        /** Of a robot that rides over crossings. */
+        public Limits(double steering, double slowDown, double blankS) {
+            this(steering, slowDown, blankS, false);
+        }
+
+        public Limits withSteering(double newSteering) {
+            return new Limits(newSteering, slowDown, blankS, stopsOnAll);
+        }
+
+        public Limits withSlowDown(double newSlowDown) {
+            return new Limits(steering, newSlowDown, blankS, stopsOnAll);
+        }
+
+        public Limits withBlankS(double newBlankS) {
+            return new Limits(steering, slowDown, newBlankS, stopsOnAll);
+        }
+
+        public Limits withStopsOnAll(boolean newStopsOnAll) {
+            return new Limits(steering, slowDown, blankS, newStopsOnAll);
+        }
 
         public Limits {
             Check.require(steering > 0, "steering", steering, "above 0");
@@ -147,6 +180,8 @@ public record Options(
         weights = List.copyOf(weights);
         steps = List.copyOf(steps);
         patterns = List.copyOf(patterns);
+        thresholds = List.copyOf(thresholds);
+        thresholds.forEach(t -> Check.within("thresholds", t, Bounds.NUMBER));
         for (double weight : weights) {
             Check.finite("weights", weight);
         }
@@ -165,33 +200,40 @@ public record Options(
                 .map(s -> new Step(s.aboveError() * factor, s.steering()))
                 .toList();
         LostLine newLost = new LostLine(lost.action(), lost.seenShare(), lost.steering(), lost.gapError() * factor);
-        return new Options(weights, scaled, hysteresis * factor, patterns, newLost, outer, limits, turnMarks);
+        return new Options(
+                weights, scaled, hysteresis * factor, patterns, thresholds, newLost, outer, limits, turnMarks);
     }
 
     /** The same for other sensors: nothing that names or counts them stays. */
     public Options forOtherSensors() {
-        return new Options(List.of(), steps, hysteresis, List.of(), lost, Optional.empty(), limits, Optional.empty());
+        return new Options(
+                List.of(), steps, hysteresis, List.of(), List.of(), lost, Optional.empty(), limits, Optional.empty());
     }
 
     public Options withWeights(List<Double> newWeights) {
-        return new Options(newWeights, steps, hysteresis, patterns, lost, outer, limits, turnMarks);
+        return new Options(newWeights, steps, hysteresis, patterns, thresholds, lost, outer, limits, turnMarks);
     }
 
     public Options withSteps(List<Step> newSteps, double newHysteresis) {
-        return new Options(weights, newSteps, newHysteresis, patterns, lost, outer, limits, turnMarks);
+        return new Options(weights, newSteps, newHysteresis, patterns, thresholds, lost, outer, limits, turnMarks);
     }
 
     public Options withPatterns(List<Pattern> newPatterns) {
-        return new Options(weights, steps, hysteresis, newPatterns, lost, outer, limits, turnMarks);
+        return new Options(weights, steps, hysteresis, newPatterns, thresholds, lost, outer, limits, turnMarks);
+    }
+
+    /** @param newThresholds empty for the law's target everywhere */
+    public Options withThresholds(List<Double> newThresholds) {
+        return new Options(weights, steps, hysteresis, patterns, newThresholds, lost, outer, limits, turnMarks);
     }
 
     public Options withLost(LostLine newLost) {
-        return new Options(weights, steps, hysteresis, patterns, newLost, outer, limits, turnMarks);
+        return new Options(weights, steps, hysteresis, patterns, thresholds, newLost, outer, limits, turnMarks);
     }
 
     /** @param newOuter empty for none */
     public Options withOuter(Optional<Outer> newOuter) {
-        return new Options(weights, steps, hysteresis, patterns, lost, newOuter, limits, turnMarks);
+        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, newOuter, limits, turnMarks);
     }
 
     public Options withOuter(Outer newOuter) {
@@ -200,10 +242,10 @@ public record Options(
 
     /** @param newTurnMarks empty when it does not look for marks */
     public Options withTurnMarks(Optional<TurnMarks> newTurnMarks) {
-        return new Options(weights, steps, hysteresis, patterns, lost, outer, limits, newTurnMarks);
+        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, outer, limits, newTurnMarks);
     }
 
     public Options withLimits(Limits newLimits) {
-        return new Options(weights, steps, hysteresis, patterns, lost, outer, newLimits, turnMarks);
+        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, outer, newLimits, turnMarks);
     }
 }

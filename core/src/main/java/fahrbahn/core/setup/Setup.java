@@ -8,11 +8,10 @@ import java.util.Optional;
 
 /** A robot, the line it follows and the law it runs: everything the computations need to know. */
 public record Setup(Robot robot, Line line, Law law) {
-    private static final int LEAST_ARRAY = 3;
 
     public Setup {
         List<Sensor> following = following(robot, law);
-        int needed = needed(law);
+        int needed = law.kind().leastSensors();
         Check.require(
                 following.size() >= needed,
                 "robot.sensors",
@@ -72,6 +71,11 @@ public record Setup(Robot robot, Line line, Law law) {
         }
         if (law.kind() == Law.Kind.PATTERN) {
             Check.require(!options.patterns().isEmpty(), "law.patterns", 0, "one or more, or the robot never steers");
+            Check.require(
+                    options.thresholds().isEmpty() || options.thresholds().size() == sensors,
+                    "law.thresholds",
+                    options.thresholds().size(),
+                    "one for each of the " + sensors + " sensors that follow the line");
             for (Options.Pattern pattern : options.patterns()) {
                 Check.require(
                         pattern.bits().length() == sensors,
@@ -111,6 +115,11 @@ public record Setup(Robot robot, Line line, Law law) {
         };
     }
 
+    /** All that follow the line where a whole row does, left to right, whatever the law is. */
+    public List<Sensor> row() {
+        return following(robot, law.withKind(Law.Kind.PATTERN));
+    }
+
     /** The two emergency sensors, left and right, of a law that has them; else empty. */
     public List<Sensor> outerSensors() {
         Optional<Options.Outer> outer = law.options().outer();
@@ -131,10 +140,6 @@ public record Setup(Robot robot, Line line, Law law) {
                 .orElse(List.of());
     }
 
-    private static int needed(Law law) {
-        return law.kind().array() ? LEAST_ARRAY : law.kind() == Law.Kind.PAIR ? 2 : 1;
-    }
-
     /** Not the emergency sensors; nor, where a law follows with one or two, those that look for marks if enough others are there. */
     private static List<Sensor> following(Robot robot, Law law) {
         List<Sensor> all = new ArrayList<>(robot.sensors());
@@ -148,7 +153,7 @@ public record Setup(Robot robot, Line line, Law law) {
                 .orElse(List.of());
         List<Sensor> others =
                 all.stream().filter(s -> !lookers.contains(s.name())).toList();
-        return law.kind().array() || others.size() < needed(law) ? List.copyOf(all) : others;
+        return law.kind().array() || others.size() < law.kind().leastSensors() ? List.copyOf(all) : others;
     }
 
     private static Sensor named(Robot robot, String field, String name) {

@@ -93,6 +93,7 @@ public final class SetupDifference {
         add(found, Aspect.LAW, "steps", a.steps(), b.steps());
         add(found, Aspect.LAW, "hysteresis", a.hysteresis(), b.hysteresis());
         add(found, Aspect.LAW, "patterns", a.patterns(), b.patterns());
+        add(found, Aspect.LAW, "thresholds", a.thresholds(), b.thresholds());
         add(found, Aspect.LAW, "what happens when the line is lost", a.lost(), b.lost());
         add(found, Aspect.LAW, "emergency sensors", a.outer(), b.outer());
         add(found, Aspect.LAW, "limits", a.limits(), b.limits());

@@ -33,6 +33,9 @@ public final class Twin {
     /** A tick is at least this share of the loop period, whatever the jitter. */
     private static final double LEAST_TICK = 0.2;
 
+    /** All sensors see a strip a little before its edge is under their middle. */
+    private static final double STOPS_EARLY_MM = 10;
+
     /** The wheels are given this many lags to come to rest in. */
     private static final double REST_LAGS = 40;
 
@@ -191,7 +194,7 @@ public final class Twin {
         double tS = timeS(tick, jitteredS);
         s = tracker.sMm();
         double left = tracker.leftMm();
-        if (end == RunResult.End.FINISHED) {
+        if (end == RunResult.End.FINISHED || end == RunResult.End.STOPPED) {
             comeToRest();
         }
         return new RunResult(
@@ -240,6 +243,9 @@ public final class Twin {
         }
         if (s < furthestMm - BACKWARDS_MM) {
             return RunResult.End.TURNED_ROUND;
+        }
+        if (controller.stopped()) {
+            return s >= track.finishMm() - STOPS_EARLY_MM ? RunResult.End.FINISHED : RunResult.End.STOPPED;
         }
         return tick >= mostTicks ? RunResult.End.TOO_SLOW : null;
     }

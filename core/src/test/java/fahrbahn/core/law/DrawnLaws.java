@@ -63,6 +63,10 @@ public final class DrawnLaws {
             }
             options =
                     options.withPatterns(patterns.isEmpty() ? List.of(new Pattern("1".repeat(sensors), 0)) : patterns);
+            if (random.nextBoolean()) {
+                options = options.withThresholds(
+                        random.doubles(sensors, 0.3 * top, 0.7 * top).boxed().toList());
+            }
         }
         LostLine.Action action = LostLine.Action.values()[random.nextInt(4)];
         options = options.withLost(new LostLine(
@@ -70,9 +74,12 @@ public final class DrawnLaws {
                 0.1 + 0.6 * random.nextDouble(),
                 0.4 * full * random.nextDouble(),
                 0.4 * top * random.nextDouble()));
+        // One in eight, and no draw of its own: with one more, draws of this generator go by turns and some kinds of
+        // marks never come.
+        boolean stops = (int) (8000 * options.lost().seenShare()) % 8 == 0;
         double limit = random.nextBoolean() ? Double.POSITIVE_INFINITY : full * (0.2 + random.nextDouble());
         double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
-        options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0));
+        options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0, stops));
         options = random.nextInt(3) == 0 ? options.withOuter(outer(random, full)) : options;
         return random.nextInt(2) == 0 ? options.withTurnMarks(Optional.of(marks(random, full))) : options;
     }
@@ -139,7 +146,12 @@ public final class DrawnLaws {
     }
 
     public static Setup drawn(Random random, Law.Kind kind) {
-        int sensors = kind == Law.Kind.EDGE ? 1 : kind == Law.Kind.PAIR ? 2 : 3 + random.nextInt(4);
+        int sensors = switch (kind) {
+            case EDGE -> 1;
+            case PAIR -> 2;
+            case PATTERN -> 2 + random.nextInt(5);
+            case ARRAY_MEAN, ARRAY_DIFFERENCE -> 3 + random.nextInt(4);
+        };
         Scale scale = Scale.values()[random.nextInt(4)];
         double dark = 10 + 100 * random.nextDouble();
         double light = dark + 100 + 500 * random.nextDouble();

@@ -31,6 +31,7 @@ final class PlainLaw {
     private String lostTowards = "nowhere";
     private boolean lostOverGap = true;
     private double straightOnFor;
+    private boolean standsStill;
     private final PlainMarks marks;
     private final Map<String, Boolean> metBefore = new HashMap<>();
 
@@ -110,6 +111,12 @@ final class PlainLaw {
         double most = Math.min(
                 options.limits().steering(),
                 setup.robot().drive().mixing() == Mixing.INNER_WHEEL ? 100 : Double.POSITIVE_INFINITY);
+        if (standsStill) {
+            steering = 0;
+            left = 0;
+            right = 0;
+            return;
+        }
         steering = Math.max(-most, Math.min(most, wanted));
         steeringBefore = steering;
         double base = law.baseCommand();
@@ -145,9 +152,13 @@ final class PlainLaw {
 
     private double byPattern(Map<String, Double> readings) {
         StringBuilder bits = new StringBuilder();
-        for (Sensor s : row) {
+        for (int i = 0; i < row.size(); i++) {
+            Sensor s = row.get(i);
             double scaled = inLawsNumbers(s, readings.get(s.name()));
-            bits.append((lineReadsHigh ? scaled > law.target() : scaled < law.target()) ? '1' : '0');
+            double beyond = options.thresholds().isEmpty()
+                    ? law.target()
+                    : options.thresholds().get(i);
+            bits.append((lineReadsHigh ? scaled > beyond : scaled < beyond) ? '1' : '0');
         }
         Map<String, Double> table = new HashMap<>();
         options.patterns().forEach(p -> table.put(p.bits(), p.steering()));
@@ -271,6 +282,7 @@ final class PlainLaw {
     private double reflexes(Map<String, Double> readings, double wanted, double seconds) {
         boolean any = options.outer().isPresent()
                 || options.limits().blankS() > 0
+                || options.limits().stopsOnAll()
                 || options.lost().action() != Options.LostLine.Action.NONE;
         if (!any) {
             return wanted;
@@ -279,6 +291,9 @@ final class PlainLaw {
                 row.stream().filter(s -> onLine(s, readings.get(s.name()))).count();
         boolean leftOne = !corner.isEmpty() && met(corner.get(0), readings);
         boolean rightOne = !corner.isEmpty() && met(corner.get(1), readings);
+        if (options.limits().stopsOnAll() && row.size() > 1 && seeing == row.size()) {
+            standsStill = true;
+        }
         straightOnFor -= seconds;
         if (options.limits().blankS() > 0 && row.size() > 1 && seeing == row.size()) {
             straightOnFor = options.limits().blankS();
