@@ -17,6 +17,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.words.LawWords;
 import fahrbahn.words.SignWords;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -42,7 +43,11 @@ final class LawPage {
     private List<Law.Kind> offered = List.of();
     private final LawReflexes reflexes;
     private final LawRow row;
+    private final List<Node> gains = new ArrayList<>();
     private final List<Node> stepNodes = new ArrayList<>();
+    private final List<Node> zone = new ArrayList<>();
+    private Node side;
+    private Node steering;
     private final Label twin = Nodes.wrapped("The twin drives.", "bench-result");
     private final Label sign = Nodes.wrapped("", "reason");
     private final Label told = Nodes.wrapped("", "reason");
@@ -74,11 +79,12 @@ final class LawPage {
     Pages.Page page() {
         Action tick = new Action("tickSign", "It does", KeyCode.J, model::tickSign);
         tick.button().setMinWidth(Region.USE_PREF_SIZE);
+        steering = steps();
         VBox body = Nodes.column(
                 Nodes.panel(
                         "On the twin, as it stands", twin, told, Nodes.row(Nodes.grow(sign), ticked, tick.button())),
                 new SideBySide(follows(), reflexes.limits(), FOLLOWS_SHARE, LEAST_EM),
-                steps(),
+                steering,
                 row.node(),
                 reflexes.lost());
         model.shownProperty().addListener(o -> refresh());
@@ -111,12 +117,7 @@ final class LawPage {
         told.setText(LawPageWords.told(model.shown()));
         Nodes.showIf(told, !told.getText().isEmpty());
         Law law = model.shown().law();
-        for (int i = 0; i < stepNodes.size(); i++) { // two for each step, and the hysteresis
-            Nodes.showIf(
-                    stepNodes.get(i),
-                    i / 2 < law.options().steps().size()
-                            || i == 2 * STEPS && !law.options().steps().isEmpty());
-        }
+        showWhatItHas(law);
         reflexes.refresh(law.options());
         model.pictureProperty()
                 .get()
@@ -129,45 +130,61 @@ final class LawPage {
     }
 
     private Region follows() {
-        return SetupFields.group(
-                "How it follows",
-                kinds,
-                fields.choice(
-                        "lawSide",
-                        "edge",
-                        "Which edge of the line it rides, looking ahead; of one sensor only.",
-                        Side.values(),
-                        Side::word,
-                        s -> s.law().side(),
-                        (s, v) -> s.withLaw(s.law().withSide(v))),
-                number(
-                                "lawKp",
-                                "Kp, per loop",
-                                "Proportional gain, per loop.",
-                                s -> s.law().kp(),
-                                (s, v) -> s.withLaw(s.law()
-                                        .withGains(v, s.law().ki(), s.law().kd())))
-                        .asks(Questions.gain(
-                                "Kp", () -> new double[] {model.shown().law().kp()})),
-                number(
-                                "lawKi",
-                                "Ki, per loop",
-                                "Integral gain, per loop.",
-                                s -> s.law().ki(),
-                                (s, v) -> s.withLaw(s.law()
-                                        .withGains(s.law().kp(), v, s.law().kd())))
-                        .asks(Questions.gain(
-                                "Ki", () -> new double[] {model.shown().law().ki()})),
-                number(
-                                "lawKd",
-                                "Kd, per loop",
-                                "Derivative gain, per loop.",
-                                s -> s.law().kd(),
-                                (s, v) -> s.withLaw(
-                                        s.law().withGains(s.law().kp(), s.law().ki(), v)))
-                        .asks(Questions.gain("Kd", () -> new double[] {
-                            model.shown().law().kd(), 2 * model.shown().law().kp()
-                        })));
+        gains.add(number(
+                        "lawKp",
+                        "Kp, per loop",
+                        "Proportional gain, per loop.",
+                        s -> s.law().kp(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(v, s.law().ki(), s.law().kd())))
+                .asks(Questions.gain(
+                        "Kp", () -> new double[] {model.shown().law().kp()})));
+        gains.add(number(
+                        "lawKi",
+                        "Ki, per loop",
+                        "Integral gain, per loop.",
+                        s -> s.law().ki(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(s.law().kp(), v, s.law().kd())))
+                .asks(Questions.gain(
+                        "Ki", () -> new double[] {model.shown().law().ki()})));
+        gains.add(number(
+                        "lawKd",
+                        "Kd, per loop",
+                        "Derivative gain, per loop.",
+                        s -> s.law().kd(),
+                        (s, v) -> s.withLaw(
+                                s.law().withGains(s.law().kp(), s.law().ki(), v)))
+                .asks(Questions.gain("Kd", () -> new double[] {
+                    model.shown().law().kd(), 2 * model.shown().law().kp()
+                })));
+        side = fields.choice(
+                "lawSide",
+                "edge",
+                "Which edge of the line it rides, looking ahead.",
+                Side.values(),
+                Side::word,
+                s -> s.law().side(),
+                (s, v) -> s.withLaw(s.law().withSide(v)));
+        List<Node> all = new ArrayList<>(List.of(kinds, side));
+        all.addAll(gains);
+        return SetupFields.group("How it follows", all.toArray(Node[]::new));
+    }
+
+    /** Only what the law has. */
+    private void showWhatItHas(Law law) {
+        boolean error = law.kind() != Law.Kind.PATTERN;
+        Nodes.showIf(side, law.kind() == Law.Kind.EDGE);
+        gains.forEach(gain -> Nodes.showIf(gain, error));
+        Nodes.showIf(steering, error);
+        boolean zoned = law.kind() == Law.Kind.EDGE && !law.options().steps().isEmpty();
+        zone.forEach(field -> Nodes.showIf(field, zoned));
+        for (int i = 0; i < stepNodes.size(); i++) { // two for each step, and the hysteresis
+            Nodes.showIf(
+                    stepNodes.get(i),
+                    i / 2 < law.options().steps().size()
+                            || i == 2 * STEPS && !law.options().steps().isEmpty());
+        }
     }
 
     /** A pattern law begins with a table, and a law that makes an error of another size without its steps. */
@@ -215,7 +232,34 @@ final class LawPage {
                 s -> s.law().options().hysteresis(),
                 (s, v) -> options(s, o -> o.withSteps(o.steps(), v))));
         stepNodes.addAll(all.subList(1, all.size()));
+        zone.add(number(
+                "zoneFrom",
+                "straight from",
+                "Reading, in the law's numbers, from which it goes straight on: target and first step in the way coaches say them, straight from 38 to 57.",
+                s -> s.law().target() - zoneHalf(s),
+                (s, v) -> withZone(s, v, s.law().target() + zoneHalf(s))));
+        zone.add(number(
+                "zoneTo",
+                "to",
+                "Reading up to which it goes straight on; beyond it the first step steers.",
+                s -> s.law().target() + zoneHalf(s),
+                (s, v) -> withZone(s, s.law().target() - zoneHalf(s), v)));
+        all.addAll(1, zone);
         return SetupFields.group("Steering", all.toArray(Node[]::new));
+    }
+
+    private static double zoneHalf(Setup setup) {
+        return step(setup, 0).map(Step::aboveError).orElse(Double.NaN);
+    }
+
+    /** An edge rider's target is the middle of its straight zone. */
+    private static Setup withZone(Setup setup, double from, double to) {
+        if (!(from <= to)) {
+            throw new BadValueException(
+                    "straight from", Words.number(from), "no more than the reading it ends at, " + Words.number(to));
+        }
+        Setup moved = setup.withLaw(setup.law().withTarget((from + to) / 2));
+        return withStep(moved, 0, old -> new Step((to - from) / 2, old.steering()));
     }
 
     private static Optional<Step> step(Setup setup, int at) {

@@ -56,6 +56,14 @@ class LawPageTest extends InWindow {
         until(
                 "told in both units",
                 () -> text("lawTold").startsWith("Neutral zone: it steers neither way up to an error of "));
+        typeIn("zoneTo", "57");
+        typeIn("zoneFrom", "38");
+        until(
+                "as it is said",
+                () -> law().target() == 47.5 && law().options().steps().get(0).aboveError() == 9.5);
+        typeIn("zoneFrom", "60");
+        assertThat(law().target()).as("refused: it would end before it begins").isEqualTo(47.5);
+        typeIn("zoneFrom", "38");
         choose("lawSteps", KeyCode.DOWN, KeyCode.DOWN);
         until("three grades", () -> law().options().steps().size() == 3);
         typeIn("stepSteers2", "17");

@@ -170,7 +170,7 @@ public final class Controller {
     /** What goes before the law: a crossing that is waited out, an emergency sensor on the line, a line that is lost. */
     private double reflex(double[] scaled, double wanted, double sinceLastS) {
         watch.look(scaled);
-        stopped = stopped || limits.stopsOnAll() && watch.crossing();
+        stopped = stopped || limits.stopsOnAll() && (patterns == null ? watch.crossing() : patterns.allOnLine());
         blankLeftS -= sinceLastS;
         if (limits.blankS() > 0 && watch.crossing()) {
             blankLeftS = limits.blankS();

@@ -15,6 +15,9 @@ final class PatternTable {
 
     /** +1 where the line reads above the threshold, -1 where below. */
     private final double[] lineSign;
+
+    private int shown;
+
     /** By pattern number; NaN where the table says nothing. */
     private final double[] steering;
 
@@ -41,6 +44,12 @@ final class PatternTable {
         for (int i = 0; i < lineSign.length; i++) {
             number = 2 * number + (lineSign[i] * (scaled[i] - threshold[i]) > 0 ? 1 : 0);
         }
+        shown = number;
         return Double.isNaN(steering[number]) ? otherwise : steering[number];
+    }
+
+    /** Whether at the latest tick every sensor saw the line. */
+    boolean allOnLine() {
+        return shown == steering.length - 1;
     }
 }

@@ -45,7 +45,9 @@ final class ReflexListing {
         }
         if (stops) {
             to.state("stopped", 0);
-            to.when("seeing == " + following, () -> to.set("stopped", "1"));
+            boolean pattern = setup.law().kind() == Law.Kind.PATTERN;
+            String all = pattern ? "pattern == " + ((1 << following) - 1) : "seeing == " + following;
+            to.when(all, () -> to.set("stopped", "1"));
         }
         options.outer().ifPresent(this::emergency);
         to.set("blank_left", "blank_left - seconds");

@@ -138,7 +138,8 @@ public record Options(
      * @param steering largest steering command, either side; above 0, may be infinite
      * @param slowDown share of the base command taken away at the largest steering; 0 to 1
      * @param blankS after all sensors saw the line at once, a crossing, the robot goes straight on for this time; 0 or more
-     * @param stopsOnAll once all of two sensors or more see the line at once, the robot stops and stays there
+     * @param stopsOnAll once all of two sensors or more see the line at once, those of the pattern law by their thresholds, the robot stops and stays
+     *     there
      */
     public record Limits(double steering, double slowDown, double blankS, boolean stopsOnAll) {
         public static final Limits NONE = new Limits(Double.POSITIVE_INFINITY, 0, 0);

@@ -151,6 +151,12 @@ final class PlainLaw {
     }
 
     private double byPattern(Map<String, Double> readings) {
+        Map<String, Double> table = new HashMap<>();
+        options.patterns().forEach(p -> table.put(p.bits(), p.steering()));
+        return table.getOrDefault(bits(readings), steeringBefore);
+    }
+
+    private String bits(Map<String, Double> readings) {
         StringBuilder bits = new StringBuilder();
         for (int i = 0; i < row.size(); i++) {
             Sensor s = row.get(i);
@@ -160,9 +166,7 @@ final class PlainLaw {
                     : options.thresholds().get(i);
             bits.append((lineReadsHigh ? scaled > beyond : scaled < beyond) ? '1' : '0');
         }
-        Map<String, Double> table = new HashMap<>();
-        options.patterns().forEach(p -> table.put(p.bits(), p.steering()));
-        return table.getOrDefault(bits.toString(), steeringBefore);
+        return bits.toString();
     }
 
     private double byError(Map<String, Double> readings) {
@@ -291,7 +295,10 @@ final class PlainLaw {
                 row.stream().filter(s -> onLine(s, readings.get(s.name()))).count();
         boolean leftOne = !corner.isEmpty() && met(corner.get(0), readings);
         boolean rightOne = !corner.isEmpty() && met(corner.get(1), readings);
-        if (options.limits().stopsOnAll() && row.size() > 1 && seeing == row.size()) {
+        boolean all = law.kind() == Law.Kind.PATTERN
+                ? bits(readings).indexOf("0") < 0
+                : row.size() > 1 && seeing == row.size();
+        if (options.limits().stopsOnAll() && all) {
             standsStill = true;
         }
         straightOnFor -= seconds;
