@@ -103,10 +103,18 @@ final class Fields {
         return all;
     }
 
+    /** Those of a list; none where it is missing. */
     List<String> texts(String name) {
+        JsonNode list = node.path(name);
+        if (has(name) && !list.isArray()) {
+            throw wrong(name, list, "a list of texts");
+        }
         List<String> all = new ArrayList<>();
-        for (JsonNode element : node.path(name)) {
-            all.add(element.asText());
+        for (int i = 0; i < list.size(); i++) {
+            if (!list.get(i).isTextual()) {
+                throw wrong(name + "[" + i + "]", list.get(i), "a text in quotes");
+            }
+            all.add(list.get(i).textValue());
         }
         return all;
     }

@@ -1,11 +1,13 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.response.CrossingLimit;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.response.NeutralZone;
 import fahrbahn.core.response.PairShares;
+import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.LostLine;
@@ -17,6 +19,7 @@ import fahrbahn.words.Refusals;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -114,12 +117,39 @@ final class LawPageWords {
             return Refusals.sentence(ridesNowhere);
         }
         setup.law().options().outer().ifPresent(outer -> said.add(emergency(setup, outer)));
+        said.add(crossing(setup));
+        blanking(setup).ifPresent(said::add);
         LostLine lost = setup.law().options().lost();
         boolean turnsBack = lost.action() == LostLine.Action.LAST_SIDE || lost.action() == LostLine.Action.BY_LOSS;
         if (turnsBack && lost.steering() == 0) {
             said.add("When the line is lost it turns back by 0, which is straight on: type a steering.");
         }
         return String.join(" ", said);
+    }
+
+    /** Whether a line across its way may fall between two loops. */
+    private static String crossing(Setup setup) {
+        CrossingLimit limit = CrossingLimit.of(setup);
+        if (limit.loops() == 0) {
+            return "Between two loops a sensor may step over a line that lies across: safe up to "
+                    + Words.number(limit.fastestMmPerS(), 2) + " mm/s, or from " + Words.number(limit.narrowestMm(), 2)
+                    + " mm wide.";
+        }
+        return "A line across its way is read " + limit.loops() + (limit.loops() == 1 ? " time" : " times")
+                + " at least; safe down to " + Words.number(limit.narrowestMm(), 2) + " mm wide, up to "
+                + Words.number(limit.fastestMmPerS(), 2) + " mm/s.";
+    }
+
+    /** In everything a program may count. */
+    private static Optional<String> blanking(Setup setup) {
+        double blankS = setup.law().options().limits().blankS();
+        if (blankS == 0) {
+            return Optional.empty();
+        }
+        Extent blank = new Extent(1000 * blankS, Extent.Unit.MS);
+        return Optional.of("Blanking lasts " + Words.number(blank.amount(), 3) + " ms, "
+                + Words.number(blank.in(Extent.Unit.LOOPS, setup).amount(), 2) + " loops or "
+                + Words.number(blank.in(Extent.Unit.MM, setup).amount(), 2) + " mm.");
     }
 
     /** How large the error gets before it folds over, and where. */

@@ -53,7 +53,7 @@ public final class LineCodes {
     }
 
     /** A threshold as a share of the line in a sensor's spot. */
-    private static double thresholdShare(Setup setup, Sensor sensor, double threshold) {
+    static double thresholdShare(Setup setup, Sensor sensor, double threshold) {
         double ground =
                 setup.law().scale().scaled(sensor, setup.line().polarity().ground(sensor));
         double line = setup.law().scale().scaled(sensor, setup.line().polarity().line(sensor));
