@@ -28,6 +28,7 @@ public final class TuningBenchmark {
     private static final int NEVER = MOST_TRIALS + 1;
 
     private static final String NEXT = "next";
+    private static final String NEXT_ANY_SPEED = "next, best lap at any speed";
 
     /** Steering over the whole scale, in full commands. */
     private static final double MOST_TIMES_FULL = 1000;
@@ -43,10 +44,11 @@ public final class TuningBenchmark {
      * What one robot asked of each way.
      *
      * @param believed as its coach believes it to be
-     * @param next trials by the belief; more than {@link #MOST_TRIALS} when it never got there
+     * @param next trials by the belief until it had what ladders are asked for; more than {@link #MOST_TRIALS} when it never got there
+     * @param nextAnySpeed the same until it had the best lap at any speed
      * @param ladders by {@link HandLadder}
      */
-    record Needed(Setup believed, int next, int[] ladders) {
+    record Needed(Setup believed, int next, int nextAnySpeed, int[] ladders) {
         boolean solved() {
             return Math.min(next, Arrays.stream(ladders).min().orElseThrow()) <= MOST_TRIALS;
         }
@@ -78,7 +80,7 @@ public final class TuningBenchmark {
     /**
      * @param robots of which those that no way solves are left out
      * @param wider how much further the secrets lie than usual
-     * @return the belief first, then the ladders
+     * @return the belief first, by what ladders are asked for and by more, then the ladders
      */
     public static List<Outcome> run(int robots, double wider, long seed, Workers workers, Job job) {
         List<Needed> solved = each(robots, wider, seed, workers, job).stream()
@@ -86,6 +88,8 @@ public final class TuningBenchmark {
                 .toList();
         List<Outcome> outcomes = new ArrayList<>();
         outcomes.add(new Outcome(NEXT, solved.stream().mapToInt(Needed::next).toArray()));
+        outcomes.add(new Outcome(
+                NEXT_ANY_SPEED, solved.stream().mapToInt(Needed::nextAnySpeed).toArray()));
         for (HandLadder ladder : HandLadder.values()) {
             outcomes.add(new Outcome(
                     ladder.word(),
@@ -125,12 +129,18 @@ public final class TuningBenchmark {
         HiddenTable table = HiddenTable.of(begun, course, wider, seed);
         Tuner tuner = new Tuner(begun, Prior.GUESSED, course, Goal.LAP, seed, Workers.of(1), Job.UNWATCHED);
         int[] left = {MOST_TRIALS};
-        int next = climbed(
+        int[] tried = {0};
+        int[] next = {NEVER};
+        int anySpeed = climbed(
                 table,
-                table::solves,
+                setting -> {
+                    tried[0]++;
+                    next[0] = next[0] == NEVER && judge.solvesAtSetSpeed(setting) ? tried[0] : next[0];
+                    return table.solves(setting);
+                },
                 () -> tuner.next(left[0]--, Job.UNWATCHED).next(),
                 trial -> tuner.see(trial, Job.UNWATCHED));
-        return new Needed(believed, next, ladders);
+        return new Needed(believed, next[0], anySpeed, ladders);
     }
 
     /** From a speed that somebody typed, anything from far too slow to far too fast. */

@@ -16,7 +16,7 @@ import java.util.function.DoubleUnaryOperator;
  * @param narrowestMm line that is read once for certain at the set speed
  */
 public record CrossingLimit(double seenMm, int loops, double fastestMmPerS, double narrowestMm) {
-    private static final int HALVINGS = 60;
+    private static final int HALVINGS = 24;
 
     /** Wider than any line that is laid. */
     private static final double WIDEST_MM = 1000;
