@@ -12,8 +12,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.Goal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.function.ToIntFunction;
 import org.junit.jupiter.api.Test;
 
 /** Ladders climb as coaches do, and the belief needs fewer trials. */
@@ -65,32 +65,32 @@ class TuningBenchmarkTest extends Repeated {
     }
 
     /**
-     * One, or in the proof eight, such robots as those of docs/tuning-benchmark.md, whose hundred take minutes. The belief begins at any speed, the
-     * ladders at one that suits; what both are asked for is the best lap at that.
+     * One, or in the proof forty, such robots as those of docs/tuning-benchmark.md, and its bars. The belief begins at any speed, the ladders, as coaches
+     * climb them, at one that suits; what both are asked for is the best lap at that.
      */
     @Test
     void theBeliefSolvesWhatLaddersSolveInAThirdOfTheTrials() {
         List<TuningBenchmark.Needed> all =
-                TuningBenchmark.each(times(1, 8), 1.5, 11, Workers.of(2), Job.UNWATCHED).stream()
+                TuningBenchmark.each(times(1, 40), 1.5, 11, Workers.of(2), Job.UNWATCHED).stream()
                         .filter(TuningBenchmark.Needed::solved)
                         .toList();
-        assertThat(all).hasSizeGreaterThanOrEqualTo(times(1, 6));
-        assertThat(all).allMatch(n -> n.next() <= times(6, TuningBenchmark.MOST_TRIALS));
-        // Of the best lap at any speed half of the robots have at most four trials.
-        assertThat(all.stream().filter(n -> n.nextAnySpeed() <= 4).count() * 2).isGreaterThanOrEqualTo(all.size());
-        if (all.size() < 6) {
-            return; // one robot tells nothing of ladders
+        assertThat(all).hasSizeGreaterThanOrEqualTo(times(1, 35));
+        if (!proves()) {
+            assertThat(all).allMatch(n -> n.next() <= 6); // one robot tells nothing of ladders
+            return;
         }
-        int byBelief = all.stream().mapToInt(TuningBenchmark.Needed::next).sum();
-        int byBestLadder = all.stream()
-                .mapToInt(n -> n.ladders()[HandLadder.HALF_AGAIN.ordinal()])
-                .sum();
-        assertThat(3 * byBelief)
-                .as(byBelief + " against " + byBestLadder + " of "
-                        + Arrays.toString(all.stream()
-                                .mapToInt(TuningBenchmark.Needed::next)
-                                .toArray()))
-                .isLessThanOrEqualTo(byBestLadder);
+        TuningBenchmark.Outcome belief = outcome(all, TuningBenchmark.Needed::next);
+        TuningBenchmark.Outcome best = outcome(all, n -> n.ladders()[HandLadder.HALF_AGAIN.ordinal()]);
+        assertThat(3 * belief.quantile(0.5)).as("median").isLessThanOrEqualTo(best.quantile(0.5));
+        assertThat(2 * belief.quantile(0.75)).as("upper quartile").isLessThanOrEqualTo(best.quantile(0.75));
+        assertThat(outcome(all, TuningBenchmark.Needed::nextAnySpeed).quantile(0.5))
+                .as("of the best lap at any speed")
+                .isLessThanOrEqualTo(4);
+    }
+
+    private static TuningBenchmark.Outcome outcome(
+            List<TuningBenchmark.Needed> all, ToIntFunction<TuningBenchmark.Needed> trials) {
+        return new TuningBenchmark.Outcome("", all.stream().mapToInt(trials).toArray());
     }
 
     /** A setting that failed counts for less, however sure the twin is; one much like it too, another not. */

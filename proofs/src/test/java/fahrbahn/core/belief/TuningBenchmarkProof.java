@@ -1,6 +1,6 @@
 package fahrbahn.core.belief;
 
-/** Eight robots tuned by the belief and by every ladder. */
+/** Forty hidden robots. */
 class TuningBenchmarkProof extends TuningBenchmarkTest {
     @Override
     protected int times(int witness, int proof) {
