@@ -70,11 +70,6 @@ final class Prospects {
         }
     }
 
-    /** So many times a robot's best lap, one is worth no more than to have finished. */
-    static double poorLap(Goal goal) {
-        return goal == Goal.LAP ? POOR_LAP : POOR_FINISH;
-    }
-
     private static int finished(RunResult[] starts) {
         int finished = 0;
         for (RunResult run : starts) {
@@ -100,7 +95,7 @@ final class Prospects {
             return 0;
         }
         double good = goal == Goal.LAP ? GOOD_LAP : GOOD_FINISH;
-        double poor = poorLap(goal);
+        double poor = goal == Goal.LAP ? POOR_LAP : POOR_FINISH;
         double lap = Math.min(1, Math.max(0, (poor - lapS(starts) / bestLapS) / (poor - good)));
         double calm = 1 - CALM_WORTH * (1 - Math.max(0, starts[0].bandLeftShare()));
         return calm

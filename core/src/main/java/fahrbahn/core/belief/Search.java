@@ -6,6 +6,7 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.CourseProposals;
+import fahrbahn.core.tuning.Goal;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import java.util.ArrayList;
@@ -26,13 +27,18 @@ final class Search {
 
     private static final int MOST_OF_THEM = 2;
 
-    private static final int FIRST_KEPT = 60;
-    private static final int MORE_ROBOTS = 8;
-    private static final int ROBOTS = 25;
-    private static final int KEPT = 10;
+    /** Speeds at which a lap takes so many times the best that was driven are not tried. */
+    private static final double SLOWER_LAP = 1.25;
 
-    /** Of the best, so many are tried a little slower and faster. */
-    private static final int FINER = 2;
+    private static final double SLOWER_FINISH = 1.4;
+
+    private static final int FIRST_KEPT = 30;
+    private static final int MORE_ROBOTS = 6;
+    private static final int ROBOTS = 20;
+    private static final int KEPT = 6;
+
+    /** The best is tried a little slower and faster. */
+    private static final int FINER = 1;
 
     /** Started twice, a robot that is lost now and then shows it. */
     private static final int STARTS = 2;
@@ -134,24 +140,39 @@ final class Search {
         List<Particle> robots = belief.some(FIRST_ROBOTS);
         double[] bestLapS = new double[FIRST_ROBOTS];
         Arrays.fill(bestLapS, Double.POSITIVE_INFINITY);
-        double poor = Prospects.poorLap(story.goal());
-        for (double base : CourseProposals.bases(story.setup())) {
+        double slower = story.goal() == Goal.LAP ? SLOWER_LAP : SLOWER_FINISH;
+        List<Double> bases = CourseProposals.bases(story.setup());
+        int skip = 1; // every other speed, until most robots finish at one
+        for (int i = 0; i < bases.size(); i += 1 + skip) {
+            double base = bases.get(i);
             long tooSlow = IntStream.range(0, FIRST_ROBOTS)
-                    .filter(i -> poor * bestLapS[i] < ghosts.straightLapS(robots.get(i), base))
+                    .filter(k -> slower * bestLapS[k] < ghosts.straightLapS(robots.get(k), base))
                     .count();
             if (tooSlow >= MOST_OF_THEM) {
                 break;
             }
             add(proposals.at(base), settings, runs);
-            for (RunResult[][] setting : runs) {
-                for (int i = 0; i < FIRST_ROBOTS; i++) {
-                    RunResult run = setting[i][0];
-                    bestLapS[i] = run != null && run.completed() ? Math.min(bestLapS[i], run.timeS()) : bestLapS[i];
+            best(runs, bestLapS);
+            boolean finish = Arrays.stream(bestLapS).filter(Double::isFinite).count() >= MOST_OF_THEM;
+            if (finish && skip > 0) {
+                skip = 0;
+                if (i > 0) {
+                    add(proposals.at(bases.get(i - 1)), settings, runs);
+                    best(runs, bestLapS);
                 }
             }
         }
         experience.best().ifPresent(best -> add(proposals.about(best), settings, runs));
         return new Prospects(settings, runs.toArray(RunResult[][][]::new), story.goal(), experience);
+    }
+
+    private static void best(List<RunResult[][]> runs, double[] bestLapS) {
+        for (RunResult[][] setting : runs) {
+            for (int i = 0; i < bestLapS.length; i++) {
+                RunResult run = setting[i][0];
+                bestLapS[i] = run != null && run.completed() ? Math.min(bestLapS[i], run.timeS()) : bestLapS[i];
+            }
+        }
     }
 
     private void add(List<Candidate> more, List<Candidate> settings, List<RunResult[][]> runs) {
