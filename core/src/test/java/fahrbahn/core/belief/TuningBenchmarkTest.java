@@ -83,6 +83,12 @@ class TuningBenchmarkTest extends Repeated {
         TuningBenchmark.Outcome best = outcome(all, n -> n.ladders()[HandLadder.HALF_AGAIN.ordinal()]);
         assertThat(3 * belief.quantile(0.5)).as("median").isLessThanOrEqualTo(best.quantile(0.5));
         assertThat(2 * belief.quantile(0.75)).as("upper quartile").isLessThanOrEqualTo(best.quantile(0.75));
+        List<TuningBenchmark.Needed> eight = all.subList(0, 8);
+        int trials = eight.stream().mapToInt(TuningBenchmark.Needed::next).sum();
+        int ladder = eight.stream()
+                .mapToInt(n -> n.ladders()[HandLadder.HALF_AGAIN.ordinal()])
+                .sum();
+        assertThat(3 * trials).as(trials + " against " + ladder + " of eight").isLessThanOrEqualTo(ladder);
         assertThat(outcome(all, TuningBenchmark.Needed::nextAnySpeed).quantile(0.5))
                 .as("of the best lap at any speed")
                 .isLessThanOrEqualTo(4);
