@@ -1,5 +1,6 @@
 package fahrbahn.headless;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.marks.Confusions;
@@ -45,6 +46,13 @@ final class MarksCommand implements Callable<Integer> {
             classifiers.set(school.word(), json);
         }
         answer.set("recommended", recommended(comparison));
+        ArrayNode line = answer.putArray("line");
+        comparison
+                .channels()
+                .forEach(c -> line.addObject()
+                        .put("channel", c.channel().word())
+                        .put("separation", c.separation())
+                        .put("plusMinus", c.plusMinus()));
         Json.print(spec, answer);
         return 0;
     }

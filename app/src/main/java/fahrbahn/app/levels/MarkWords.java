@@ -1,11 +1,12 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.core.levels.ChannelChoice;
+import fahrbahn.core.marks.ChannelChoice;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.marks.MarkTiming;
+import fahrbahn.core.setup.Channel;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,7 @@ final class MarkWords {
             case BOX -> "a box round each mark";
             case ONE_CHANNEL -> "one channel, by levels";
             case ONE_SHARE -> "one channel's share, by levels";
+            case ONE_SUM -> "red, green and blue added, by levels";
         };
     }
 
@@ -127,17 +129,36 @@ final class MarkWords {
                 + "it fits up to " + Words.number(timing.fastestMmPerS(markMm)) + " mm/s.";
     }
 
-    /** @param channels the best first */
+    /** The best single channel for the line, and what adding all three would cost or win. @param channels the best first */
     static String channel(List<ChannelChoice> channels) {
-        if (channels.size() < 2) {
+        List<ChannelChoice> single =
+                channels.stream().filter(c -> c.channel() != Channel.ALL).toList();
+        if (single.size() < 2) {
             return "";
         }
-        ChannelChoice best = channels.get(0);
-        ChannelChoice next = channels.get(1);
-        return "For the line " + best.channel().word() + " tells best: separation " + Words.number(best.separation(), 2)
+        ChannelChoice best = single.get(0);
+        ChannelChoice next = single.get(1);
+        String added = channels.stream()
+                .filter(c -> c.channel() == Channel.ALL)
+                .findFirst()
+                .map(sum -> " " + added(sum, best))
+                .orElse("");
+        return "For the line " + best.channel().word() + " is best: separation " + Words.number(best.separation(), 2)
                 + " \u00b1 "
                 + Words.number(best.plusMinus(), 2) + ", " + next.channel().word() + " "
                 + Words.number(next.separation(), 2)
-                + (best.surelyBetterThan(next) ? "." : ": not surely better yet.");
+                + (best.surelyBetterThan(next) ? "." : ": not surely better yet.")
+                + added;
+    }
+
+    private static String added(ChannelChoice sum, ChannelChoice best) {
+        String separation = "Red, green and blue added: separation " + Words.number(sum.separation(), 2);
+        if (sum.surelyBetterThan(best)) {
+            return separation + ", better than " + best.channel().word() + " alone.";
+        }
+        return best.surelyBetterThan(sum)
+                ? separation + "; adding makes the noise count " + Words.number(sum.noiseAgainst(best), 2)
+                        + " times as much."
+                : separation + ", no clear difference.";
     }
 }

@@ -6,9 +6,10 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
-import fahrbahn.core.levels.ChannelChoice;
+import fahrbahn.core.marks.ChannelChoice;
 import fahrbahn.core.marks.MarkCaptures;
 import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkTiming;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.response.Spacing;
@@ -150,12 +151,14 @@ public final class MarksModel {
     }
 
     private static List<ChannelChoice> channels(List<Capture> captures, String sensor) {
-        Optional<Capture> dark = newest(captures, Capture.DARK);
-        Optional<Capture> light = newest(captures, Capture.LIGHT);
-        return dark.isPresent() && light.isPresent() ? ChannelChoice.of(dark.get(), light.get(), sensor) : List.of();
+        return ChannelChoice.of(newest(captures, Capture.DARK, sensor), newest(captures, Capture.LIGHT, sensor));
     }
 
-    private static Optional<Capture> newest(List<Capture> captures, String surface) {
-        return captures.stream().filter(c -> c.surface().equals(surface)).reduce((older, newer) -> newer);
+    private static List<MarkSample> newest(List<Capture> captures, String surface, String sensor) {
+        return captures.stream()
+                .filter(c -> c.surface().equals(surface))
+                .reduce((older, newer) -> newer)
+                .map(capture -> MarkCaptures.of(List.of(capture), sensor))
+                .orElse(List.of());
     }
 }

@@ -67,7 +67,7 @@ class MarksPageTest extends InWindow {
         String picture = onWindow(
                 () -> (String) robot.lookup("#confusions").query().queryAccessibleAttribute(AccessibleAttribute.TEXT));
         assertThat(picture).contains("turn right 40 of 40", "stop right 40 of 40");
-        assertThat(text("marksChannel")).startsWith("For the line ");
+        assertThat(text("marksChannel")).startsWith("For the line ").contains("added");
         assertThat(named())
                 .contains("turn: told in 40 of 40.", "stop, the stop strip: told in 40 of 40.")
                 .contains("No false alarm at the line's edge in 40 readings.");

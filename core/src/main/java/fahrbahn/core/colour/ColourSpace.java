@@ -41,6 +41,15 @@ public enum ColourSpace {
                 features[i] = sum > LEAST_SUM ? Math.max(0, scaled[at + i]) / sum : 1.0 / CHANNELS;
             }
         }
+    },
+    /** {@code (mean, 0, 0)}: what programs get that add red, green and blue. */
+    SUM("sum") {
+        @Override
+        public void features(double[] scaled, int at, double[] features) {
+            features[0] = (scaled[at] + scaled[at + 1] + scaled[at + 2]) / CHANNELS;
+            features[1] = 0;
+            features[2] = 0;
+        }
     };
 
     /** Red, green and blue. */
@@ -70,6 +79,7 @@ public enum ColourSpace {
         return switch (this) {
             case SCALED -> channel;
             case SHARES -> "share of " + channel;
+            case SUM -> "mean of red, green and blue";
             case CYLINDER, CONE ->
                 List.of("towards red", "towards green", "how light").get(i);
         };

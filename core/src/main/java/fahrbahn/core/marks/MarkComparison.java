@@ -27,7 +27,8 @@ public final class MarkComparison {
             MarkSchool.SCALED_CENTRES, MarkSchool.CONE_CENTRES, MarkSchool.CYLINDER_CENTRES, MarkSchool.COVARIANCE);
 
     private static final List<MarkSchool> SIMPLEST_FIRST = Stream.concat(
-                    Stream.of(MarkSchool.ONE_CHANNEL, MarkSchool.ONE_SHARE, MarkSchool.BOX), NEAREST.stream())
+                    Stream.of(MarkSchool.ONE_CHANNEL, MarkSchool.ONE_SUM, MarkSchool.ONE_SHARE, MarkSchool.BOX),
+                    NEAREST.stream())
             .toList();
 
     private final List<MarkSample> samples;
@@ -70,6 +71,15 @@ public final class MarkComparison {
         Map<String, Integer> seen = new LinkedHashMap<>();
         samples.forEach(s -> seen.merge(s.surface(), 1, Integer::sum));
         return seen;
+    }
+
+    /** How well each channel, and their sum, tells dark from light, the best first. */
+    public List<ChannelChoice> channels() {
+        return ChannelChoice.of(named(MarkSample.DARK), named(MarkSample.LIGHT));
+    }
+
+    private List<MarkSample> named(String surface) {
+        return samples.stream().filter(s -> s.surface().equals(surface)).toList();
     }
 
     public ColourScale scale() {

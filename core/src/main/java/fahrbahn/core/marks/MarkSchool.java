@@ -19,7 +19,9 @@ public enum MarkSchool {
     /** One channel cut by levels. */
     ONE_CHANNEL("one-channel", ColourSpace.SCALED, OneFeature::of),
     /** The share of one channel cut by levels. */
-    ONE_SHARE("one-share", ColourSpace.SHARES, OneFeature::of);
+    ONE_SHARE("one-share", ColourSpace.SHARES, OneFeature::of),
+    /** Red, green and blue added, cut by levels. */
+    ONE_SUM("one-sum", ColourSpace.SUM, OneFeature::of);
 
     private final String word;
     private final ColourSpace space;

@@ -33,7 +33,10 @@ final class OneFeature {
         List<One> sorted = sorted(surfaces, best);
         List<Double> levels = levels(sorted);
         List<String> names = sorted.stream().map(One::surface).toList();
-        List<Learnt.Constant> constants = new ArrayList<>(List.of(new Learnt.Constant("channel", best + 1.0)));
+        List<Learnt.Constant> constants = new ArrayList<>();
+        if (space != ColourSpace.SUM) {
+            constants.add(new Learnt.Constant("channel", best + 1.0));
+        }
         for (int i = 0; i < levels.size(); i++) {
             constants.add(new Learnt.Constant(names.get(i) + " below " + names.get(i + 1), levels.get(i)));
         }

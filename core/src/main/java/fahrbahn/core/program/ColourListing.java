@@ -141,6 +141,12 @@ final class ColourListing {
             }
             return;
         }
+        if (space == ColourSpace.SUM) {
+            to.set("f0", "(" + String.join(" + ", channels) + ") / 3.0");
+            to.set("f1", "0");
+            to.set("f2", "0");
+            return;
+        }
         for (int i = 0; i < P; i++) {
             to.set("c" + i, "max(0.0, " + channels.get(i) + ")");
         }

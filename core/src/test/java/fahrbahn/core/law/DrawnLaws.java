@@ -106,7 +106,7 @@ public final class DrawnLaws {
         double first = random.nextDouble() / 2;
         double second = first + random.nextDouble() / 2;
         return new ColourRule(
-                ColourSpace.values()[random.nextInt(4)],
+                ColourSpace.values()[random.nextInt(ColourSpace.values().length)],
                 new ColourRule.Cut(random.nextInt(3), List.of(first, second)),
                 List.of("dark", "mark", "light"));
     }
@@ -120,7 +120,7 @@ public final class DrawnLaws {
                     : List.of(random.nextDouble(), random.nextDouble(), random.nextDouble());
             known.add(new ColourRule.Known(surface, centre, bordered ? List.of(0.5, 0.4, 0.6) : List.of()));
         }
-        ColourSpace space = ColourSpace.values()[random.nextInt(4)];
+        ColourSpace space = ColourSpace.values()[random.nextInt(ColourSpace.values().length)];
         // Any lower triangle with a heavy diagonal measures distances.
         List<Double> metric = bordered || random.nextBoolean()
                 ? List.of()

@@ -187,6 +187,9 @@ final class PlainMarks {
         if (marks.colours().space() == ColourSpace.SCALED) {
             return rgb;
         }
+        if (marks.colours().space() == ColourSpace.SUM) {
+            return new double[] {(rgb[0] + rgb[1] + rgb[2]) / 3, 0, 0};
+        }
         double r = Math.max(0, rgb[0]);
         double g = Math.max(0, rgb[1]);
         double b = Math.max(0, rgb[2]);

@@ -1,9 +1,11 @@
-package fahrbahn.core.levels;
+package fahrbahn.core.marks;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.setup.Channel;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -59,5 +61,36 @@ class ChannelChoiceTest {
         }
         assertThat(alike / 500.0).as("one side of 95 %").isLessThan(0.05);
         assertThat(far).isEqualTo(500);
+    }
+
+    private static List<MarkSample> drawn(Random random, String surface, double red, double green, double blue) {
+        List<MarkSample> samples = new ArrayList<>();
+        for (int i = 0; i < 4000; i++) {
+            samples.add(new MarkSample(
+                    surface,
+                    "",
+                    red + random.nextGaussian(),
+                    green + random.nextGaussian(),
+                    blue + random.nextGaussian()));
+        }
+        return samples;
+    }
+
+    /** Channels with noise of their own, alike: their sum is the better by the root of three. Only red sees the line: the worse by as much. */
+    @Test
+    void addingAlikeChannelsWinsAndAddingBlindOnesCosts() {
+        Random random = new Random(8);
+        List<ChannelChoice> alike =
+                ChannelChoice.of(drawn(random, "dark", 0, 0, 0), drawn(random, "light", 10, 10, 10));
+        assertThat(alike.get(0).channel()).isEqualTo(Channel.ALL);
+        assertThat(alike.get(0).surelyBetterThan(alike.get(1))).isTrue();
+        assertThat(alike.get(1).noiseAgainst(alike.get(0)))
+                .as("4000 readings tell a separation to 1 %")
+                .isCloseTo(Math.sqrt(3), within(0.04));
+
+        List<ChannelChoice> redAlone =
+                ChannelChoice.of(drawn(random, "dark", 0, 0, 0), drawn(random, "light", 10, 0, 0));
+        assertThat(redAlone).extracting(ChannelChoice::channel).startsWith(Channel.RED, Channel.ALL);
+        assertThat(redAlone.get(1).noiseAgainst(redAlone.get(0))).isCloseTo(Math.sqrt(3), within(0.04));
     }
 }
