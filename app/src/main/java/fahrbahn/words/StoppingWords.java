@@ -2,6 +2,7 @@ package fahrbahn.words;
 
 import fahrbahn.core.stopping.Cause;
 import fahrbahn.core.stopping.Rule;
+import fahrbahn.core.stopping.WayBack;
 
 /** Ways to stop, what scatters them, and what to do about it. */
 public final class StoppingWords {
@@ -14,6 +15,15 @@ public final class StoppingWords {
             case MARK -> "a mark";
             case BOTH_DARK -> "both on dark";
             case DISTANCE -> "distance";
+        };
+    }
+
+    public static String name(WayBack way) {
+        return switch (way) {
+            case BACKS_BY_TIME -> "reverses blind, by a timer";
+            case BACKS_BY_TURNS -> "reverses blind, by wheel turns";
+            case TURNS_BY_TIME -> "turns round, follows the line, by a timer";
+            case TURNS_BY_TURNS -> "turns round, follows the line, by wheel turns";
         };
     }
 

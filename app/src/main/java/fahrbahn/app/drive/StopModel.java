@@ -8,6 +8,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.stopping.ReturnTrial;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.stopping.StopShares;
@@ -34,19 +35,33 @@ final class StopModel {
     private final ReadOnlyObjectWrapper<Rule> inHand = new ReadOnlyObjectWrapper<>(Rule.TIMER);
     private Optional<Wanted> wanted = Optional.empty();
     private String problem = "";
+    private final Errand<Back> backErrand;
+    private final ReadOnlyObjectWrapper<Optional<Back>> back = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Optional<WantedBack> wantedBack = Optional.empty();
 
     private record Wanted(Setup setup, StopPlan plan) {}
+
+    private record WantedBack(Wanted of, Rule rule) {}
+
+    /** There and back again, out by one rule. */
+    record Back(Rule rule, double windowMm, ReturnTrial trial) {}
 
     record Answer(Setup setup, StopPlan plan, StopShares shares) {}
 
     StopModel(Season season, Errands errands) {
         this.season = season;
         this.errand = errands.errand("The stops");
+        this.backErrand = errands.errand("The way back");
     }
 
     /** Empty as long as nobody looked, while it is driven, and when it cannot be. */
     ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
         return answer.getReadOnlyProperty();
+    }
+
+    /** By the rule in hand; empty as long as nobody looked, while it is driven, and when it cannot be. */
+    ReadOnlyObjectProperty<Optional<Back>> backProperty() {
+        return back.getReadOnlyProperty();
     }
 
     /** The rule of which it is told what would make it better. */
@@ -89,6 +104,7 @@ final class StopModel {
     /** Somebody looks: the runs are driven, unless they have been. */
     void look() {
         Wanted now = new Wanted(season.setupOrGuess(), plan());
+        lookBack(new WantedBack(now, inHand.get()));
         if (wanted.isPresent() && wanted.get().equals(now)) {
             return;
         }
@@ -99,6 +115,25 @@ final class StopModel {
             problem = Ending.words(ending);
             answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
         });
+    }
+
+    private void lookBack(WantedBack now) {
+        if (wantedBack.isPresent() && wantedBack.get().equals(now)) {
+            return;
+        }
+        wantedBack = Optional.of(now);
+        back.set(Optional.empty());
+        backErrand.runToEnd(
+                job -> driveBack(now, job),
+                ending -> back.set(
+                        ending instanceof Ending.Done<Back> done ? Optional.of(done.result()) : Optional.empty()));
+    }
+
+    private static Back driveBack(WantedBack now, Job job) {
+        StopPlan plan = now.of().plan();
+        ReturnTrial trial = ReturnTrial.of(
+                now.of().setup(), plan.sensing(), now.rule(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
+        return new Back(now.rule(), plan.windowMm(), trial);
     }
 
     private static Answer drive(Wanted now, Job job) {

@@ -8,6 +8,7 @@ import fahrbahn.app.kit.Pages;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.Sensing;
 import fahrbahn.words.StoppingWords;
+import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
 /** How to decide that it is there: every rule side by side, and what would make the one in hand better. */
@@ -30,6 +32,8 @@ final class StopPage {
     private final Label verdict = Nodes.wrapped(StopWords.DRIVING, "bench-result");
     private final Label betterHead = Nodes.wrapped("", "strong");
     private final VBox better = Nodes.column();
+    private final Label backHead = Nodes.wrapped("", "panel-title");
+    private final GridPane back = new GridPane();
     private final ProgressBar progress = new ProgressBar(0);
     private final List<Runnable> shown = new ArrayList<>();
 
@@ -39,6 +43,8 @@ final class StopPage {
         verdict.setId("stopVerdict");
         betterHead.setId("stopInHand");
         better.setId("stopBetter");
+        back.setId("stopBack");
+        back.getStyleClass().add("schools");
         progress.setId("stopProgress");
     }
 
@@ -49,8 +55,10 @@ final class StopPage {
         progress.managedProperty().bind(progress.visibleProperty());
         model.answerProperty().addListener(o -> refresh());
         model.inHandProperty().addListener(o -> refresh());
+        model.backProperty().addListener(o -> showBack());
         model.runs().addListener((InvalidationListener) o -> refresh());
         refresh();
+        showBack();
         VBox side = Nodes.column(Nodes.panel("What would make it better", betterHead, better));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
@@ -60,9 +68,11 @@ final class StopPage {
         VBox body = Nodes.column(
                 Nodes.panel("Where it is to stop, and what it can decide by", verdict, fields),
                 Nodes.grow(Nodes.row(
-                        Nodes.grow(Nodes.panel(
-                                "Where " + StopModel.RUNS + " runs come to rest, about their mean",
-                                Nodes.grow(picture))),
+                        Nodes.grow(Nodes.column(
+                                Nodes.grow(Nodes.panel(
+                                        "Where " + StopModel.RUNS + " runs come to rest, about their mean",
+                                        Nodes.grow(picture))),
+                                backPanel())),
                         side)));
         return new Pages.Page(body, List.of(before, after), nowNs -> {
             model.look();
@@ -138,12 +148,35 @@ final class StopPage {
         better.getChildren().setAll(answer.map(a -> better(a, rule)).orElse(List.of()));
     }
 
+    private VBox backPanel() {
+        VBox panel = new VBox(backHead, back);
+        panel.getStyleClass().add("panel");
+        return panel;
+    }
+
+    private void showBack() {
+        backHead.setText(StopWords.backHead(model.inHandProperty().get()));
+        back.getChildren().clear();
+        model.backProperty().get().ifPresentOrElse(this::fillBack, () -> back.add(Nodes.cell(StopWords.DRIVING), 0, 0));
+    }
+
+    private void fillBack(StopModel.Back answer) {
+        String window = "home within " + Words.number(answer.windowMm(), 3) + " mm";
+        String[] heads = {"way back", "along, mm", "across, mm", "heading, deg", window};
+        for (int i = 0; i < heads.length; i++) {
+            back.add(Nodes.cell(heads[i], "caption"), i, 0);
+        }
+        int row = 1;
+        for (List<String> cells : StopWords.back(answer)) {
+            back.addRow(row++, cells.stream().map(Nodes::cell).toArray(Node[]::new));
+        }
+    }
+
     private List<Node> better(Answer answer, Rule rule) {
         List<Node> lines = new ArrayList<>();
         StopWords.better(answer, rule).forEach(words -> lines.add(Nodes.wrapped(words)));
         lines.add(Nodes.wrapped(StopWords.slower(answer, rule)));
         lines.add(Nodes.wrapped(StopWords.formula(answer, rule), "reason"));
-        lines.add(Nodes.wrapped(StopWords.thereAndBack(answer, rule), "reason"));
         lines.add(Nodes.wrapped(StopWords.logged(model.logged()), "reason"));
         return lines;
     }

@@ -1,10 +1,12 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.StopModel.Answer;
+import fahrbahn.core.stopping.ReturnTrial;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.StopFormula;
 import fahrbahn.core.stopping.StopShares;
 import fahrbahn.core.stopping.StopTrial;
+import fahrbahn.core.stopping.WayBack;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
@@ -93,9 +95,27 @@ final class StopWords {
                 + StoppingWords.mm(answer.shares().all().scatterMm(rule)) + ".";
     }
 
-    static String thereAndBack(Answer answer, Rule rule) {
-        return "There and back again by " + StoppingWords.name(rule) + " it scatters "
-                + StoppingWords.mm(answer.shares().all().thereAndBackMm(rule)) + ": both ways add in squares.";
+    static String backHead(Rule rule) {
+        return "Back the same way, after stopping by " + StoppingWords.name(rule);
+    }
+
+    /** A row for each way back: its name, how it scatters along, across and in heading, and the chance to be home in the window both ways. */
+    static List<List<String>> back(StopModel.Back back) {
+        return Arrays.stream(WayBack.values())
+                .map(way -> {
+                    ReturnTrial.Homes homes = back.trial().homes().get(way);
+                    return List.of(
+                            StoppingWords.name(way),
+                            scatter(homes.alongMm(), 1, 2),
+                            scatter(homes.acrossMm(), 1, 2),
+                            scatter(homes.headingRad(), Math.toDegrees(1), 2),
+                            chance(back.trial().within(way, back.windowMm())));
+                })
+                .toList();
+    }
+
+    private static String scatter(Sample sample, double unit, int figures) {
+        return sample.n() < 2 ? "\u2013" : Words.number(unit * sample.sd(), figures);
     }
 
     static String logged(Sample logged) {

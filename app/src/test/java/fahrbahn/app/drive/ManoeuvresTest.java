@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.stopping.WayBack;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
 import org.junit.jupiter.api.Test;
 
 /** Stopping and going round an obstacle, by keys. */
@@ -15,11 +17,17 @@ class ManoeuvresTest extends InWindow {
         page(page);
     }
 
+    private int waysBack() {
+        GridPane back = robot.lookup("#stopBack").query();
+        return back.getRowCount() - 1;
+    }
+
     @Test
     void waysToStopAreComparedAndOneIsMadeBetter() throws Exception {
         drive("stopping");
         until("told", () -> text("stopVerdict").startsWith("Decide by a mark: it stops within 5 mm"));
         assertThat(text("stopInHand")).isEqualTo("Stopping by a timer");
+        until("there and back", () -> waysBack() == WayBack.values().length);
         robot.type(KeyCode.DOWN);
         until("the next", () -> text("stopInHand").equals("Stopping by wheel turns"));
         robot.type(KeyCode.UP).type(KeyCode.UP);

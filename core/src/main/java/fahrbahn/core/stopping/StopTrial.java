@@ -3,7 +3,6 @@ package fahrbahn.core.stopping;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
@@ -12,12 +11,9 @@ import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
-import java.util.SplittableRandom;
 
 /**
  * Every stopping rule on the same runs of the twin.
@@ -49,11 +45,6 @@ public record StopTrial(Map<Rule, Sample> places, int runs) {
         return Completion.of((int) inside, runs);
     }
 
-    /** Driving back the same distance scatters as much again, by itself: both add in squares. */
-    public double thereAndBackMm(Rule rule) {
-        return Math.sqrt(2) * scatterMm(rule);
-    }
-
     /**
      * Drives them along a straight line.
      *
@@ -63,8 +54,7 @@ public record StopTrial(Map<Rule, Sample> places, int runs) {
     public static StopTrial of(
             Setup setup, Sensing sensing, Spread spread, int runs, long seed, Workers workers, Job job) {
         Check.require(runs >= 2, "runs", runs, "2 or more");
-        double spareMm = SPARE_S * setup.robot().drive().freeSpeedMmPerS();
-        Track track = Track.straight(sensing.wayMm() + spareMm, setup);
+        Track track = Track.straight(lengthMm(setup, sensing), setup);
         double[][] places = new double[runs][];
         workers.run(runs, i -> places[i] = oneRun(track, sensing, spread.draw(0, seed, i)), job);
         Map<Rule, Sample> byRule = new EnumMap<>(Rule.class);
@@ -79,80 +69,19 @@ public record StopTrial(Map<Rule, Sample> places, int runs) {
         return new StopTrial(byRule, runs);
     }
 
+    /** Of a straight line on which every rule decides. */
+    static double lengthMm(Setup setup, Sensing sensing) {
+        return sensing.wayMm() + SPARE_S * setup.robot().drive().freeSpeedMmPerS();
+    }
+
     private static double[] oneRun(Track track, Sensing sensing, Start start) {
         Trace trace = new Trace();
         Twin.run(track, start, trace);
-        Decisions decisions = new Decisions(track.setup(), sensing, start, trace);
+        Decisions decisions = new Decisions(track, sensing, start, trace);
         double[] places = new double[Rule.values().length];
         for (Rule rule : Rule.values()) {
             places[rule.ordinal()] = decisions.placeMm(rule);
         }
         return places;
-    }
-
-    /** What the rules make of one run. */
-    private static final class Decisions {
-        private final Setup setup;
-        private final Sensing sensing;
-        private final Trace trace;
-        private final double slipShare;
-        private final double halfSpanMm;
-        private final SplittableRandom random;
-
-        Decisions(Setup setup, Sensing sensing, Start start, Trace trace) {
-            this.setup = setup;
-            this.sensing = sensing;
-            this.trace = trace;
-            this.slipShare = start.variation().slipShare();
-            this.random = new SplittableRandom(start.seed() + 1);
-            List<Double> left = new ArrayList<>();
-            for (Sensor sensor : setup.lawSensors()) {
-                left.add(sensor.leftMm());
-            }
-            this.halfSpanMm = (left.stream().mapToDouble(l -> l).max().orElse(0)
-                            - left.stream().mapToDouble(l -> l).min().orElse(0))
-                    / 2;
-        }
-
-        /** Where it comes to rest; NaN when it never decided. */
-        double placeMm(Rule rule) {
-            double first = random.nextGaussian();
-            double second = random.nextGaussian();
-            for (int i = 0; i < trace.size(); i++) {
-                if (decides(rule, i, first, second)) {
-                    double v = (trace.leftMmPerS(i) + trace.rightMmPerS(i)) / 2;
-                    double restS = setup.robot().loop().delayS()
-                            + setup.robot().drive().lagS();
-                    return gone(i) + v * restS;
-                }
-            }
-            return Double.NaN;
-        }
-
-        private double gone(int tick) {
-            return trace.xMm(tick) - trace.xMm(0);
-        }
-
-        private boolean decides(Rule rule, int tick, double first, double second) {
-            double way = sensing.wayMm();
-            return switch (rule) {
-                case TIMER -> trace.tS(tick) >= way / setup.speedMmPerS();
-                case WHEEL_TURNS -> counted(gone(tick) / (1 - slipShare)) >= way;
-                case MARK -> gone(tick) >= way + sensing.markNoiseMm() * first;
-                case BOTH_DARK -> {
-                    double late = halfSpanMm * Math.abs(Math.tan(trace.headingRad(tick)));
-                    yield gone(tick) >= way + late + sensing.markNoiseMm() * Math.max(first, second);
-                }
-                case DISTANCE ->
-                    random.nextDouble() >= sensing.missShare()
-                            && gone(tick) + sensing.distanceNoiseMm() * random.nextGaussian() >= way;
-            };
-        }
-
-        private double counted(double turnedMm) {
-            return sensing.wheelStepMm() == 0
-                    ? turnedMm
-                    : Math.floor(turnedMm / sensing.wheelStepMm()) * sensing.wheelStepMm();
-        }
     }
 }

@@ -100,7 +100,6 @@ class StopTrialTest extends Repeated {
                 - trial.places().get(Rule.MARK).mean();
         // The larger of two normals is 1/sqrt(pi) of a standard deviation above their mean.
         assertThat(later).as("later, mm").isCloseTo(2 / Math.sqrt(Math.PI), within(4.56 * off()));
-        assertThat(trial.thereAndBackMm(Rule.MARK)).isCloseTo(Math.sqrt(2) * trial.scatterMm(Rule.MARK), within(1e-12));
     }
 
     /** A normal of this scatter lies within a window as often as its distribution says, to four deviations of the count. */
