@@ -65,7 +65,11 @@ public record LaneChart(LanePicture picture) implements Chart {
                 .filter(v -> v > 0)
                 .map(v -> "; the lane closes at " + Words.number(v) + " mm/s")
                 .orElse("");
-        return set + wiggles + battery + advice + closes + ".";
+        String slowest = picture.slowest()
+                .map(floor ->
+                        "; slower than " + Words.number(floor.speedMmPerS()) + " mm/s a wheel does not keep turning")
+                .orElse("");
+        return set + wiggles + battery + advice + slowest + closes + ".";
     }
 
     private List<Lane.Slice> slices() {
@@ -106,6 +110,12 @@ public record LaneChart(LanePicture picture) implements Chart {
             pen.line(CEILING, x, 0, x, scale.height());
             labels.free(x, 0, x, scale.height());
             labels.put("ink-text", "lane closes", x, scale.height() / 2);
+        });
+        picture.slowest().ifPresent(floor -> {
+            double x = scale.px(floor.speedMmPerS());
+            pen.line(CEILING, x, 0, x, scale.height());
+            labels.free(x, 0, x, scale.height());
+            labels.put("ink-text", "too slow", x, scale.height() / 2);
         });
         labels.put("ink-text", "wiggles", scale.width() * 0.75, 20);
         if (roomBelow()) {

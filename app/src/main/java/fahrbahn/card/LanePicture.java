@@ -3,6 +3,7 @@ package fahrbahn.card;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.TwinAdvice;
@@ -13,10 +14,12 @@ import java.util.Optional;
 /**
  * All that was computed for one setup about its gains and its speed: the picture that stands on the screen and on the card.
  *
+ * @param slowest how slowly it can follow; empty where no dead zone is known
  * @param frayed the lane with a low battery, and with a full one
  * @param advice what the twin recommends
  */
-public record LanePicture(Setup setup, LaneReport report, Lane lane, List<Lane> frayed, Advised advice) {
+public record LanePicture(
+        Setup setup, LaneReport report, Lane lane, Optional<SpeedFloor> slowest, List<Lane> frayed, Advised advice) {
     private static final int LANE_POINTS = 72;
     private static final int FRAYED_POINTS = 36;
 
@@ -30,12 +33,13 @@ public record LanePicture(Setup setup, LaneReport report, Lane lane, List<Lane> 
                 setup,
                 LaneReport.of(setup),
                 Lane.of(setup, ratio, LANE_POINTS),
+                SpeedFloor.of(setup),
                 Lane.frayed(setup, ratio, FRAYED_POINTS, BATTERY_SHARE),
                 Advised.NOT_YET);
     }
 
     public LanePicture with(Advised newAdvice) {
-        return new LanePicture(setup, report, lane, frayed, newAdvice);
+        return new LanePicture(setup, report, lane, slowest, frayed, newAdvice);
     }
 
     /** The twin has looked and found nothing. */

@@ -3,10 +3,13 @@ package fahrbahn.headless;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.loop.StableSpan;
 import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -23,7 +26,8 @@ final class LaneCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        LaneReport report = LaneReport.of(SetupJson.read(setupFile));
+        Setup setup = SetupJson.read(setupFile);
+        LaneReport report = LaneReport.of(setup);
         ObjectNode json = Json.object()
                 .put("speedMmPerS", report.speedMmPerS())
                 .put("rideOffsetMm", report.rideOffsetMm())
@@ -37,6 +41,8 @@ final class LaneCommand implements Callable<Integer> {
         json.put("bendKp", Double.isInfinite(report.bendKp()) ? null : report.bendKp())
                 .put("leastLeadMm", report.leastLeadMm())
                 .put("spectralRadius", report.spectralRadius());
+        Optional<SpeedFloor> slowest = SpeedFloor.of(setup);
+        Json.put(json, "leastBaseCommand", slowest.map(SpeedFloor::baseCommand));
         ArrayNode calm = json.putArray("stable");
         for (StableSpan span : report.calm()) {
             calm.addObject()

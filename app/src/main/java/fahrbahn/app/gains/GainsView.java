@@ -38,6 +38,7 @@ public final class GainsView {
     private final Label period = new Label();
     private final Label bend = new Label();
     private final Label theory = Nodes.wrapped("", "caption");
+    private final Label speeds = Nodes.wrapped("", "caption");
     private final Label why = Nodes.label("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
     private final Action stop;
@@ -129,7 +130,7 @@ public final class GainsView {
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
         VBox side = Nodes.column(
-                Nodes.panel("Limits at this speed, by loop theory", limits(), theory),
+                Nodes.panel("Limits at this speed, by loop theory", limits(), speeds, theory),
                 Nodes.panel("Gains as set", gains),
                 Nodes.panel("To try next, by the twin", why, progress, Nodes.flow(use.button(), stop.button())));
         progress.setId("adviceProgress");
@@ -181,6 +182,7 @@ public final class GainsView {
                 .map(s -> Words.number(s) + " s")
                 .orElse("none"));
         why.setText(GainsWords.reason(picture));
+        speeds.setText(GainsWords.speeds(picture));
         theory.setText(GainsWords.theory(picture));
     }
 }

@@ -4,6 +4,7 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.LaneReport;
+import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.tuning.TwinAdvice;
@@ -27,6 +28,23 @@ final class GainsWords {
                         .map(kps -> " Dotted edges: " + Words.number(kps[1]) + " with a full battery, "
                                 + Words.number(kps[0]) + " with a low one.")
                         .orElse("");
+    }
+
+    /** From the slowest base command that keeps both wheels turning to the fastest at which some gain is calm. */
+    static String speeds(LanePicture picture) {
+        String slowest = picture.slowest()
+                .map(floor -> "Base command at least " + Words.number(floor.baseCommand(), 2) + " ("
+                        + Words.number(floor.speedMmPerS(), 2) + " mm/s): below it "
+                        + (floor.why() == SpeedFloor.Why.START
+                                ? "the wheels do not start."
+                                : "the inner wheel stutters in the tightest bend."))
+                .orElse("How slow it can be is not known: measure the dead zone, Robot (1), page Bench.");
+        String fastest = picture.lane()
+                .ceilingSpeedMmPerS()
+                .filter(v -> v > 0)
+                .map(v -> " At most " + Words.number(v) + " mm/s: faster, every Kp wiggles or leaves the bends.")
+                .orElse(" Up to full power some Kp holds.");
+        return slowest + fastest;
     }
 
     static Verdict verdict(LanePicture picture) {

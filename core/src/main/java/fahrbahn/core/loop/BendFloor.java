@@ -98,6 +98,11 @@ public final class BendFloor {
                 .kp(setup.robot().drive(), setup.law().baseCommand());
     }
 
+    /** Of the circles that the turning point runs on in the tightest bend, either way round, the tighter one; 1/mm. */
+    double tightestPerMm() {
+        return Math.max(curvaturePerMm[0], curvaturePerMm[1]);
+    }
+
     /** The same at another base command. */
     double kp(Drive drive, double baseCommand) {
         double kp = 0;
