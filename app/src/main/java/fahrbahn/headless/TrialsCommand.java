@@ -8,6 +8,7 @@ import fahrbahn.core.trials.Comparison;
 import fahrbahn.core.trials.Effect;
 import fahrbahn.core.trials.Family;
 import fahrbahn.core.trials.Group;
+import fahrbahn.core.trials.LapScatter;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.trials.StopPlace;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -33,6 +35,12 @@ final class TrialsCommand implements Callable<Integer> {
     @Parameters(paramLabel = "RUNS.csv")
     private Path file;
 
+    @Option(
+            names = "--lap-scatter",
+            paramLabel = "S",
+            description = "standard deviation of laps with one setting, s: a lap or two of each are judged by it")
+    private Double lapScatterS;
+
     @Override
     public Integer call() throws BadFileException {
         List<Group> groups = groups();
@@ -40,7 +48,7 @@ final class TrialsCommand implements Callable<Integer> {
         ObjectNode all = answer.putObject("groups");
         groups.forEach(group -> all.set(group.setting(), group(group)));
         if (groups.size() == 2) {
-            answer.set("comparison", comparison(Comparison.of(groups.get(0), groups.get(1))));
+            answer.set("comparison", comparison(compared(groups.get(0), groups.get(1))));
         } else {
             answer.putNull(
                     "comparison"); // two settings are compared; one has nothing to be compared with, three no pair
@@ -52,6 +60,14 @@ final class TrialsCommand implements Callable<Integer> {
         }
         Json.print(spec, answer);
         return 0;
+    }
+
+    private Comparison compared(Group a, Group b) {
+        if (lapScatterS == null || !Comparison.fewLaps(a, b)) {
+            return Comparison.of(a, b);
+        }
+        double lapS = (a.timeS().mean() + b.timeS().mean()) / 2;
+        return Comparison.of(a, b, LapScatter.typed(lapScatterS, lapS));
     }
 
     private List<Group> groups() throws BadFileException {

@@ -5,8 +5,10 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.trials.Comparison;
+import fahrbahn.core.trials.Family;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.GroupBy;
+import fahrbahn.core.trials.LapScatter;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Tangled;
 import fahrbahn.core.trials.TypedRuns;
@@ -14,6 +16,8 @@ import fahrbahn.core.trials.WhatChanged;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -29,6 +33,7 @@ public final class CompareModel {
     private GroupBy by = GroupBy.SETTING;
     private String typedA = "";
     private String typedB = "";
+    private String typedScatter = "";
     private String problem = "";
     private boolean stale = true;
 
@@ -41,6 +46,8 @@ public final class CompareModel {
      * @param changed what they did differently; empty of typed ones, of which nobody knows
      * @param tangled likewise
      * @param usualVolts of all of them; NaN when none were noted
+     * @param scatter of laps, known from elsewhere and gone by; empty where both have laps enough, or none, or it is not known
+     * @param among all groups that stand beside them; empty where there are no others
      */
     public record Compared(
             Group a,
@@ -48,7 +55,20 @@ public final class CompareModel {
             Comparison comparison,
             Optional<WhatChanged> changed,
             Optional<Tangled> tangled,
-            double usualVolts) {}
+            double usualVolts,
+            Optional<Scatter> scatter,
+            Optional<AmongAll> among) {
+        /** Whether there is too little of one of them to judge times by, and nothing is known from elsewhere. */
+        boolean unjudged() {
+            return scatter.isEmpty() && Comparison.fewLaps(a, b);
+        }
+    }
+
+    /** A pair that was picked from several. @param pairs that could have been picked */
+    record AmongAll(Family.Pair pair, int groups, int pairs) {}
+
+    /** @param typed rather than from laps of the log book */
+    record Scatter(LapScatter known, boolean typed) {}
 
     CompareModel(Season season, Errands errands) {
         this.season = season;
@@ -133,6 +153,46 @@ public final class CompareModel {
         compare();
     }
 
+    /** How much laps of one setting differ, s; nothing for as much as the log book says. */
+    public void typeScatter(String seconds) {
+        typedScatter = seconds.strip();
+        compare();
+    }
+
+    /** Where a lap or two are to be judged: as typed, or of the laps on this table, or of all of this robot's. */
+    private BiFunction<Group, Group, Optional<Scatter>> scatter() {
+        String typed = typedScatter;
+        List<Run> book = season.runs().stream()
+                .filter(run -> run.source() == Run.Source.TABLE)
+                .toList();
+        String table = season.basisNow().table().id();
+        return (a, b) -> {
+            if (!Comparison.fewLaps(a, b)) {
+                return Optional.empty();
+            }
+            if (!typed.isEmpty()) {
+                double lapS = (a.timeS().mean() + b.timeS().mean()) / 2;
+                return Optional.of(new Scatter(LapScatter.typed(TypedRuns.seconds("lap scatter", typed), lapS), true));
+            }
+            List<Run> here = book.stream()
+                    .filter(run -> run.basis().table().id().equals(table))
+                    .toList();
+            return pooled(here).or(() -> pooled(book)).map(known -> new Scatter(known, false));
+        };
+    }
+
+    private static Optional<LapScatter> pooled(List<Run> runs) {
+        return LapScatter.pooled(
+                runs.stream()
+                        .collect(
+                                Collectors.groupingBy(run -> run.basis().table().id()))
+                        .values()
+                        .stream()
+                        .flatMap(table -> GroupBy.SETTING.groups(table, ZoneId.systemDefault()).stream())
+                        .map(group -> group.named(""))
+                        .toList());
+    }
+
     private void compare() {
         problem = "";
         if (!typedA.isEmpty() || !typedB.isEmpty()) {
@@ -147,15 +207,28 @@ public final class CompareModel {
             compared.set(Optional.empty());
             return;
         }
-        GroupBy.Runs a = all.get(now.a());
-        GroupBy.Runs b = all.get(now.b());
         List<String> names = new CompareWords(season.club()).groups(by, all);
         String nameA = names.get(now.a());
         String nameB = names.get(now.b());
-        errand.runToEnd(job -> compared(a.named(nameA), b.named(nameB), a.runs(), b.runs()), this::ended);
+        BiFunction<Group, Group, Optional<Scatter>> scatter = scatter();
+        Comparing comparing = new Comparing(all, now, nameA, nameB, scatter);
+        errand.runToEnd(job -> compared(comparing), this::ended);
     }
 
-    private static Compared compared(Group a, Group b, List<Run> runsA, List<Run> runsB) {
+    /** All that a comparison is made of. */
+    private record Comparing(
+            List<GroupBy.Runs> all,
+            Choice choice,
+            String nameA,
+            String nameB,
+            BiFunction<Group, Group, Optional<Scatter>> scatter) {}
+
+    private static Compared compared(Comparing of) {
+        List<Run> runsA = of.all().get(of.choice().a()).runs();
+        List<Run> runsB = of.all().get(of.choice().b()).runs();
+        Group a = of.all().get(of.choice().a()).named(of.nameA());
+        Group b = of.all().get(of.choice().b()).named(of.nameB());
+        Optional<Scatter> known = of.scatter().apply(a, b);
         double volts = Stream.concat(runsA.stream(), runsB.stream())
                 .mapToDouble(Run::volts)
                 .filter(Double::isFinite)
@@ -164,10 +237,25 @@ public final class CompareModel {
         return new Compared(
                 a,
                 b,
-                Comparison.of(a, b),
+                comparison(a, b, known),
                 Optional.of(WhatChanged.between(runsA, runsB)),
                 Optional.of(Tangled.of(runsA, runsB)),
-                volts);
+                volts,
+                known,
+                among(of.all(), of.choice()));
+    }
+
+    private static Optional<AmongAll> among(List<GroupBy.Runs> all, Choice choice) {
+        if (all.size() < 3 || all.size() > ComparePage.MOST_ROWS) {
+            return Optional.empty();
+        }
+        Family family = Family.of(all.stream().map(runs -> runs.named("")).toList());
+        return Optional.of(new AmongAll(
+                family.pair(choice.a(), choice.b()), all.size(), family.pairs().size()));
+    }
+
+    private static Comparison comparison(Group a, Group b, Optional<Scatter> scatter) {
+        return scatter.map(s -> Comparison.of(a, b, s.known())).orElseGet(() -> Comparison.of(a, b));
     }
 
     private void typed() {
@@ -179,11 +267,14 @@ public final class CompareModel {
         }
         String a = typedA;
         String b = typedB;
-        errand.runToEnd(job -> typed(TypedRuns.parse("A", a), TypedRuns.parse("B", b)), this::ended);
+        BiFunction<Group, Group, Optional<Scatter>> scatter = scatter();
+        errand.runToEnd(job -> typed(TypedRuns.parse("A", a), TypedRuns.parse("B", b), scatter), this::ended);
     }
 
-    private static Compared typed(Group a, Group b) {
-        return new Compared(a, b, Comparison.of(a, b), Optional.empty(), Optional.empty(), Double.NaN);
+    private static Compared typed(Group a, Group b, BiFunction<Group, Group, Optional<Scatter>> scatter) {
+        Optional<Scatter> known = scatter.apply(a, b);
+        return new Compared(
+                a, b, comparison(a, b, known), Optional.empty(), Optional.empty(), Double.NaN, known, Optional.empty());
     }
 
     private void ended(Ending<Compared> ending) {

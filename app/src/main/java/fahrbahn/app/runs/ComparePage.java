@@ -28,7 +28,7 @@ final class ComparePage {
     private static final double LEAST_EM = 66;
 
     /** More groups are not compared by eye; grouping by something else has fewer. */
-    private static final int MOST_ROWS = 12;
+    static final int MOST_ROWS = 12;
 
     private final CompareModel model;
     private final CompareWords words;
@@ -39,6 +39,7 @@ final class ComparePage {
     private final VBox warnings = Nodes.column();
     private final TextField typedA = typed("typedA", "A on paper", "12.3 12.1 x 12.9");
     private final TextField typedB = typed("typedB", "B on paper", "7 of 10");
+    private final TextField typedScatter = new TextField();
 
     ComparePage(CompareModel model, CompareWords words) {
         this.model = model;
@@ -46,6 +47,13 @@ final class ComparePage {
         verdict.setId("compareVerdict");
         evidence.setId("compareEvidence");
         warnings.setId("compareWarnings");
+        typedScatter.setId("typedScatter");
+        typedScatter.setPromptText("from log book");
+        typedScatter.setPrefColumnCount(8);
+        Fields.describe(
+                typedScatter,
+                "lap scatter, s",
+                "Standard deviation of laps with one setting: a lap or two are judged by it. Empty: that of the laps in the log book.");
         rows.setId("compareGroups");
         rows.getStyleClass().add("schools");
     }
@@ -78,6 +86,7 @@ final class ComparePage {
         Action b = new Action("takeAsB", "Is B", KeyCode.B, model::takeAsB);
         typedA.textProperty().addListener(o -> model.type(typedA.getText(), typedB.getText()));
         typedB.textProperty().addListener(o -> model.type(typedA.getText(), typedB.getText()));
+        typedScatter.textProperty().addListener(o -> model.typeScatter(typedScatter.getText()));
         model.groupsProperty().addListener(o -> refresh(by));
         model.choiceProperty().addListener(o -> refresh(by));
         model.comparedProperty().addListener(o -> refresh(by));
@@ -90,7 +99,13 @@ final class ComparePage {
                         Nodes.flow(up.button(), down.button(), a.button(), b.button())),
                 Nodes.panel(
                         "Or type what stands on paper: counts, or laps in a row",
-                        Nodes.flow(Nodes.label("A", "caption"), typedA, Nodes.label("B", "caption"), typedB)),
+                        Nodes.flow(
+                                Nodes.label("A", "caption"),
+                                typedA,
+                                Nodes.label("B", "caption"),
+                                typedB,
+                                Nodes.label("lap scatter, s", "caption"),
+                                typedScatter)),
                 Nodes.grow(Nodes.panel("Every run, with the mean", Nodes.grow(picture))));
         VBox side = Nodes.column(
                 Nodes.panel("A against B", verdict, evidence), Nodes.panel("Before you believe it", warnings));

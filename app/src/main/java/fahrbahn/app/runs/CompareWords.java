@@ -107,9 +107,31 @@ final class CompareWords {
             return (c.alongSpread().size() < 1 ? "B" : "A") + " stops in a smaller place; nothing else is shown ("
                     + counts + ").";
         }
+        if (compared.scatter().isPresent()) {
+            return few(c.timeS());
+        }
+        if (compared.unjudged()) {
+            return "A lap or two cannot tell: how much laps scatter is not known. Type it, or drive each twice more.";
+        }
         int more = c.completion().moreRunsEach();
         return "No difference is shown, " + counts + ", which does not mean there is none"
                 + (more > 0 ? ": about " + more + " more runs each would tell." : ".");
+    }
+
+    /** What a lap or two of each tell, when it is not enough. */
+    private static String few(Effect time) {
+        int more = time.moreRunsEach();
+        return (time.size() < 0 ? "B" : "A") + " was " + Words.number(Math.abs(time.size()), 2)
+                + " s faster, which laps so few do not settle"
+                + (more > 0 ? ": about " + more + " more laps each would." : ".");
+    }
+
+    private static String scatter(CompareModel.Scatter scatter, double lapS) {
+        String seconds = Words.number(scatter.known().share() * lapS, 2) + " s";
+        return scatter.typed()
+                ? "Judged by laps that scatter " + seconds + ", as typed."
+                : "Judged by laps that scatter " + seconds + ", as "
+                        + Words.count((int) scatter.known().freedom() + 1, "lap", "laps") + " of the log book do.";
     }
 
     private static String ran(Group group) {
@@ -124,6 +146,9 @@ final class CompareWords {
             said.add("B takes " + signed(c.timeS().size(), "s more", "s less") + interval(c.timeS(), 1, " s")
                     + shown(c.timeS()));
         }
+        compared.scatter()
+                .ifPresent(s -> said.add(scatter(
+                        s, (compared.a().timeS().mean() + compared.b().timeS().mean()) / 2)));
         if (!Double.isNaN(c.alongSpread().p())) {
             said.add("B's stop places scatter " + Words.number(c.alongSpread().size(), 2) + " times as far"
                     + interval(c.alongSpread(), 1, "") + shown(c.alongSpread()));
@@ -163,9 +188,29 @@ final class CompareWords {
     /** What keeps the comparison from telling what it seems to tell. */
     List<String> warnings(Compared compared) {
         List<String> said = new ArrayList<>();
+        compared.among().ifPresent(all -> said.addAll(among(compared.comparison(), all)));
         compared.changed().ifPresent(changed -> said.addAll(changed(changed)));
         compared.tangled().ifPresent(tangled -> said.addAll(tangled(tangled, compared.usualVolts())));
         return said;
+    }
+
+    /** Of many pairs one differs by luck more often than a single one: what is shown has to be shown among all of them. */
+    private static List<String> among(Comparison alone, CompareModel.AmongAll all) {
+        Effect[] shown = {alone.completion(), alone.timeS(), alone.alongSpread()};
+        double[] among = {
+            all.pair().completionP(), all.pair().timeP(), all.pair().alongSpreadP()
+        };
+        for (int i = 0; i < shown.length; i++) {
+            if (shown[i].shown()) {
+                String pairs = "These " + all.groups() + " groups make " + all.pairs() + " pairs";
+                return List.of(
+                        among[i] < Effect.SHOWN
+                                ? pairs + "; with all of them counted it is still shown."
+                                : pairs + ", and luck alone makes one of them differ like this in "
+                                        + Words.percent(among[i]) + " of cases: not shown yet.");
+            }
+        }
+        return List.of();
     }
 
     private List<String> changed(WhatChanged changed) {

@@ -154,6 +154,30 @@ class RunsModelsTest extends InShop {
         assertThat(shop.runs().compare().comparedProperty().get()).isEmpty();
     }
 
+    /** One lap each tells nothing before it is known how much laps scatter: typed, or from the log book. */
+    @Test
+    void oneLapEachIsJudgedByTheScatterOfOtherLaps() throws Exception {
+        CompareModel compare = shop.runs().compare();
+        compare.type("12.1", "11.4");
+        assertThat(compared().unjudged()).isTrue();
+        assertThat(compared().comparison().timeS().p()).isNaN();
+        compare.typeScatter("0,2");
+        assertThat(compared().comparison().timeS().shown()).isTrue();
+        compare.typeScatter("0.6");
+        assertThat(compared().comparison().timeS().shown()).isFalse();
+        assertThat(compared().comparison().timeS().moreRunsEach()).isBetween(11, 13);
+        compare.typeScatter("a lot");
+        assertThat(compare.comparedProperty().get()).isEmpty();
+        assertThat(compare.problem()).contains("a lot");
+        compare.typeScatter("");
+        for (String lap : List.of("11.9", "12.1", "12", "12.2")) {
+            run(true, timed(lap));
+        }
+        compare.type("12.1", "11.4");
+        assertThat(compared().scatter().orElseThrow().known().freedom()).isEqualTo(3);
+        assertThat(compared().unjudged()).isFalse();
+    }
+
     /** Written, read by another season, and written again it is the same; read twice it is there once. */
     @Test
     void theLogBookGoesOutAndComesBack() throws Exception {

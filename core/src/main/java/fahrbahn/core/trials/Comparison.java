@@ -29,6 +29,30 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         return new Comparison(a.setting(), b.setting(), completion(a, b), time(a, b), spread(a, b));
     }
 
+    /** The same where a lap or two of each are judged by a scatter that is known from elsewhere. */
+    public static Comparison of(Group a, Group b, LapScatter known) {
+        Effect time = LapScatter.needed(a.timeS(), b.timeS()) ? time(a, b, known) : time(a, b);
+        return new Comparison(a.setting(), b.setting(), completion(a, b), time, spread(a, b));
+    }
+
+    /** Whether {@link #of(Group, Group, LapScatter)} would go by the known scatter. */
+    public static boolean fewLaps(Group a, Group b) {
+        return LapScatter.needed(a.timeS(), b.timeS());
+    }
+
+    private static Effect time(Group groupA, Group groupB, LapScatter known) {
+        Sample a = groupA.timeS();
+        Sample b = groupB.timeS();
+        double sdA = known.sdS(a);
+        double sdB = known.sdS(b);
+        double error = Math.sqrt(sdA * sdA / a.n() + sdB * sdB / b.n());
+        double size = b.mean() - a.mean();
+        double half = known.distribution().inverseCumulativeProbability(1 - TAIL) * error;
+        double p = 2 * known.distribution().cumulativeProbability(-Math.abs(size) / error);
+        double needed = size == 0 ? Double.POSITIVE_INFINITY : RunsNeeded.forMeans(sdA, sdB, size);
+        return new Effect(size, size - half, size + half, p, more(p, needed, groupA, a, groupB, b));
+    }
+
     private static Effect completion(Group a, Group b) {
         Completion first = a.completion();
         Completion second = b.completion();

@@ -8,7 +8,8 @@ package fahrbahn.core.trials;
  *     it is shown already, -1 when there is nothing to show
  */
 public record Effect(double size, double low, double high, double p, int moreRunsEach) {
-    static final double SHOWN = 0.05;
+    /** A difference that luck brings in fewer cases than this is shown. */
+    public static final double SHOWN = 0.05;
 
     /** Shown: such a difference comes up by luck in fewer than one case in twenty. */
     public boolean shown() {

@@ -43,6 +43,15 @@ public record Family(List<Pair> pairs) {
         return new Family(pairs);
     }
 
+    /** Of two of the groups, by their places, whichever comes first. */
+    public Pair pair(int one, int other) {
+        int a = Math.min(one, other);
+        int b = Math.max(one, other);
+        // So many groups that so many pairs come of: n (n - 1) / 2.
+        int groups = (int) Math.round((1 + Math.sqrt(1 + 8.0 * pairs.size())) / 2);
+        return pairs.get(a * groups - a * (a + 1) / 2 + b - a - 1);
+    }
+
     private static double[] holm(List<Comparison> all, ToDoubleFunction<Comparison> p) {
         return holm(all.stream().mapToDouble(p).toArray());
     }

@@ -48,6 +48,18 @@ public final class TypedRuns {
         return outcomes;
     }
 
+    /**
+     * A time as coaches type it, with a point or a comma.
+     *
+     * @throws BadValueException naming the field when it is no time above 0
+     */
+    public static double seconds(String field, String typed) {
+        Check.require(LAP.matcher(typed).matches(), field, "'" + typed + "'", "seconds, as in 0.3");
+        double seconds = Double.parseDouble(typed.replace(',', '.'));
+        Check.positive(field, seconds);
+        return seconds;
+    }
+
     private static List<Outcome> laps(String name, String text) {
         List<Outcome> outcomes = new ArrayList<>();
         for (String lap : text.split("[\\s;]+")) {

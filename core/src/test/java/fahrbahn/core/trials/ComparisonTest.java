@@ -53,6 +53,9 @@ class ComparisonTest {
                 .containsExactly(new double[] {0.03, 0.06, 0.06}, within(1e-12));
         assertThat(Family.holm(new double[] {0.4, Double.NaN, 0.5})).containsExactly(0.8, Double.NaN, 0.8);
         Family three = Family.of(List.of(group("a", 9, 0), group("b", 5, 4), group("c", 0, 9)));
+        assertThat(three.pair(1, 2)).isSameAs(three.pairs().get(2));
+        assertThat(three.pair(2, 0)).isSameAs(three.pairs().get(1));
+        assertThat(three.pair(1, 0)).isSameAs(three.pairs().get(0));
         assertThat(three.pairs()).extracting(p -> p.comparison().b()).containsExactly("b", "c", "c");
         assertThat(three.pairs().get(1).completionP())
                 .isCloseTo(3 * three.pairs().get(1).comparison().completion().p(), within(1e-12));
