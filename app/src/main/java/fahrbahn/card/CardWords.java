@@ -133,6 +133,11 @@ public final class CardWords {
                     "It loses the line in a gap",
                     slower + ", and start it straight: nothing in this program finds it again"));
         }
+        if (law.options().obstacle().isPresent()) {
+            faults.add(new Line(
+                    "It misses the line behind an obstacle",
+                    "the battery: turns are timed for a usual one; then O_TURN a tenth less"));
+        }
         if (law.options().turnMarks().isPresent()) {
             faults.add(new Line("It misses a mark", "capture the marks again under these lamps; slower: " + slower));
         }

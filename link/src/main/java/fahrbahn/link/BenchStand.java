@@ -36,6 +36,7 @@ record BenchStand(Pose put, Lookout lookout, Optional<BenchTable.Ride> ride, lon
             case LEFT_THE_LINE ->
                 "It left the line" + after + String.format(Locale.ROOT, ", %.2f m from the start", result.sMm() / 1000);
             case TURNED_ROUND -> "It turned round" + after;
+            case HIT_OBSTACLE -> "It ran into the obstacle" + after;
             case STOPPED -> "It stopped" + after + ": all its sensors saw the line";
             case TOO_SLOW -> "It was stopped" + after + ": it took four times as long as it should";
         };

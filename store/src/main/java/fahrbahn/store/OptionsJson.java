@@ -43,7 +43,8 @@ final class OptionsJson {
                 lostLine,
                 outer(law, lostLine.seenShare()),
                 newLimits,
-                law.has("turnMarks") ? Optional.of(TurnMarksJson.read(law.object("turnMarks"))) : Optional.empty());
+                law.has("turnMarks") ? Optional.of(TurnMarksJson.read(law.object("turnMarks"))) : Optional.empty(),
+                law.has("obstacle") ? Optional.of(ObstacleJson.read(law.object("obstacle"))) : Optional.empty());
     }
 
     /** Emergency sensors meet the line as the others see it, unless it is said otherwise. */
@@ -66,7 +67,16 @@ final class OptionsJson {
     /** Writes what differs from the plain law, and takes away what an earlier law had and this one has not. */
     static void fill(ObjectNode law, Options options) {
         law.remove(List.of(
-                "weights", "steps", "hysteresis", "patterns", "thresholds", "lost", "outer", "limits", "turnMarks"));
+                "weights",
+                "steps",
+                "hysteresis",
+                "patterns",
+                "thresholds",
+                "lost",
+                "outer",
+                "limits",
+                "turnMarks",
+                "obstacle"));
         if (!options.weights().isEmpty()) {
             ArrayNode weights = law.putArray("weights");
             options.weights().forEach(weights::add);
@@ -104,6 +114,7 @@ final class OptionsJson {
                         .put("leaveShare", outer.leaveShare()));
         fillLimits(law, options.limits());
         options.turnMarks().ifPresent(marks -> TurnMarksJson.fill(law.putObject("turnMarks"), marks));
+        options.obstacle().ifPresent(move -> ObstacleJson.fill(law.putObject("obstacle"), move));
     }
 
     private static void fillLimits(ObjectNode law, Limits limits) {

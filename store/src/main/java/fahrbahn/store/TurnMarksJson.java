@@ -6,7 +6,6 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.colour.ColourSpace;
-import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.TurnMarks;
 import java.util.List;
 import java.util.Optional;
@@ -23,11 +22,13 @@ final class TurnMarksJson {
                 colours(json.object("colours")),
                 json.text("mark"),
                 whole(json, "reads"),
-                extent(json.object("lookBack")),
-                extent(json.object("blank")),
+                ExtentJson.read(json.object("lookBack")),
+                ExtentJson.read(json.object("blank")),
                 json.oneOf("place", TurnMarks.Place.values(), TurnMarks.Place::word),
                 turn.make(() -> new TurnMarks.Manoeuvre(
-                        extent(turn.object("ahead")), turn.number("command"), extent(turn.object("quarter"))))));
+                        ExtentJson.read(turn.object("ahead")),
+                        turn.number("command"),
+                        ExtentJson.read(turn.object("quarter"))))));
     }
 
     private static int whole(Fields json, String field) {
@@ -39,11 +40,6 @@ final class TurnMarksJson {
     private static TurnMarks.Looker looker(Fields json) {
         return json.make(() -> new TurnMarks.Looker(
                 json.text("sensor"), new ColourScale(json.numbersOrNothing("dark"), json.numbersOrNothing("light"))));
-    }
-
-    private static Extent extent(Fields json) {
-        return json.make(
-                () -> new Extent(json.number("amount"), json.oneOf("unit", Extent.Unit.values(), Extent.Unit::word)));
     }
 
     private static ColourRule colours(Fields json) {
@@ -84,22 +80,18 @@ final class TurnMarksJson {
             numbers(surface, "reach", one.reach());
         }
         json.put("mark", marks.mark()).put("reads", marks.reads());
-        fill(json.putObject("lookBack"), marks.lookBack());
-        fill(json.putObject("blank"), marks.blank());
+        ExtentJson.fill(json.putObject("lookBack"), marks.lookBack());
+        ExtentJson.fill(json.putObject("blank"), marks.blank());
         json.put("place", marks.place().word());
         ObjectNode turn = json.putObject("turn").put("command", marks.turn().command());
-        fill(turn.putObject("ahead"), marks.turn().ahead());
-        fill(turn.putObject("quarter"), marks.turn().quarter());
+        ExtentJson.fill(turn.putObject("ahead"), marks.turn().ahead());
+        ExtentJson.fill(turn.putObject("quarter"), marks.turn().quarter());
     }
 
     private static void fill(ObjectNode json, TurnMarks.Looker looker) {
         json.put("sensor", looker.sensor());
         numbers(json, "dark", looker.scale().dark());
         numbers(json, "light", looker.scale().light());
-    }
-
-    private static void fill(ObjectNode json, Extent extent) {
-        json.put("amount", extent.amount()).put("unit", extent.unit().word());
     }
 
     private static void numbers(ObjectNode json, String name, List<Double> numbers) {

@@ -16,6 +16,7 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Limits;
 import fahrbahn.core.setup.Options.LostLine;
@@ -74,7 +75,19 @@ class OptionsJsonTest {
             new LostLine(LostLine.Action.BY_LOSS, 0.4, 35, 3),
             Optional.of(new Outer("s0", "s4", 60)),
             new Limits(80, 0.3, 0.2, true),
-            Optional.of(marks(BY_DISTANCE)));
+            Optional.of(marks(BY_DISTANCE)),
+            Optional.of(new ObstacleMove(
+                    new ObstacleMove.Feeler(ObstacleMove.Found.DISTANCE, 92, 155, 4, 0.05),
+                    90,
+                    Side.RIGHT,
+                    new Extent(0, Extent.Unit.MM),
+                    new Extent(640, Extent.Unit.MS),
+                    30,
+                    35,
+                    -4,
+                    new Extent(900, Extent.Unit.MM),
+                    new Extent(40, Extent.Unit.LOOPS),
+                    new Extent(410, Extent.Unit.MS))));
 
     private static TurnMarks marks(ColourRule colours) {
         return new TurnMarks(
@@ -110,7 +123,7 @@ class OptionsJsonTest {
         Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
         String over = SetupJson.writeOver(SetupJson.write(full), plain);
         assertThat(SetupJson.parse(over)).isEqualTo(plain);
-        assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits", "turnMarks");
+        assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits", "turnMarks", "obstacle");
     }
 
     @Test
@@ -128,7 +141,8 @@ class OptionsJsonTest {
                         "what happens when the line is lost",
                         "emergency sensors",
                         "limits",
-                        "turn marks");
+                        "turn marks",
+                        "way round an obstacle");
         Traits traits = full.robot().drive().traits();
         Drive weak = full.robot()
                 .drive()

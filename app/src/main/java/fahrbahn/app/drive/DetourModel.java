@@ -6,12 +6,14 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.DetourChoice;
-import fahrbahn.core.detour.Standing;
+import fahrbahn.core.detour.PlannedMove;
 import fahrbahn.core.detour.Task;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.table.Standing;
 import fahrbahn.core.twin.Spread;
 import java.util.List;
 import java.util.Optional;
@@ -97,9 +99,44 @@ final class DetourModel {
         season.choices().planDetour(change.apply(task()));
     }
 
+    /** The way that is drawn as moves of a program; empty without an answer, or without an arc. */
+    Optional<ObstacleMove> shownMove() {
+        boolean touch = byTouch.get();
+        return answer.get()
+                .flatMap(a ->
+                        a.of(touch).best().map(trial -> PlannedMove.of(a.setup(), a.task(), a.approach(touch), trial)));
+    }
+
+    ReadOnlyObjectProperty<Setup> setupProperty() {
+        return season.setupNowProperty();
+    }
+
+    /** What the program of the robot in hand does about an obstacle. */
+    Optional<ObstacleMove> moveOfProgram() {
+        return season.setupOrGuess().law().options().obstacle();
+    }
+
+    /** The way that is drawn goes into the program. */
+    void useShown() {
+        shownMove().ifPresent(move -> program(Optional.of(move)));
+    }
+
+    void takeOut() {
+        program(Optional.empty());
+    }
+
+    private void program(Optional<ObstacleMove> move) {
+        season.changeSetup(setup ->
+                setup.withLaw(setup.law().withOptions(setup.law().options().withObstacle(move))));
+    }
+
     /** Somebody looks: the runs are driven, unless they have been. */
     void look() {
-        Wanted now = new Wanted(season.setupOrGuess(), task());
+        // What its program does about obstacles is what is looked for here.
+        Setup setup = season.setupOrGuess();
+        Setup plain =
+                setup.withLaw(setup.law().withOptions(setup.law().options().withObstacle(Optional.empty())));
+        Wanted now = new Wanted(plain, task());
         if (wanted.isPresent() && wanted.get().equals(now)) {
             return;
         }

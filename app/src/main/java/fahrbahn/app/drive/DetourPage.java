@@ -52,18 +52,23 @@ final class DetourPage {
 
     Pages.Page page() {
         Action other = new Action("otherApproach", "Touch or distance", KeyCode.A, model::otherApproach);
+        Action use = new Action("useDetour", "Put it into the program", KeyCode.U, model::useShown);
+        Action out = new Action("takeOutDetour", "Take it out", KeyCode.X, model::takeOut);
         progress.visibleProperty().bind(model.runningProperty());
         progress.managedProperty().bind(progress.visibleProperty());
         model.answerProperty().addListener(o -> refresh());
         model.byTouchProperty().addListener(o -> refresh());
+        model.setupProperty().addListener(o -> refresh());
         refresh();
-        VBox side = Nodes.column(Nodes.panel("Touch against distance", table), Nodes.flow(other.button(), progress));
+        VBox side = Nodes.column(
+                Nodes.panel("Touch against distance", table),
+                Nodes.flow(other.button(), use.button(), out.button(), progress));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         VBox body = Nodes.column(
                 Nodes.panel("The obstacle and the robot", verdict, where, fields()),
                 Nodes.grow(Nodes.row(Nodes.grow(Nodes.panel("From above", drawn, Nodes.grow(picture))), side)));
-        return new Pages.Page(body, List.of(other), nowNs -> {
+        return new Pages.Page(body, List.of(other, use, out), nowNs -> {
             model.look();
             progress.setProgress(model.progress());
         });
@@ -182,7 +187,8 @@ final class DetourPage {
         Optional<Answer> answer = model.answerProperty().get();
         boolean byTouch = model.byTouchProperty().get();
         picture.show(answer.orElse(null), byTouch);
-        where.setText(DetourWords.where(model.standing()));
+        where.setText(DetourWords.where(model.standing()) + " "
+                + DetourWords.inProgram(model.moveOfProgram(), model.shownMove()));
         drawn.setText("The way when it is found by " + (byTouch ? "touch" : "distance"));
         verdict.setText(answer.map(DetourWords::verdict)
                 .orElse(model.problem().isEmpty() ? DetourWords.DRIVING : model.problem()));

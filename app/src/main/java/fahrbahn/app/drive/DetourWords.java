@@ -5,11 +5,11 @@ import fahrbahn.core.detour.Detour;
 import fahrbahn.core.detour.DetourChoice;
 import fahrbahn.core.detour.DetourTrial;
 import fahrbahn.core.detour.DetourTrial.End;
-import fahrbahn.core.detour.Standing;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.table.Standing;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.words.Words;
-import java.util.List;
 import java.util.Optional;
 
 /** Ways round an obstacle, in words. */
@@ -80,17 +80,21 @@ final class DetourWords {
 
     /** Where the obstacle comes from. */
     static String where(Optional<Standing> standing) {
-        return standing.map(s -> "The obstacle of the table in hand, " + Words.number(s.atMm() / 1000, 3)
-                        + " m along the line. The twin of the other pages drives as if it were not there.")
+        return standing.map(s ->
+                        "The obstacle of the table in hand, " + Words.number(s.atMm() / 1000, 3) + " m along the line.")
                 .orElse("The table in hand has no obstacle; Table (2) lays one by V. Here it is one as typed.");
     }
 
-    /** What the other pages' figures leave out; nothing where nothing stands on the line. */
-    static String notPassed(List<Standing> standing) {
-        return standing.isEmpty()
-                ? ""
-                : " The obstacle at " + Words.number(standing.get(0).atMm() / 1000, 3)
-                        + " m is not in it: Detour has the odds of going round.";
+    /** Whether the program has a way round, and whether it is this one. */
+    static String inProgram(Optional<ObstacleMove> has, Optional<ObstacleMove> shown) {
+        if (has.isEmpty()) {
+            return shown.isEmpty()
+                    ? "Its program has no way round an obstacle."
+                    : "Its program has no way round: it runs into what stands on the line. U puts this one in.";
+        }
+        return has.equals(shown)
+                ? "This way round is in its program: simulation, card and exported program drive it. X takes it out."
+                : "Its program has another way round. U puts this one in, X takes it out.";
     }
 
     static String meets(DetourTrial trial) {

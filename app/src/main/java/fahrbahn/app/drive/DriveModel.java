@@ -7,7 +7,6 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
-import fahrbahn.core.detour.Standing;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.table.Ground;
@@ -291,9 +290,8 @@ public final class DriveModel extends StationModel {
             return;
         }
         switch (latest) {
-            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()).and(notPassed()));
-            case MANY ->
-                say(DriveWords.odds(many.oddsProperty().get().orElseThrow()).and(notPassed()));
+            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
+            case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
             case TWO -> say(two.verdict());
             case LOG -> say(log.verdict());
             case NOTHING ->
@@ -301,10 +299,6 @@ public final class DriveModel extends StationModel {
                         "Press Space: the twin drives the " + laid.get().get().name()
                                 + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
         }
-    }
-
-    private String notPassed() {
-        return DetourWords.notPassed(Standing.on(laid.get().orElseThrow().ground()));
     }
 
     /** True when there is a run to keep. */

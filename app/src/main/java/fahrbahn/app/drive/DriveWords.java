@@ -89,6 +89,11 @@ final class DriveWords {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE -> Verdict.stop(lost(last, at, crossings));
             case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
+            case HIT_OBSTACLE ->
+                Verdict.stop("Hit the obstacle at " + at + ". "
+                        + (last.setup().law().options().obstacle().isPresent()
+                                ? "Detour shows where its way round fails."
+                                : "Its program has no way round: page Detour, U."));
             case STOPPED ->
                 Verdict.stop("Stopped at " + at + ": all its sensors saw the line, and its program stops then (Law).");
             case TOO_SLOW ->

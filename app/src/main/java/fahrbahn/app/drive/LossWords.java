@@ -24,6 +24,7 @@ final class LossWords {
             Map.entry(Why.BadStart.class, "started too far off"),
             Map.entry(Why.TurnedRound.class, "turned round"),
             Map.entry(Why.TooSlow.class, "took too long"),
+            Map.entry(Why.HitObstacle.class, "hit the obstacle"),
             Map.entry(Why.Stopped.class, "stopped before the finish"),
             Map.entry(Why.Drifted.class, "drifted off a straight"));
 
@@ -39,6 +40,7 @@ final class LossWords {
     private static String blind(Loss loss, Setup setup) {
         if (!(loss.blindS() >= LEAST_BLIND_S)
                 || loss.why() instanceof Why.TooSlow
+                || loss.why() instanceof Why.HitObstacle
                 || loss.why() instanceof Why.Stopped) {
             return "";
         }
@@ -76,6 +78,11 @@ final class LossWords {
                     + Words.number(Math.abs(Math.toDegrees(gap.aslantRad())), 2)
                     + "° aslant, and missed the line behind it";
         }
+        if (why instanceof Why.HitObstacle hit) {
+            return hit.goesRound()
+                    ? "it hit the obstacle on its way round"
+                    : "it ran into the obstacle: its program has no way round; page Detour puts one in";
+        }
         if (why instanceof Why.TurnedAway turned) {
             return doing(turned.rule()) + " steered it away from the line";
         }
@@ -107,6 +114,7 @@ final class LossWords {
             case STOPPED -> "the stop with all sensors on the line";
             case EMERGENCY -> "an emergency sensor";
             case LOST_RULE -> "the rule for a lost line";
+            case ROUNDING -> "the way round an obstacle";
             case CROSSING -> "the way through a crossing";
             case TURNING -> "the turn at a crossing";
         };

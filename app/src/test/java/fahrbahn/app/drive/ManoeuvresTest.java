@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
 import fahrbahn.app.season.Station;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.stopping.WayBack;
+import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import org.junit.jupiter.api.Test;
@@ -15,6 +17,10 @@ class ManoeuvresTest extends InWindow {
         go(Station.DRIVE);
         until("there", () -> robot.lookup("#page-" + page).tryQuery().isPresent());
         page(page);
+    }
+
+    private Optional<ObstacleMove> obstacle() {
+        return shop().season().setupOrGuess().law().options().obstacle();
     }
 
     private int waysBack() {
@@ -66,6 +72,16 @@ class ManoeuvresTest extends InWindow {
         until("too near", () -> text("detourVerdict").contains("After touch it has to back off further"));
         page("replay");
         robot.type(KeyCode.SPACE);
-        until("driven", () -> text("verdict").contains("The obstacle at 0.45 m is not in it: Detour has the odds"));
+        until("driven into it", () -> text("verdict").startsWith("Hit the obstacle at"));
+        page("detour");
+        robot.type(KeyCode.ESCAPE).type(KeyCode.A);
+        until("by distance", () -> text("detourDrawn").endsWith("distance"));
+        robot.type(KeyCode.U);
+        until("in the program", () -> obstacle().isPresent());
+        until("and drawn so", () -> text("detourWhere").contains("is in its program"));
+        robot.type(KeyCode.X);
+        until("taken out", () -> obstacle().isEmpty());
+        undo();
+        until("and brought back", () -> obstacle().isPresent());
     }
 }

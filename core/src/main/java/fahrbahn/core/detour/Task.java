@@ -1,7 +1,6 @@
 package fahrbahn.core.detour;
 
 import fahrbahn.core.check.Check;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.Optional;
 
@@ -22,11 +21,6 @@ public record Task(
         Approach.Touch touch,
         Approach.Distance distance,
         Optional<Double> turnRad) {
-    /** What a sensor holder and a wheel stand out by, on robots of our own reckoning. */
-    private static final double SENSOR_TO_FRONT_MM = 15;
-
-    private static final double WHEELS_OUTSIDE_MM = 30;
-
     public Task {
         Check.positive("obstacleRadiusMm", obstacleRadiusMm);
         Check.positive("clearanceMm", clearanceMm);
@@ -36,15 +30,11 @@ public record Task(
 
     /** For a robot of which nobody said more: a can of a hand's breadth, found by a bumper or by a distance sensor of the common kind. */
     public static Task usual(Setup setup) {
-        double front = setup.robot().sensors().stream()
-                .mapToDouble(Sensor::forwardMm)
-                .max()
-                .orElse(0);
         return new Task(
                 40,
                 20,
-                Math.max(0, front) + SENSOR_TO_FRONT_MM,
-                setup.robot().drive().trackWidthMm() + WHEELS_OUTSIDE_MM,
+                setup.robot().usualFrontMm(),
+                setup.robot().usualWidthMm(),
                 new Approach.Touch(60, 0.01),
                 new Approach.Distance(90, 4, 0.05),
                 Optional.empty());

@@ -1,6 +1,7 @@
 package fahrbahn.core.law;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
@@ -24,6 +25,8 @@ public final class Controller {
         LOST_RULE,
         /** Nothing any more: all sensors saw the line, and the robot stays where that stopped it. */
         STOPPED,
+        /** On the way round an obstacle. */
+        ROUNDING,
         /** On the way through a crossing: looking for marks behind it, ahead to where it turns, or straight on. */
         CROSSING,
         /** Turning at a crossing. */
@@ -47,6 +50,8 @@ public final class Controller {
     private final boolean reflexes;
     private final MarkTurns turns;
     private final int marksFrom;
+    private final ObstacleRound round;
+    private final int feelerAt;
     private boolean turnDrives;
     private double kp;
     private double ki;
@@ -85,7 +90,9 @@ public final class Controller {
                 || limits.stopsOnAll();
         watch = reflexes ? new LineWatch(setup) : null;
         turns = options.turnMarks().map(marks -> new MarkTurns(setup, marks)).orElse(null);
+        round = options.obstacle().map(move -> new ObstacleRound(setup, move)).orElse(null);
         marksFrom = setup.lawSensors().size() + setup.outerSensors().size();
+        feelerAt = marksFrom + (turns == null ? 0 : 2 * ColourSpace.CHANNELS);
         setGains(law.kp(), law.ki(), law.kd());
         reset();
     }
@@ -115,6 +122,9 @@ public final class Controller {
             watch.reset();
         }
         turnDrives = false;
+        if (round != null) {
+            round.reset();
+        }
         if (turns != null) {
             turns.reset();
         }
@@ -124,10 +134,16 @@ public final class Controller {
      * One tick.
      *
      * @param scaled scaled readings of {@link Setup#lawSensors}, then of {@link Setup#outerSensors}, then the scaled channels, red, green and
-     *     blue, of each of {@link Setup#markSensors}
+     *     blue, of each of {@link Setup#markSensors}, then the raw reading of what finds an obstacle
      * @param sinceLastS time since the tick before
      */
     public void decide(double[] scaled, double sinceLastS) {
+        if (round != null && round.drives(scaled, scaled[feelerAt], sinceLastS)) {
+            turnDrives = false;
+            steering = round.steering();
+            doing = Doing.ROUNDING;
+            return;
+        }
         if (turns != null) {
             turnDrives = turns.drives(scaled, marksFrom, sinceLastS);
             if (turnDrives) {
@@ -203,6 +219,11 @@ public final class Controller {
         return turns;
     }
 
+    /** What it does about an obstacle; null when it runs into it. */
+    public ObstacleRound round() {
+        return round;
+    }
+
     /** Error of the latest tick, scale units; 0 for patterns. */
     public double error() {
         return error;
@@ -244,6 +265,9 @@ public final class Controller {
 
     /** Base command of the latest tick: less than the law's while it slows down for its own steering, another while it turns at a mark. */
     public double baseCommand() {
+        if (round != null && round.driving()) {
+            return round.baseCommand();
+        }
         if (turnDrives) {
             return turns.baseCommand();
         }

@@ -8,6 +8,9 @@ import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.ObstacleMove;
+import fahrbahn.core.setup.ObstacleMove.Feeler;
+import fahrbahn.core.setup.ObstacleMove.Found;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
@@ -15,6 +18,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
@@ -23,6 +27,9 @@ import java.util.stream.Stream;
  * as the twin does, and is what is exported. Not thread-safe.
  */
 public final class Program {
+    /** What a distance sensor reads with nothing before it. */
+    public static final double NOTHING_MM = 2000;
+
     private final List<Sensor> sensors;
     private final List<TurnMarks.Looker> lookers;
     private final boolean groundIsLight;
@@ -30,6 +37,8 @@ public final class Program {
     private final Drive drive;
     private final Mixing mixing;
     private final Controller controller;
+    private final Optional<Feeler> feeler;
+    private final int feelerAt;
     private final double[] scaled;
     private double left;
     private double right;
@@ -46,7 +55,9 @@ public final class Program {
         lookers = setup.law().options().turnMarks().stream()
                 .flatMap(marks -> Stream.of(marks.left(), marks.right()))
                 .toList();
-        scaled = new double[sensors.size() + lookers.size() * ColourSpace.CHANNELS];
+        feeler = setup.law().options().obstacle().map(ObstacleMove::feeler);
+        feelerAt = sensors.size() + lookers.size() * ColourSpace.CHANNELS;
+        scaled = new double[feelerAt + (feeler.isPresent() ? 1 : 0)];
     }
 
     /** Which way the program steers for a positive error: 1 or -1. */
@@ -54,7 +65,7 @@ public final class Program {
         return setup.law().kind() == Law.Kind.PATTERN ? 1 : ErrorCurve.of(setup).steerSign();
     }
 
-    /** What it reads: the law's sensors from left to right, the emergency sensors, then red, green and blue of those that look for marks. */
+    /** What it reads: the law's sensors from left to right, the emergency sensors, then red, green and blue of those that look for marks, what finds an obstacle. */
     public List<String> sensors() {
         List<String> names = new ArrayList<>(sensors.stream().map(Sensor::name).toList());
         for (TurnMarks.Looker looker : lookers) {
@@ -62,19 +73,21 @@ public final class Program {
                 names.add(ColourColumns.name(looker.sensor(), channel));
             }
         }
+        feeler.ifPresent(f -> names.add(f.found().input()));
         return names;
     }
 
-    /** Readings for {@link #tick} with the sensors over what is told of each, and those that look for marks over plain ground. */
+    /** Readings for {@link #tick} with the sensors over what is told of each, those that look for marks over plain ground, no obstacle near. */
     public double[] readings(ToDoubleFunction<Sensor> reading) {
         double[] readings = new double[scaled.length];
         int plain = sensors.size();
-        for (int i = 0; i < readings.length; i++) {
+        for (int i = 0; i < feelerAt; i++) {
             int channel = (i - plain) % ColourSpace.CHANNELS;
             readings[i] = i < plain
                     ? reading.applyAsDouble(sensors.get(i))
                     : lookers.get((i - plain) / ColourSpace.CHANNELS).scale().of(channel, groundIsLight ? 1 : 0);
         }
+        feeler.ifPresent(f -> readings[feelerAt] = f.found() == Found.TOUCH ? 0 : NOTHING_MM);
         return readings;
     }
 
@@ -97,7 +110,8 @@ public final class Program {
         for (int i = 0; i < plain; i++) {
             scaled[i] = scale.scaled(sensors.get(i), readings[i]);
         }
-        for (int i = plain; i < scaled.length; i++) {
+        feeler.ifPresent(f -> scaled[feelerAt] = readings[feelerAt]);
+        for (int i = plain; i < feelerAt; i++) {
             int channel = (i - plain) % ColourSpace.CHANNELS;
             TurnMarks.Looker looker = lookers.get((i - plain) / ColourSpace.CHANNELS);
             scaled[i] = looker.scale().scaled(channel, readings[i]);

@@ -2,6 +2,7 @@ package fahrbahn.core.program;
 
 import static fahrbahn.core.program.ListingBuilder.number;
 
+import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.law.Program;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.setup.Drive;
@@ -44,6 +45,28 @@ final class LawListing {
         to.state("steering", 0);
         String base = to.constant("BASE", law.baseCommand(), "command of both wheels straight on");
         read.write();
+        options.obstacle()
+                .ifPresentOrElse(
+                        move -> {
+                            int place =
+                                    inputs.size() + (options.turnMarks().isPresent() ? 2 * ColourSpace.CHANNELS : 0);
+                            new ObstacleListing(setup, move, to, read, place).write();
+                            to.when(
+                                    "o_phase != 0",
+                                    () -> {
+                                        to.note("At an obstacle: the law rests");
+                                        to.set("steering", "o_steering");
+                                        to.set("base", "o_base");
+                                    },
+                                    () -> follow(inputs, base));
+                            inputs.add(move.feeler().found().input());
+                        },
+                        () -> follow(inputs, base));
+        mix(drive);
+        return new Listing(setup.robot().name(), inputs, to.constants, to.states, to.steps());
+    }
+
+    private void follow(List<String> inputs, String base) {
         options.turnMarks()
                 .ifPresentOrElse(
                         marks -> {
@@ -58,8 +81,6 @@ final class LawListing {
                                     () -> decide(base));
                         },
                         () -> decide(base));
-        mix(drive);
-        return new Listing(setup.robot().name(), inputs, to.constants, to.states, to.steps());
     }
 
     private void decide(String base) {

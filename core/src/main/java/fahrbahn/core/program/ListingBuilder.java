@@ -29,6 +29,11 @@ final class ListingBuilder {
         return constant(name, value, words, Part.MARKS);
     }
 
+    /** One of the way round an obstacle, in the numbers of feeler, wheels and the clock. */
+    String obstacleConstant(String name, double value, String words) {
+        return constant(name, value, words, Part.OBSTACLE);
+    }
+
     /** One of the place of a colour, between 0 on dark and 1 on light. */
     String colourConstant(String name, double value, String words) {
         return constant(name, value, words, Part.COLOURS);

@@ -17,6 +17,8 @@ public record ProgramConstant(String name, double value, String words, Part part
         LAW,
         /** What is done about coloured marks. */
         MARKS,
+        /** What is done about an obstacle. */
+        OBSTACLE,
         /** The places of colours, between 0 on dark and 1 on light: fractions whatever numbers the rest of the program takes. */
         COLOURS
     }

@@ -33,6 +33,7 @@ final class ReadListing {
         return law.scale() != Scale.RAW
                 || law.kind() == Law.Kind.ARRAY_MEAN
                 || options.outer().isPresent()
+                || options.obstacle().isPresent()
                 || options.lost().action() != Options.LostLine.Action.NONE
                 || options.limits().blankS() > 0;
     }

@@ -2,6 +2,7 @@ package fahrbahn.core.program;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -86,7 +87,29 @@ public record Taken(Grain grain, Setup set, Setup taken) {
                 options.lost(),
                 options.outer(),
                 options.limits(),
-                options.turnMarks().map(marks -> TakenMarks.of(marks, grain)));
+                options.turnMarks().map(marks -> TakenMarks.of(marks, grain)),
+                options.obstacle().map(move -> rounded(move, grain)));
+    }
+
+    private static ObstacleMove rounded(ObstacleMove move, Grain grain) {
+        double turn = grain.number(move.turnCommand());
+        double outside = grain.number(move.outside());
+        if (!(turn > 0 && outside > 0)) {
+            throw lost("a command round an obstacle", Math.min(move.turnCommand(), move.outside()), grain);
+        }
+        boolean touch = move.feeler().found() == ObstacleMove.Found.TOUCH;
+        return new ObstacleMove(
+                move.feeler(),
+                touch ? move.at() : grain.number(move.at()), // a bumper is open or closed, whatever the grain
+                move.side(),
+                TakenMarks.rounded(move.back(), grain),
+                TakenMarks.rounded(move.turn(), grain),
+                turn,
+                outside,
+                Math.min(outside, grain.number(move.inside())),
+                TakenMarks.rounded(move.most(), grain),
+                TakenMarks.rounded(move.on(), grain),
+                TakenMarks.rounded(move.straighten(), grain));
     }
 
     static BadValueException lost(String what, double value, Grain grain) {

@@ -32,7 +32,7 @@ final class TakenMarks {
     }
 
     /** One that nothing would be left of stays as it is: a program without fractions counts it in a smaller unit. */
-    private static Extent rounded(Extent extent, Grain grain) {
+    static Extent rounded(Extent extent, Grain grain) {
         double amount = grain.number(extent.amount());
         return amount > 0 || extent.amount() == 0 ? new Extent(amount, extent.unit()) : extent;
     }

@@ -85,6 +85,9 @@ final class LossFinder {
             Swings swings = Swings.before(trace, 0, trace.size() - 1, track.usableBandMm());
             return swings.wiggling() ? wiggled(swings) : new Why.TooSlow();
         }
+        if (result.end() == RunResult.End.HIT_OBSTACLE) {
+            return new Why.HitObstacle(setup.law().options().obstacle().isPresent());
+        }
         if (result.end() == RunResult.End.STOPPED) {
             return new Why.Stopped();
         }

@@ -22,6 +22,8 @@ public final class RunEvents {
         BLANKED,
         EMERGENCY,
         LOST_RULE,
+        /** It goes round an obstacle. */
+        ROUNDING,
         CROSSING,
         TURNING,
         /** A turn mark is believed. */
@@ -41,6 +43,7 @@ public final class RunEvents {
     public static List<Event> of(Trace trace, Setup setup) {
         List<Event> events = new ArrayList<>();
         add(events, trace, Kind.BLANKED, 0, 0, i -> trace.doing(i) == Doing.BLANKED);
+        add(events, trace, Kind.ROUNDING, 0, 0, i -> trace.doing(i) == Doing.ROUNDING);
         add(events, trace, Kind.CROSSING, 0, 0, i -> trace.doing(i) == Doing.CROSSING);
         add(events, trace, Kind.MARK, 1, 0, i -> trace.sawMark(i, true));
         add(events, trace, Kind.MARK, -1, 0, i -> trace.sawMark(i, false));

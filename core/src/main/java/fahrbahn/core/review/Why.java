@@ -37,6 +37,9 @@ public sealed interface Why {
     /** It took four times as long as it should. */
     record TooSlow() implements Why {}
 
+    /** Something stands on the line, and it ran into it or against it. @param goesRound whether its program has a way round */
+    record HitObstacle(boolean goesRound) implements Why {}
+
     /** All its sensors saw the line, and its program stops then. */
     record Stopped() implements Why {}
 }

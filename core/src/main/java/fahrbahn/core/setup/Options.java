@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param thresholds of the sensors of the pattern law, from left to right, scale units: a sensor sees the line beyond its own; empty where the law's
  *     target is that of all
  * @param turnMarks what it does about marks at crossings; empty when it does not look for them
+ * @param obstacle what it does about an obstacle on the line; empty when it runs into it
  */
 public record Options(
         List<Double> weights,
@@ -25,7 +26,8 @@ public record Options(
         LostLine lost,
         Optional<Outer> outer,
         Limits limits,
-        Optional<TurnMarks> turnMarks) {
+        Optional<TurnMarks> turnMarks,
+        Optional<ObstacleMove> obstacle) {
     public static final Options PLAIN = new Options(
             List.of(),
             List.of(),
@@ -35,6 +37,7 @@ public record Options(
             LostLine.IGNORED,
             Optional.empty(),
             Limits.NONE,
+            Optional.empty(),
             Optional.empty());
 
     /**
@@ -202,39 +205,63 @@ public record Options(
                 .toList();
         LostLine newLost = new LostLine(lost.action(), lost.seenShare(), lost.steering(), lost.gapError() * factor);
         return new Options(
-                weights, scaled, hysteresis * factor, patterns, thresholds, newLost, outer, limits, turnMarks);
+                weights,
+                scaled,
+                hysteresis * factor,
+                patterns,
+                thresholds,
+                newLost,
+                outer,
+                limits,
+                turnMarks,
+                obstacle);
     }
 
     /** The same for other sensors: nothing that names or counts them stays. */
     public Options forOtherSensors() {
         return new Options(
-                List.of(), steps, hysteresis, List.of(), List.of(), lost, Optional.empty(), limits, Optional.empty());
+                List.of(),
+                steps,
+                hysteresis,
+                List.of(),
+                List.of(),
+                lost,
+                Optional.empty(),
+                limits,
+                Optional.empty(),
+                obstacle);
     }
 
     public Options withWeights(List<Double> newWeights) {
-        return new Options(newWeights, steps, hysteresis, patterns, thresholds, lost, outer, limits, turnMarks);
+        return new Options(
+                newWeights, steps, hysteresis, patterns, thresholds, lost, outer, limits, turnMarks, obstacle);
     }
 
     public Options withSteps(List<Step> newSteps, double newHysteresis) {
-        return new Options(weights, newSteps, newHysteresis, patterns, thresholds, lost, outer, limits, turnMarks);
+        return new Options(
+                weights, newSteps, newHysteresis, patterns, thresholds, lost, outer, limits, turnMarks, obstacle);
     }
 
     public Options withPatterns(List<Pattern> newPatterns) {
-        return new Options(weights, steps, hysteresis, newPatterns, thresholds, lost, outer, limits, turnMarks);
+        return new Options(
+                weights, steps, hysteresis, newPatterns, thresholds, lost, outer, limits, turnMarks, obstacle);
     }
 
     /** @param newThresholds empty for the law's target everywhere */
     public Options withThresholds(List<Double> newThresholds) {
-        return new Options(weights, steps, hysteresis, patterns, newThresholds, lost, outer, limits, turnMarks);
+        return new Options(
+                weights, steps, hysteresis, patterns, newThresholds, lost, outer, limits, turnMarks, obstacle);
     }
 
     public Options withLost(LostLine newLost) {
-        return new Options(weights, steps, hysteresis, patterns, thresholds, newLost, outer, limits, turnMarks);
+        return new Options(
+                weights, steps, hysteresis, patterns, thresholds, newLost, outer, limits, turnMarks, obstacle);
     }
 
     /** @param newOuter empty for none */
     public Options withOuter(Optional<Outer> newOuter) {
-        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, newOuter, limits, turnMarks);
+        return new Options(
+                weights, steps, hysteresis, patterns, thresholds, lost, newOuter, limits, turnMarks, obstacle);
     }
 
     public Options withOuter(Outer newOuter) {
@@ -243,10 +270,18 @@ public record Options(
 
     /** @param newTurnMarks empty when it does not look for marks */
     public Options withTurnMarks(Optional<TurnMarks> newTurnMarks) {
-        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, outer, limits, newTurnMarks);
+        return new Options(
+                weights, steps, hysteresis, patterns, thresholds, lost, outer, limits, newTurnMarks, obstacle);
+    }
+
+    /** @param newObstacle empty when it runs into what stands on the line */
+    public Options withObstacle(Optional<ObstacleMove> newObstacle) {
+        return new Options(
+                weights, steps, hysteresis, patterns, thresholds, lost, outer, limits, turnMarks, newObstacle);
     }
 
     public Options withLimits(Limits newLimits) {
-        return new Options(weights, steps, hysteresis, patterns, thresholds, lost, outer, newLimits, turnMarks);
+        return new Options(
+                weights, steps, hysteresis, patterns, thresholds, lost, outer, newLimits, turnMarks, obstacle);
     }
 }

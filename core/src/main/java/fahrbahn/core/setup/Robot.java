@@ -17,6 +17,11 @@ import java.util.stream.Collectors;
 public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors, Chassis chassis) {
     private static final int MOST_SENSORS = 16;
 
+    /** What a sensor holder and a wheel stand out by, on robots of our own reckoning. */
+    private static final double SENSOR_TO_FRONT_MM = 15;
+
+    private static final double WHEELS_OUTSIDE_MM = 30;
+
     public Robot {
         Check.text("name", name, "the robot's name");
         sensors = List.copyOf(sensors);
@@ -65,6 +70,17 @@ public record Robot(String name, Drive drive, Loop loop, List<Sensor> sensors, C
 
     public Robot withLoop(Loop newLoop) {
         return new Robot(name, drive, newLoop, sensors, chassis);
+    }
+
+    /** From the turning point to the front, mm, where nobody has measured it. */
+    public double usualFrontMm() {
+        double front = sensors.stream().mapToDouble(Sensor::forwardMm).max().orElse(0);
+        return Math.max(0, front) + SENSOR_TO_FRONT_MM;
+    }
+
+    /** Width outside, mm, where nobody has measured it. */
+    public double usualWidthMm() {
+        return drive.trackWidthMm() + WHEELS_OUTSIDE_MM;
     }
 
     public Robot withChassis(Chassis newChassis) {

@@ -22,6 +22,7 @@ public record Setup(Robot robot, Line line, Law law) {
         }
         checkOptions(law, following.size());
         law.options().turnMarks().ifPresent(marks -> checkMarks(robot, marks));
+        law.options().obstacle().ifPresent(move -> checkObstacle(robot, move));
         checkTurns("line.tightestRadiusMm", line.tightestRadiusMm(), robot.drive());
         SpeedCurve curve = robot.drive().traits().curve();
         double starts = curve.startsAboveCommand();
@@ -32,6 +33,21 @@ public record Setup(Robot robot, Line line, Law law) {
                 law.baseCommand(),
                 (starts > 0 ? "above the " + (curve.sticks() ? "breakaway, " : "dead zone, ") + starts + ", and " : "")
                         + "at most the full command, " + full);
+    }
+
+    private static void checkObstacle(Robot robot, ObstacleMove move) {
+        String input = move.feeler().found().input();
+        Check.require(
+                robot.sensors().stream().noneMatch(s -> s.name().equals(input)),
+                "law.obstacle",
+                "\"" + input + "\"",
+                "no sensor of this name that follows the line: it is the reading that finds the obstacle");
+        double full = robot.drive().fullCommand();
+        Check.require(
+                move.outside() <= full && move.turnCommand() <= full,
+                "law.obstacle",
+                Math.max(move.outside(), move.turnCommand()),
+                "commands of at most the full command, " + full);
     }
 
     private static void checkOrder(List<Sensor> following) {

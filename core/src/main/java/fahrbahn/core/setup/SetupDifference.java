@@ -98,6 +98,7 @@ public final class SetupDifference {
         add(found, Aspect.LAW, "emergency sensors", a.outer(), b.outer());
         add(found, Aspect.LAW, "limits", a.limits(), b.limits());
         add(found, Aspect.LAW, "turn marks", a.turnMarks(), b.turnMarks());
+        add(found, Aspect.LAW, "way round an obstacle", a.obstacle(), b.obstacle());
     }
 
     private static void addTraits(List<Cause> found, Traits a, Traits b) {

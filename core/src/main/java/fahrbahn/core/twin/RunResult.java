@@ -46,6 +46,8 @@ public record RunResult(
         LEFT_THE_LINE("left the line"),
         /** Going back the way it came. */
         TURNED_ROUND("turned round"),
+        /** Into something that stands on the line, or against it as it went round. */
+        HIT_OBSTACLE("hit the obstacle"),
         /** By its own program, once all its sensors saw the line, before the finish. */
         STOPPED("stopped"),
         /** Not finished in four times the time it should take. */

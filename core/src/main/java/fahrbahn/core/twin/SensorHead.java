@@ -1,5 +1,7 @@
 package fahrbahn.core.twin;
 
+import fahrbahn.core.law.Program;
+import fahrbahn.core.setup.ObstacleMove.Found;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -21,6 +23,9 @@ final class SensorHead {
     private final double rearMm;
     private final double frontMm;
 
+    private final boolean feels;
+    private final Obstacles obstacles;
+
     private double pointXMm;
     private double pointYMm;
 
@@ -34,7 +39,15 @@ final class SensorHead {
         supportForwardMm = setup.robot().chassis().supportForwardMm();
         sensorHeightMm = setup.robot().chassis().sensorHeightMm();
         eyes = new Eye[sensors.size()];
-        scaled = new double[eyes.length];
+        feels = setup.law().options().obstacle().isPresent();
+        obstacles = track.standing().isEmpty()
+                ? null
+                : new Obstacles(track.standing(), setup, variation.noiseShare() > 0, random);
+        scaled = new double[eyes.length + (feels ? 1 : 0)];
+        if (feels) {
+            scaled[eyes.length] =
+                    setup.law().options().obstacle().get().feeler().found() == Found.TOUCH ? 0 : Program.NOTHING_MM;
+        }
         for (int i = 0; i < eyes.length; i++) {
             boolean plain = i < Track.plainSensors(setup);
             eyes[i] = new Eye(
@@ -72,6 +85,12 @@ final class SensorHead {
      * @param sMm place of the law's point along the path; needed there only
      */
     void look(Body body, boolean uneven, double sMm) {
+        if (obstacles != null) {
+            double feeler = obstacles.look(body);
+            if (feels) {
+                scaled[eyes.length] = feeler;
+            }
+        }
         double cos = body.cos;
         double sin = body.sin;
         pointXMm = body.xMm + pointForwardMm * cos - pointLeftMm * sin;
@@ -95,7 +114,12 @@ final class SensorHead {
         return heightShare + lift / sensorHeightMm;
     }
 
-    /** Scaled readings of the latest look; the same array every time. */
+    /** Whether the robot has run into what stands on the table, by the latest look. */
+    boolean hit() {
+        return obstacles != null && obstacles.hit();
+    }
+
+    /** Scaled readings of the latest look, what finds an obstacle last where there is such; the same array every time. */
     double[] scaled() {
         return scaled;
     }

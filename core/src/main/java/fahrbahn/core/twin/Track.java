@@ -13,6 +13,7 @@ import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Path;
 import fahrbahn.core.table.Relief;
 import fahrbahn.core.table.SeenTable;
+import fahrbahn.core.table.Standing;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -36,6 +37,7 @@ public final class Track {
     private final double steerSign;
     private final double finishMm;
     private final double settledFromMm;
+    private final List<Standing> standing;
 
     private Track(Ground ground, Setup setup, double finishMm, double settledFromMm, SeenTable.Cells cells) {
         this.ground = ground;
@@ -44,6 +46,7 @@ public final class Track {
         this.relief = ground.relief();
         this.finishMm = finishMm;
         this.settledFromMm = settledFromMm;
+        this.standing = Standing.on(ground);
         this.pointForwardMm = setup.leadMm();
         this.pointLeftMm = setup.lawSensors().stream()
                 .mapToDouble(Sensor::leftMm)
@@ -112,6 +115,7 @@ public final class Track {
         steerSign = other.steerSign;
         this.finishMm = finishMm;
         settledFromMm = other.settledFromMm;
+        standing = other.standing;
     }
 
     /** A straight line on which the robot drives this far; figures count over the second half, when it has settled. */
@@ -196,6 +200,11 @@ public final class Track {
 
     public Relief relief() {
         return relief;
+    }
+
+    /** What stands on the line. */
+    List<Standing> standing() {
+        return standing;
     }
 
     /** One view for each of {@link #lookingSensors}. */

@@ -154,7 +154,8 @@ public final class Twin {
             double left = tracker.leftMm();
             double offset = left - track.rideOffsetMm();
             // The place along a bend costs an angle; between looks nothing can have come to pass that depends on it.
-            boolean turning = crossings != null && controller.turns().turning();
+            boolean turning = crossings != null && controller.turns().turning()
+                    || controller.round() != null && controller.round().driving();
             if ((tick >= nextLook || uneven) && !turning) {
                 s = tracker.sMm();
                 furthestMm = Math.max(furthestMm, s);
@@ -177,7 +178,7 @@ public final class Twin {
                 now.is(timeS(tick, jitteredS), offset, s);
                 sink.tick(now);
             }
-            end = turning ? (tick >= mostTicks ? RunResult.End.TOO_SLOW : null) : end(s, furthestMm, left, tick);
+            end = turning ? endOnTheWay(tick) : end(s, furthestMm, left, tick);
             if (end != null) {
                 break;
             }
@@ -231,7 +232,18 @@ public final class Twin {
         body.startAt(onPath.offset(0, left).turned(start.headingRad()), baseCommand);
     }
 
+    /** Through a crossing or round an obstacle: how far it is from the line says nothing then. */
+    private RunResult.End endOnTheWay(int tick) {
+        if (head.hit()) {
+            return RunResult.End.HIT_OBSTACLE;
+        }
+        return tick >= mostTicks ? RunResult.End.TOO_SLOW : null;
+    }
+
     private RunResult.End end(double s, double furthestMm, double left, int tick) {
+        if (head.hit()) {
+            return RunResult.End.HIT_OBSTACLE;
+        }
         if (crossings != null && crossings.turnsRoundAtEnd()) {
             return RunResult.End.FINISHED;
         }

@@ -9,6 +9,7 @@ import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
+import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Limits;
 import fahrbahn.core.setup.Options.LostLine;
@@ -81,7 +82,34 @@ public final class DrawnLaws {
         double slowDown = Double.isFinite(limit) && random.nextBoolean() ? random.nextDouble() : 0;
         options = options.withLimits(new Limits(limit, slowDown, random.nextInt(3) == 0 ? 0.08 : 0, stops));
         options = random.nextInt(3) == 0 ? options.withOuter(outer(random, full)) : options;
+        // From a generator of its own, for the reason above.
+        Random others = new Random(Double.doubleToLongBits(options.lost().seenShare()));
+        options = others.nextInt(4) == 0 ? options.withObstacle(Optional.of(obstacle(others, full))) : options;
         return random.nextInt(2) == 0 ? options.withTurnMarks(Optional.of(marks(random, full))) : options;
+    }
+
+    private static ObstacleMove obstacle(Random random, double full) {
+        ObstacleMove.Found found = ObstacleMove.Found.values()[random.nextInt(2)];
+        double outside = full * (0.2 + 0.7 * random.nextDouble());
+        return new ObstacleMove(
+                new ObstacleMove.Feeler(found, 90, 150, 3, 0.02),
+                found == ObstacleMove.Found.TOUCH ? 0.5 : 100,
+                Side.values()[random.nextInt(2)],
+                brief(random),
+                brief(random),
+                full * (0.1 + 0.8 * random.nextDouble()),
+                outside,
+                outside * (1.4 * random.nextDouble() - 0.4),
+                brief(random),
+                brief(random),
+                brief(random));
+    }
+
+    /** Over within some ten ticks, so that a run of readings comes to its end. */
+    private static Extent brief(Random random) {
+        Extent.Unit unit = Extent.Unit.values()[random.nextInt(3)];
+        double most = unit == Extent.Unit.LOOPS ? 9 : unit == Extent.Unit.MS ? 90 : 20;
+        return new Extent(most * random.nextDouble(), unit);
     }
 
     private static Outer outer(Random random, double full) {
@@ -205,6 +233,12 @@ public final class DrawnLaws {
         Map<String, Double> byName = new HashMap<>();
         int what = random.nextInt(6);
         for (String name : sensors) {
+            if (name.equals("bumper") || name.equals("distance")) {
+                // Met about every tenth tick.
+                boolean near = random.nextInt(10) == 0;
+                byName.put(name, name.equals("bumper") ? (near ? 1.0 : 0.0) : near ? 80.0 : 400.0);
+                continue;
+            }
             if (name.startsWith("colour") && name.contains(".")) {
                 // Over the line, and a crossing when both are, or anywhere.
                 byName.put(name, tick % 3 == 0 ? 8 : 200 * random.nextDouble());

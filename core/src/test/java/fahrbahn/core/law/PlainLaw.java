@@ -33,6 +33,7 @@ final class PlainLaw {
     private double straightOnFor;
     private boolean standsStill;
     private final PlainMarks marks;
+    private final PlainObstacle round;
     private final Map<String, Boolean> metBefore = new HashMap<>();
 
     double error;
@@ -70,6 +71,7 @@ final class PlainLaw {
             default -> others;
         };
         marks = options.turnMarks().isPresent() ? new PlainMarks(setup) : null;
+        round = options.obstacle().isPresent() ? new PlainObstacle(setup) : null;
         Sensor first = row.get(0);
         lineReadsHigh = inLawsNumbers(first, line(first)) > inLawsNumbers(first, ground(first));
     }
@@ -101,6 +103,14 @@ final class PlainLaw {
     }
 
     void tick(Map<String, Double> readings, double seconds) {
+        if (round != null) {
+            boolean seen = row.stream().anyMatch(s -> onLine(s, readings.get(s.name())));
+            List<Double> wheels = round.tick(readings, seen, seconds);
+            if (!wheels.isEmpty()) {
+                roundIt(wheels);
+                return;
+            }
+        }
         String marksSay = marks == null ? "law" : marks.tick(readings, seconds);
         if (!marksSay.equals("law")) {
             byMarks(marksSay);
@@ -134,6 +144,15 @@ final class PlainLaw {
         double least = setup.robot().drive().traits().mayReverse() ? -full : 0;
         left = Math.max(least, Math.min(full, left));
         right = Math.max(least, Math.min(full, right));
+    }
+
+    private void roundIt(List<Double> wheels) {
+        double full = setup.robot().drive().fullCommand();
+        double least = setup.robot().drive().traits().mayReverse() ? -full : 0;
+        left = Math.max(least, Math.min(full, wheels.get(0)));
+        right = Math.max(least, Math.min(full, wheels.get(1)));
+        steering = round.steering(wheels);
+        steeringBefore = steering;
     }
 
     /** Straight on at the set command, or round on the spot: one wheel forwards, the other as fast backwards. */

@@ -102,7 +102,7 @@ class TakenTest extends Repeated {
         Random random = new Random(9);
         int drawn = 0;
         Set<String> surfaces = new HashSet<>();
-        while (drawn < 20) {
+        while (drawn < 40) {
             Setup setup = withMarks(random);
             if (stepsWithinOne(setup)) {
                 continue; // refused, see below
@@ -137,7 +137,7 @@ class TakenTest extends Repeated {
         }
         assertThat(surfaces)
                 .contains("mark: share of red", "mark: towards green", "weight of a distance")
-                .contains("blue: dark below it, mark from it on");
+                .anyMatch(words -> words.endsWith(": dark below it, mark from it on"));
     }
 
     private static boolean stepsWithinOne(Setup setup) {

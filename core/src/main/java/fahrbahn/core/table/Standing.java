@@ -1,17 +1,15 @@
-package fahrbahn.core.detour;
+package fahrbahn.core.table;
 
-import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Ground;
-import fahrbahn.core.table.Part;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
  * An obstacle that stands on a table.
  *
+ * @param place of its middle, on the line and along it
  * @param atMm of its middle along the line
  */
-public record Standing(double radiusMm, double atMm) {
+public record Standing(double radiusMm, double atMm, Pose place) {
     /** Those of a course, in the order of the line; a mat shows none. */
     public static List<Standing> on(Ground ground) {
         List<Standing> standing = new ArrayList<>();
@@ -19,7 +17,9 @@ public record Standing(double radiusMm, double atMm) {
             double beforeMm = 0;
             for (Part part : course.parts()) {
                 if (part instanceof Part.Obstacle obstacle) {
-                    standing.add(new Standing(obstacle.radiusMm(), beforeMm + obstacle.lengthMm() / 2));
+                    double atMm = beforeMm + obstacle.lengthMm() / 2;
+                    standing.add(new Standing(
+                            obstacle.radiusMm(), atMm, course.path().at(atMm)));
                 }
                 beforeMm += part.lengthMm();
             }
