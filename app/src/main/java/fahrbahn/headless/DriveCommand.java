@@ -11,12 +11,14 @@ import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.CrossingPass;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.SensorFault;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -70,6 +72,12 @@ final class DriveCommand implements Callable<Integer> {
     @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of noise and variation (1)")
     private long seed;
 
+    @Option(
+            names = "--fault",
+            paramLabel = "SENSOR:KIND",
+            description = "a sensor that has failed: stuck-on-ground, stuck-on-line or half-contrast")
+    private String fault;
+
     @Option(names = "--calm", description = "no noise, no rounding, no variation")
     private boolean calm;
 
@@ -82,7 +90,7 @@ final class DriveCommand implements Callable<Integer> {
         Track track = where.straightMm != null
                 ? Track.straight(where.straightMm, setup)
                 : Track.of(CourseChoice.read(where.course), setup);
-        Ensemble ensemble = drive(track);
+        Ensemble ensemble = drive(fault == null ? track : track.with(failed(fault)));
         ObjectNode answer = Json.object();
         if (runs <= MOST_LISTED) {
             ArrayNode all = answer.putArray("runs");
@@ -93,6 +101,19 @@ final class DriveCommand implements Callable<Integer> {
         }
         Json.print(spec, answer);
         return 0;
+    }
+
+    private static SensorFault failed(String told) {
+        int colon = told.lastIndexOf(':');
+        String kind = told.substring(colon + 1);
+        return Arrays.stream(SensorFault.Kind.values())
+                .filter(k -> colon > 0 && k.word().equals(kind))
+                .map(k -> new SensorFault(told.substring(0, colon), k))
+                .findFirst()
+                .orElseThrow(() -> new BadValueException(
+                        "--fault",
+                        "'" + told + "'",
+                        "a sensor, a colon and one of stuck-on-ground, stuck-on-line, half-contrast"));
     }
 
     private Ensemble drive(Track track) {

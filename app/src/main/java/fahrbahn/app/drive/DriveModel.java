@@ -9,17 +9,22 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.SensorFault;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -38,6 +43,7 @@ public final class DriveModel extends StationModel {
     private final BooleanBinding running;
     private final ReadOnlyObjectWrapper<Optional<Laid>> laid = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<SensorFault>> fault = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ManyModel many;
     private final TwoModel two;
     private final LogModel log;
@@ -176,6 +182,7 @@ public final class DriveModel extends StationModel {
     /** A run or a log of the robot before must not be kept as one of the robot in hand. */
     private void otherRobot() {
         putAway();
+        fault.set(Optional.empty());
         log.putAway();
         judge();
     }
@@ -225,15 +232,42 @@ public final class DriveModel extends StationModel {
         laid.get().ifPresent(on -> {
             Basis basis = basisOn(on);
             Start start = Start.noisy(0, nextSeed++);
-            see(() -> Drive.of(basis, Track.of(on.ground(), basis.setup().orElseThrow()), 0, start));
+            Optional<SensorFault> failed = fault.get();
+            see(() -> Drive.of(basis, track(on.ground(), basis, failed), 0, start));
         });
+    }
+
+    static Track track(Ground ground, Basis basis, Optional<SensorFault> failed) {
+        Track track = Track.of(ground, basis.setup().orElseThrow());
+        return failed.map(track::with).orElse(track);
+    }
+
+    /** A sensor that is to fail in the runs to come; none with the next robot. */
+    ReadOnlyObjectProperty<Optional<SensorFault>> faultProperty() {
+        return fault.getReadOnlyProperty();
+    }
+
+    public void fail(Optional<SensorFault> sensor) {
+        fault.set(sensor);
+    }
+
+    /** No sensor fails, and each that the program reads in every way. */
+    public List<SensorState> sensorStates() {
+        Setup setup = season.setupOrGuess();
+        List<SensorState> all = new ArrayList<>(List.of(SensorState.ALL_WORK));
+        Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
+                .flatMap(s -> Arrays.stream(SensorFault.Kind.values()).map(kind -> new SensorFault(s.name(), kind)))
+                .forEach(f -> all.add(new SensorState(Optional.of(f))));
+        return List.copyOf(all);
     }
 
     private void see(Supplier<Drive> driven) {
         oneErrand.runToEnd(job -> driven.get(), ending -> {
             if (ending instanceof Ending.Done<Drive> done) {
                 latest = Latest.ONE;
-                newest = Optional.of(done.result().basis());
+                if (done.result().track().fault().isEmpty()) {
+                    newest = Optional.of(done.result().basis());
+                }
                 drive.set(Optional.of(done.result()));
             }
             tell(Ending.words(ending));
@@ -242,7 +276,7 @@ public final class DriveModel extends StationModel {
 
     /** Many runs, which differ as runs of a table evening do. */
     public void runMany() {
-        laid.get().ifPresent(on -> many.run(basisOn(on), on.ground()));
+        laid.get().ifPresent(on -> many.run(basisOn(on), on.ground(), fault.get()));
     }
 
     /** Of which the odds are told. */
@@ -257,7 +291,9 @@ public final class DriveModel extends StationModel {
 
     private void counted(Odds odds) {
         latest = Latest.MANY;
-        newest = Optional.of(odds.basis());
+        if (odds.many().track().fault().isEmpty()) {
+            newest = Optional.of(odds.basis());
+        }
     }
 
     /** Opens a lost one of the many runs in the replay. */
@@ -303,12 +339,12 @@ public final class DriveModel extends StationModel {
 
     /** True when there is a run to keep. */
     public boolean canKeep() {
-        return drive.get().isPresent();
+        return drive.get().map(d -> d.track().fault().isEmpty()).orElse(false);
     }
 
     /** Puts the latest run into the log book. */
     public void keep() {
-        drive.get().ifPresent(last -> {
+        drive.get().filter(last -> canKeep()).ifPresent(last -> {
             RunResult result = last.result();
             Outcome outcome = Outcome.of(result.completed(), result.timeS()).withRmsMm(result.rmsMm());
             season.logBook()

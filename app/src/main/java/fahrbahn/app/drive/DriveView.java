@@ -91,9 +91,21 @@ public final class DriveView {
             model.laidProperty()
                     .addListener(o -> choice.offer(
                             model.courses(), model.laidProperty().get().orElse(null)));
+            ChoiceField<SensorState> fault = new ChoiceField<>(
+                    "fault" + suffix,
+                    "sensors",
+                    "A sensor that fails in the runs to come: what becomes of the robot then. Such runs are not kept.",
+                    new SensorState[] {SensorState.ALL_WORK},
+                    SensorState::words,
+                    state -> model.fail(state.failed()));
+            Runnable offer = () -> fault.offer(
+                    model.sensorStates(), new SensorState(model.faultProperty().get()));
+            model.faultProperty().addListener(o -> offer.run());
+            model.setupNowProperty().addListener(o -> offer.run());
+            offer.run();
             progress.setId("driveProgress" + suffix);
             progress.visibleProperty().bind(model.runningProperty());
-            FlowPane row = Nodes.flow(choice);
+            FlowPane row = Nodes.flow(choice, fault);
             for (Action action : shown) {
                 row.getChildren().add(action.button());
             }

@@ -7,6 +7,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
+import fahrbahn.core.twin.SensorFault;
 import fahrbahn.words.ChanceWords;
 import fahrbahn.words.CrossingWords;
 import fahrbahn.words.Words;
@@ -17,7 +18,43 @@ import java.util.stream.Collectors;
 final class DriveWords {
     private DriveWords() {}
 
+    /** How a sensor has failed. */
+    static String fault(SensorFault fault) {
+        return fault.sensor()
+                + switch (fault.kind()) {
+                    case STUCK_ON_GROUND -> " stuck on background";
+                    case STUCK_ON_LINE -> " stuck on line";
+                    case HALF_CONTRAST -> " at half contrast";
+                };
+    }
+
+    private static Verdict withFault(SensorFault fault, String what, boolean good) {
+        String sentence = "With " + fault(fault) + " " + what + ". Not kept: it is a robot that has failed.";
+        return good ? Verdict.care(sentence) : Verdict.stop(sentence);
+    }
+
+    private static Verdict odds(Odds last, SensorFault fault) {
+        Completion chance = last.runs().completion();
+        return withFault(fault, ChanceWords.of(chance, last.ground().name()), chance.completed() > 0);
+    }
+
+    private static Verdict verdict(Drive last, SensorFault fault) {
+        RunResult result = last.result();
+        String at = Words.number(result.sMm() / 1000, 2) + " m, "
+                + Words.where(last.ground().path().partAt(result.sMm()));
+        return withFault(
+                fault,
+                result.completed()
+                        ? "it finishes in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
+                                + " mm RMS from the path"
+                        : "it is lost at " + at,
+                result.completed());
+    }
+
     static Verdict odds(Odds last) {
+        if (last.many().track().fault().isPresent()) {
+            return odds(last, last.many().track().fault().get());
+        }
         Completion chance = last.runs().completion();
         Sample times = Sample.of(last.runs().ofCompleted(RunResult::timeS));
         Sample peaks = Sample.of(last.runs().ofCompleted(RunResult::peakMm));
@@ -80,6 +117,9 @@ final class DriveWords {
     }
 
     static Verdict verdict(Drive last) {
+        if (last.track().fault().isPresent()) {
+            return verdict(last, last.track().fault().get());
+        }
         RunResult result = last.result();
         String at = Words.number(result.sMm() / 1000, 2) + " m, "
                 + Words.where(last.ground().path().partAt(result.sMm())) + ", after "

@@ -7,6 +7,7 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.review.LossFactors;
 import fahrbahn.core.review.ManyRuns;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.twin.SensorFault;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
 import java.util.List;
@@ -60,12 +61,12 @@ final class ManyModel {
         count = runs;
     }
 
-    void run(Basis basis, Ground ground) {
+    void run(Basis basis, Ground ground, Optional<SensorFault> failed) {
         long seed = nextSeed++;
         int runs = count;
         errand.runToEnd(
                 job -> {
-                    Track track = Track.of(ground, basis.setup().orElseThrow());
+                    Track track = DriveModel.track(ground, basis, failed);
                     ManyRuns many = ManyRuns.drive(track, Spread.TYPICAL, runs, seed, Workers.all(), job);
                     return new Odds(basis, many, LossFactors.of(many.runs()));
                 },

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -83,6 +84,25 @@ public final class SetupFields {
             }
         });
         refreshers.add(() -> field.show(get.apply(model.shown())));
+        return field;
+    }
+
+    /** The same where the values to choose from are those of the setup. */
+    public <E> Node choiceOf(
+            String id,
+            String words,
+            String term,
+            Function<Setup, List<E>> values,
+            IntFunction<E[]> array,
+            Function<E, String> word,
+            Function<Setup, E> get,
+            BiFunction<Setup, E, Setup> with) {
+        ChoiceField<E> field = new ChoiceField<>(id, words, term, array.apply(0), word, chosen -> {
+            if (!model.change(setup -> with.apply(setup, chosen))) {
+                refresh();
+            }
+        });
+        refreshers.add(() -> field.offer(values.apply(model.shown()), get.apply(model.shown())));
         return field;
     }
 

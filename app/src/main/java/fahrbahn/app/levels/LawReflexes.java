@@ -8,10 +8,13 @@ import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Limits;
 import fahrbahn.core.setup.Options.LostLine;
 import fahrbahn.core.setup.Options.Outer;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -82,11 +85,21 @@ final class LawReflexes {
                 fields.choice(
                         "emergency",
                         "emergency sensors",
-                        "Whether the two outermost sensors steer back hard as soon as one of them alone meets the line.",
+                        "Whether two sensors steer back hard as soon as one of them alone meets the line.",
                         new Boolean[] {false, true},
-                        yes -> yes ? "the outermost two" : "none",
+                        yes -> yes ? "two" : "none",
                         s -> s.law().options().outer().isPresent(),
                         (s, v) -> LawPage.options(s, o -> withOuter(s, o, v))),
+                which(
+                        "emergencyLeft",
+                        "on the left",
+                        Outer::left,
+                        (o, name) -> new Outer(name, o.right(), o.steering(), o.enterShare(), o.leaveShare())),
+                which(
+                        "emergencyRight",
+                        "on the right",
+                        Outer::right,
+                        (o, name) -> new Outer(o.left(), name, o.steering(), o.enterShare(), o.leaveShare())),
                 fields.number(
                         "emergencySteering",
                         "they steer",
@@ -113,6 +126,19 @@ final class LawReflexes {
                         s -> 100 * outer(s, Outer::leaveShare),
                         (s, v) -> withOuter(
                                 s, o -> new Outer(o.left(), o.right(), o.steering(), o.enterShare(), v / 100))));
+    }
+
+    /** Any sensor of the robot. */
+    private Node which(String id, String words, Function<Outer, String> get, BiFunction<Outer, String, Outer> with) {
+        return fields.choiceOf(
+                id,
+                words,
+                "The emergency sensor on this side; those that are left follow the line.",
+                s -> s.robot().sensors().stream().map(Sensor::name).toList(),
+                String[]::new,
+                name -> name,
+                s -> s.law().options().outer().map(get).orElse(null),
+                (s, name) -> withOuter(s, o -> with.apply(o, name)));
     }
 
     private static Setup withLost(Setup setup, UnaryOperator<LostLine> change) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.InWindow;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
+import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
@@ -173,6 +174,19 @@ class LawPageTest extends InWindow {
         assertThat(law().options().outer().orElseThrow().left())
                 .isEqualTo(
                         shop().season().setupOrGuess().robot().sensors().get(0).name());
+        String second = sensor(1);
+        choose("emergencyLeft", KeyCode.DOWN);
+        until(
+                "another on the left",
+                () -> law().options().outer().orElseThrow().left().equals(second));
+        assertThat(shop().season().setupOrGuess().lawSensors())
+                .extracting(Sensor::name)
+                .startsWith(sensor(0))
+                .doesNotContain(second);
         driven();
+    }
+
+    private String sensor(int place) {
+        return shop().season().setupOrGuess().robot().sensors().get(place).name();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InShop;
+import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.robot.BenchCard;
 import fahrbahn.app.robot.BenchModel;
 import fahrbahn.app.robot.RobotInsight;
@@ -25,10 +26,12 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Part;
+import fahrbahn.core.twin.SensorFault;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
@@ -222,5 +225,29 @@ class StationModelsTest extends InShop {
         shop.table().mat().follow(10, 10);
         assertThat(shop.notices().shownProperty().get()).contains("Point at the line and at the ground");
         assertThat(shop.table().draftProperty().get()).isEqualTo(before);
+    }
+
+    /** A sensor fails in runs of the simulation: they are shown and not kept, and with the next choice it works again. */
+    @Test
+    void aFailedSensorIsTriedAndNotKept() {
+        DriveModel drive = shop.drive();
+        drive.choose(drive.courses().stream()
+                .filter(c -> c.name().contains("sprint"))
+                .findFirst()
+                .orElse(drive.courses().get(drive.courses().size() - 1)));
+        assertThat(drive.sensorStates()).hasSize(1 + 3 * setup().lawSensors().size());
+        drive.fail(Optional.of(new SensorFault(setup().lawSensors().get(0).name(), SensorFault.Kind.STUCK_ON_LINE)));
+        drive.run();
+        assertThat(drive.driveProperty().get().orElseThrow().result().completed())
+                .isFalse();
+        assertThat(drive.canKeep()).isFalse();
+        assertThat(drive.basis()).as("nothing rests on it").isEmpty();
+        assertThat(drive.verdictProperty().get().sentence())
+                .startsWith("With " + setup().lawSensors().get(0).name());
+        drive.keep();
+        assertThat(shop.season().runs()).isEmpty();
+        drive.fail(Optional.empty());
+        drive.run();
+        assertThat(drive.canKeep()).isTrue();
     }
 }

@@ -133,6 +133,7 @@ public record Options(
                     "above 0 and at most that of entering, " + enterShare);
             Check.text("left", left, "the name of a sensor");
             Check.text("right", right, "the name of a sensor");
+            Check.require(!left.equals(right), "right", right, "another sensor than on the left");
             Check.positive("steering", steering);
         }
     }

@@ -4,6 +4,7 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.table.SeenRaster;
+import java.util.Optional;
 import java.util.SplittableRandom;
 
 /**
@@ -34,6 +35,7 @@ final class Eye {
      * @param believed as the program has it, whose dark and light it scales by
      * @param scale in which the program works with it
      * @param level true when the sensor keeps its height all along
+     * @param fault of this sensor
      */
     Eye(
             Sensor sensor,
@@ -43,16 +45,20 @@ final class Eye {
             SpotView view,
             Variation variation,
             boolean level,
+            Optional<SensorFault> fault,
             SplittableRandom random) {
         double light = variation.lightShare();
+        double least = fault.map(SensorFault::least).orElse(0.0);
+        double contrast = fault.map(SensorFault::contrast).orElse(1.0);
         forwardMm = sensor.forwardMm();
         leftMm = sensor.leftMm();
         usual = view.usual();
         byHeight = level ? null : view.byHeight();
         held = variation.heightShare() == 1 ? null : view.held(variation.heightShare());
         heldPerSquare = 1 / (variation.heightShare() * variation.heightShare());
-        ground = light * polarity.ground(sensor);
-        lineLessGround = light * (polarity.line(sensor) - polarity.ground(sensor));
+        double whole = light * (polarity.line(sensor) - polarity.ground(sensor));
+        ground = light * polarity.ground(sensor) + least * whole;
+        lineLessGround = contrast * whole;
         dark = light * sensor.dark();
         noise = sensor.noise() * variation.noiseShare();
         step = sensor.step();

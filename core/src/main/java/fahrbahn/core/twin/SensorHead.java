@@ -49,6 +49,7 @@ final class SensorHead {
                     setup.law().options().obstacle().get().feeler().found() == Found.TOUCH ? 0 : Program.NOTHING_MM;
         }
         for (int i = 0; i < eyes.length; i++) {
+            String name = sensors.get(i).name();
             boolean plain = i < Track.plainSensors(setup);
             eyes[i] = new Eye(
                     sensors.get(i),
@@ -58,6 +59,7 @@ final class SensorHead {
                     track.views().get(i),
                     variation,
                     relief.flat(),
+                    track.fault().filter(f -> f.sensor().equals(name)),
                     random);
         }
         rearMm = Math.min(0, Math.min(supportForwardMm, furthest(-1)));

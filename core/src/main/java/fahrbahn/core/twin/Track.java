@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Channel;
@@ -16,6 +17,7 @@ import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.Standing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A ground as the sensors of one setup see it, and what does not change from run to run, whatever the gains and the speed. Many
@@ -38,6 +40,7 @@ public final class Track {
     private final double finishMm;
     private final double settledFromMm;
     private final List<Standing> standing;
+    private final Optional<SensorFault> fault;
 
     private Track(Ground ground, Setup setup, double finishMm, double settledFromMm, SeenTable.Cells cells) {
         this.ground = ground;
@@ -47,6 +50,7 @@ public final class Track {
         this.finishMm = finishMm;
         this.settledFromMm = settledFromMm;
         this.standing = Standing.on(ground);
+        this.fault = Optional.empty();
         this.pointForwardMm = setup.leadMm();
         this.pointLeftMm = setup.lawSensors().stream()
                 .mapToDouble(Sensor::leftMm)
@@ -99,10 +103,29 @@ public final class Track {
 
     /** The same with an earlier finish. @param mm along the path, beyond the robot's lead; no later than this one's finish */
     public Track until(double mm) {
-        return mm < finishMm ? new Track(this, mm) : this;
+        return mm < finishMm ? new Track(this, mm, fault) : this;
     }
 
-    private Track(Track other, double finishMm) {
+    /**
+     * The same for a robot of which a sensor has failed.
+     *
+     * @throws BadValueException when it has no such sensor that looks at the line
+     */
+    public Track with(SensorFault failed) {
+        boolean known = lookingSensors(setup).stream().anyMatch(s -> s.name().equals(failed.sensor()));
+        Check.require(
+                known,
+                "sensor",
+                "\"" + failed.sensor() + "\"",
+                "one of those its program reads: "
+                        + lookingSensors(setup).stream()
+                                .map(Sensor::name)
+                                .distinct()
+                                .toList());
+        return new Track(this, finishMm, Optional.of(failed));
+    }
+
+    private Track(Track other, double finishMm, Optional<SensorFault> fault) {
         ground = other.ground;
         setup = other.setup;
         path = other.path;
@@ -116,6 +139,7 @@ public final class Track {
         this.finishMm = finishMm;
         settledFromMm = other.settledFromMm;
         standing = other.standing;
+        this.fault = fault;
     }
 
     /** A straight line on which the robot drives this far; figures count over the second half, when it has settled. */
@@ -200,6 +224,11 @@ public final class Track {
 
     public Relief relief() {
         return relief;
+    }
+
+    /** The sensor that has failed; usually none. */
+    public Optional<SensorFault> fault() {
+        return fault;
     }
 
     /** What stands on the line. */
