@@ -66,7 +66,7 @@ public final class LevelsFile {
     }
 
     private static void scaling(ObjectNode json, Sensor sensor, Scale scale) {
-        boolean raw = scale == Scale.RAW;
+        boolean raw = scale.isRaw();
         json.put("subtract", raw ? 0 : sensor.dark());
         json.put("times", raw ? 1 : (scale.light(sensor) - scale.dark(sensor)) / (sensor.light() - sensor.dark()));
     }

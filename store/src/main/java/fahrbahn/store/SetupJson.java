@@ -112,7 +112,7 @@ public final class SetupJson {
         return json.make(() -> new Law(
                 json.oneOf("kind", Law.Kind.values(), Law.Kind::word),
                 json.oneOf("side", Side.values(), Side::word),
-                json.oneOf("scale", Scale.values(), Scale::word),
+                Scale.called(json.text("scale")),
                 json.number("target"),
                 json.number("kp"),
                 json.number("ki", 0),

@@ -125,7 +125,7 @@ final class TransferPage {
                     "newScale",
                     "numbers of the program",
                     "Scale its law works in; target and thresholds go with it.",
-                    Scale.values(),
+                    Scale.NAMED.toArray(Scale[]::new),
                     Scale::word,
                     s -> s.law().scale(),
                     (s, v) -> s.withLaw(

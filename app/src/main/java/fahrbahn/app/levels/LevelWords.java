@@ -12,6 +12,7 @@ import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.ScaleRounding;
 import fahrbahn.core.tuning.Unscaled;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.MisreadWords;
@@ -105,13 +106,16 @@ final class LevelWords {
         };
     }
 
+    /** A tenth more is hardly seen. */
+    private static final double SMALL_COST = 1.1;
+
     static final String ONE_SENSOR =
             "One sensor is compared with its own target only: scaling changes the numbers of its gains, not where it rides.";
 
     /** A sensor's constants and what it makes of dark, halfway and light. */
     static List<String> scaling(Sensor sensor, Scale scale) {
         double half = (sensor.dark() + sensor.light()) / 2;
-        boolean raw = scale == Scale.RAW;
+        boolean raw = scale.isRaw();
         return List.of(
                 sensor.name(),
                 raw ? "nothing" : Words.exact(sensor.dark()),
@@ -130,13 +134,29 @@ final class LevelWords {
     }
 
     static String arithmetic(List<Sensor> sensors, Scale scale) {
-        if (scale == Scale.RAW) {
+        if (scale.isRaw()) {
             return "This law works in the sensors' own numbers: nothing is scaled.";
         }
         return sensors.stream()
                 .map(s -> s.name() + " = (reading - " + Words.exact(s.dark()) + ") x "
                         + Words.number(factor(s, scale), 4))
                 .collect(Collectors.joining("\n"));
+    }
+
+    static final String NOT_ROUNDED = "Nothing is scaled, so nothing is rounded.";
+
+    /** What it costs to keep scaled readings as whole numbers. */
+    static String rounding(ScaleRounding r, Scale scale) {
+        String step = "In whole numbers 0 to " + Words.exact(scale.top()) + " one step is "
+                + Words.number(r.stepReadings(), 2) + " of a reading"
+                + (Double.isFinite(r.stepMm())
+                        ? ", " + Words.number(Math.abs(r.stepMm()), 2) + " mm beside the line"
+                        : "");
+        String cost = r.roundedRmsMm() > SMALL_COST * r.rmsMm()
+                ? " On a straight it strays " + Words.number(r.roundedRmsMm(), 2) + " mm RMS instead of "
+                        + Words.number(r.rmsMm(), 2) + ": keep fractions, or take a scale with more steps."
+                : " On a straight it strays no further for it.";
+        return step + "; readings scatter " + Words.number(r.noiseTimes(), 2) + " times as much." + cost;
     }
 
     /** What the twin says of a program that takes all sensors for alike. */

@@ -23,7 +23,6 @@ import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Robot;
-import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
@@ -342,7 +341,7 @@ public final class LevelsModel extends StationModel {
                 .filter(t -> school() != LevelSchool.TYPED || t.slip().isEmpty())
                 .map(t -> t.used(school()));
         boolean chosenHere = chosen.get().isPresent() && setup.law().kind() == Law.Kind.EDGE;
-        if (choice.isEmpty() || !(setup.law().scale() == Scale.RAW || chosenHere)) {
+        if (choice.isEmpty() || !(setup.law().scale().isRaw() || chosenHere)) {
             return setup;
         }
         double target = setup.law().scale().scaled(first, choice.get().level());

@@ -4,8 +4,10 @@ import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.ScaleRounding;
 import fahrbahn.core.tuning.Unscaled;
 import java.util.List;
 import java.util.Optional;
@@ -26,9 +28,10 @@ public final class ScalingModel {
      * All that was computed for one setup.
      *
      * @param unscaled empty where no two sensors are compared
+     * @param rounding what whole numbers cost; empty for a law in the sensors' own numbers
      * @param problem why the twin could not tell; empty when it could
      */
-    public record Picture(Setup setup, Optional<Unscaled> unscaled, String problem) {
+    public record Picture(Setup setup, Optional<Unscaled> unscaled, Optional<ScaleRounding> rounding, String problem) {
         List<Sensor> sensors() {
             return setup.lawSensors();
         }
@@ -52,10 +55,13 @@ public final class ScalingModel {
         wanted = now;
         errand.runToEnd(
                 job -> new Picture(
-                        now, Unscaled.matters(now) ? Optional.of(Unscaled.of(now, GAP_MM)) : Optional.empty(), ""),
+                        now,
+                        Unscaled.matters(now) ? Optional.of(Unscaled.of(now, GAP_MM)) : Optional.empty(),
+                        ScaleRounding.of(now, Workers.all(), job),
+                        ""),
                 ending -> picture.set(Optional.of(
                         ending instanceof Ending.Done<Picture> done
                                 ? done.result()
-                                : new Picture(now, Optional.empty(), Ending.words(ending)))));
+                                : new Picture(now, Optional.empty(), Optional.empty(), Ending.words(ending)))));
     }
 }

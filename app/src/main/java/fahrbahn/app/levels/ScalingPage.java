@@ -46,10 +46,15 @@ final class ScalingPage {
                         .orElse(picture.problem().isEmpty() ? LevelWords.ONE_SENSOR : picture.problem()),
                 "bench-result");
         without.setId("unscaled");
+        Label rounding = Nodes.wrapped(
+                picture.rounding().map(r -> LevelWords.rounding(r, scale)).orElse(LevelWords.NOT_ROUNDED),
+                "bench-result");
+        rounding.setId("scaleRounding");
         body.getChildren()
                 .setAll(
                         Nodes.panel("Two constants a sensor", grid),
                         Nodes.panel("In the program, each loop", arithmetic),
+                        Nodes.panel("Kept as whole numbers", rounding),
                         Nodes.panel("Left out, by the twin", without));
     }
 }

@@ -5,6 +5,7 @@ import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.core.law.GainUnits;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
@@ -20,6 +21,7 @@ import fahrbahn.core.setup.Traits;
 import fahrbahn.words.LawWords;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -261,19 +263,36 @@ final class RobotForm {
                         Side::word,
                         s -> s.law().side(),
                         (s, v) -> s.withLaw(s.law().withSide(v))),
-                fields.choice(
+                fields.choiceOf(
                         "scale",
                         "numbers of the program",
-                        "Scale its law works in: readings as percent, shares of one, or as they come.",
-                        Scale.values(),
+                        "Scale its law works in: readings as percent, shares of one, up to any number, or as they come.",
+                        s -> Stream.concat(
+                                        Scale.NAMED.stream(), Stream.of(s.law().scale()))
+                                .distinct()
+                                .toList(),
+                        Scale[]::new,
                         Scale::word,
                         s -> s.law().scale(),
-                        (s, v) -> s.withLaw(s.law().withScale(v))),
+                        RobotForm::inScale),
+                fields.numberOrNothing(
+                        "scaleTop",
+                        "light is (dark is 0)",
+                        "Any other scale: what light becomes in the program, such as 10; empty for the sensor's own numbers.",
+                        s -> s.law().scale().top(),
+                        (s, v) -> inScale(s, new Scale(v))),
                 fields.number(
                         "target",
                         "target (edge only)",
                         "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent.",
                         s -> s.law().target(),
                         (s, v) -> s.withLaw(s.law().withTarget(v))));
+    }
+
+    /** In other numbers: the target goes with them, so that it rides where it did; gains are what was typed. */
+    private static Setup inScale(Setup setup, Scale to) {
+        Law law = setup.law();
+        Law moved = GainUnits.rescaled(law, to, setup.lawSensors().get(0));
+        return setup.withLaw(moved.withGains(law.kp(), law.ki(), law.kd()));
     }
 }

@@ -122,7 +122,7 @@ final class CompareWords {
     private static String few(Effect time) {
         int more = time.moreRunsEach();
         return (time.size() < 0 ? "B" : "A") + " was " + Words.number(Math.abs(time.size()), 2)
-                + " s faster, which laps so few do not settle"
+                + " s faster; so few laps do not settle it"
                 + (more > 0 ? ": about " + more + " more laps each would." : ".");
     }
 

@@ -52,7 +52,7 @@ final class TuningRobots {
     static Setup drawn(SplittableRandom random) {
         boolean pair = random.nextBoolean();
         Mixing mixing = Mixing.values()[random.nextInt(2)];
-        Scale scale = Scale.values()[random.nextInt(Scale.values().length)];
+        Scale scale = Scale.NAMED.get(random.nextInt(Scale.NAMED.size()));
         double lead = Math.rint(random.nextDouble(35, 85));
         double spot = random.nextDouble(2.8, 4.6);
         double range = random.nextBoolean() ? 1 : 10;

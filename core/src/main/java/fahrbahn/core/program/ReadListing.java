@@ -5,7 +5,6 @@ import static fahrbahn.core.program.ListingBuilder.number;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Polarity;
-import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -30,7 +29,7 @@ final class ReadListing {
     static boolean hasDarkAndLight(Setup setup) {
         Law law = setup.law();
         Options options = law.options();
-        return law.scale() != Scale.RAW
+        return !law.scale().isRaw()
                 || law.kind() == Law.Kind.ARRAY_MEAN
                 || options.outer().isPresent()
                 || options.obstacle().isPresent()
@@ -49,9 +48,7 @@ final class ReadListing {
             String reading = "readings[" + setup.robot().sensors().indexOf(sensor) + "]";
             String high = number(law.scale().light(sensor));
             String span = "(" + light(i) + " - " + dark(i) + ")";
-            to.set(
-                    "s" + i,
-                    law.scale() == Scale.RAW ? reading : high + " * (" + reading + " - " + dark(i) + ") / " + span);
+            to.set("s" + i, law.scale().isRaw() ? reading : high + " * (" + reading + " - " + dark(i) + ") / " + span);
         }
     }
 
@@ -66,7 +63,7 @@ final class ReadListing {
     /** How much of a sensor's spot lies on the line: 0 on the ground, 1 on the line. */
     String share(int i) {
         Polarity polarity = setup.line().polarity();
-        if (law.scale() == Scale.RAW) {
+        if (law.scale().isRaw()) {
             boolean darkLine = polarity == Polarity.DARK_ON_LIGHT;
             String ground = darkLine ? light(i) : dark(i);
             String line = darkLine ? dark(i) : light(i);

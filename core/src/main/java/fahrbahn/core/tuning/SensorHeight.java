@@ -3,7 +3,6 @@ package fahrbahn.core.tuning;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Robot;
-import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 
@@ -25,7 +24,7 @@ public final class SensorHeight {
                 .withChassis(robot.chassis().withSensorHeightMm(heightMm));
         Law law = setup.law();
         // In the sensor's own numbers the target moves with the light; in any other scale light is what it was.
-        boolean single = law.kind() == Law.Kind.EDGE && law.scale() == Scale.RAW;
+        boolean single = law.kind() == Law.Kind.EDGE && law.scale().isRaw();
         double dark = setup.lawSensors().get(0).dark();
         return setup.withRobot(moved)
                 .withLaw(single ? law.withTarget(dark + (law.target() - dark) / (share * share)) : law);

@@ -167,7 +167,7 @@ class ControllerTest {
         Setup setup = Setups.edge();
         Sensor sensor = setup.robot().sensors().get(0);
         Law law = setup.law().withGains(0.4, 0.01, 1.5).withTarget(42);
-        for (Scale scale : Scale.values()) {
+        for (Scale scale : Scale.NAMED) {
             Law rescaled = GainUnits.rescaled(law, scale, sensor);
             Controller before = new Controller(setup.withLaw(law), 1);
             Controller after = new Controller(setup.withLaw(rescaled), 1);

@@ -180,7 +180,7 @@ public final class DrawnLaws {
             case PATTERN -> 2 + random.nextInt(5);
             case ARRAY_MEAN, ARRAY_DIFFERENCE -> 3 + random.nextInt(4);
         };
-        Scale scale = Scale.values()[random.nextInt(4)];
+        Scale scale = Scale.NAMED.get(random.nextInt(4));
         double dark = 10 + 100 * random.nextDouble();
         double light = dark + 100 + 500 * random.nextDouble();
         boolean darkReadsHigh = random.nextInt(4) == 0;
