@@ -5,6 +5,7 @@ import fahrbahn.app.kit.Pages;
 import fahrbahn.core.levels.Schools;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.SlideFit;
+import fahrbahn.core.quality.CreaseCheck;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.words.MisreadWords;
 import fahrbahn.words.Words;
@@ -41,6 +42,7 @@ final class SchoolsPage {
         if (!survey.schools().isEmpty()) {
             schools.getChildren().add(schools(survey.schools()));
         }
+        survey.creases().values().forEach(c -> schools.getChildren().add(CapturedPage.wrapped(crease(c))));
         survey.problems().forEach(p -> schools.getChildren().add(CapturedPage.wrapped(p + ".")));
         slides.getChildren()
                 .setAll(
@@ -51,7 +53,25 @@ final class SchoolsPage {
                                 : slides(survey.slides()));
     }
 
+    /** Whether the odd readings are the crease, and what to do then. */
+    private static String crease(CreaseCheck c) {
+        String reads = c.sensor() + ": the crease reads " + Words.number(c.crease(), 3) + ". ";
+        if (c.odd() == 0) {
+            return reads + "No reading is odd.";
+        }
+        String odd = Words.count(c.ofCrease(), "odd reading", "odd readings") + " of " + c.odd() + " are like it";
+        if (!c.explains()) {
+            return reads + odd + ": the others are something else, glare or a hand. Capture those surfaces again.";
+        }
+        return reads + odd
+                + ". Keep dark and light as fixed numbers from spots: a calibration by smallest and largest would put the level "
+                + Words.number(Math.abs(c.bareShift()), 2) + " off.";
+    }
+
     private static String lead(Survey survey) {
+        if (survey.creases().values().stream().anyMatch(CreaseCheck::explains)) {
+            return "The odd readings are the crease: calibrate by spots, with fixed numbers.";
+        }
         if (survey.schools().isEmpty()) {
             return "Capture dark and light by hand, then a sweep (W) over both: here stands what each school would give.";
         }

@@ -23,6 +23,7 @@ import java.util.stream.Stream;
  * @param schools spots against sweep, by sensor
  * @param slides by sensor; a sensor whose slide shows no line is missing
  * @param rooms lamp on against lamp off, by sensor
+ * @param creases whether odd readings are a crease that was captured, by sensor
  * @param problems why a sweep or a slide could not be used, in words
  */
 public record Survey(
@@ -33,9 +34,10 @@ public record Survey(
         Map<String, Schools> schools,
         Map<String, SlideFit> slides,
         Map<String, RoomLight> rooms,
+        Map<String, CreaseCheck> creases,
         List<String> problems) {
     public static final Survey EMPTY =
-            new Survey(List.of(), Map.of(), List.of(), List.of(), Map.of(), Map.of(), Map.of(), List.of());
+            new Survey(List.of(), Map.of(), List.of(), List.of(), Map.of(), Map.of(), Map.of(), Map.of(), List.of());
 
     /** @param captures oldest first */
     public static Survey of(List<Capture> captures, Setup setup) {

@@ -59,7 +59,21 @@ final class SurveyMaker {
         report(Capture.AIR, Lamp.ON).ifPresent(this::addAir);
         Map<String, Schools> schools = schools();
         return new Survey(
-                List.copyOf(inOrder), pairs, between, neighbours.agreements(), schools, slides, rooms(), problems);
+                List.copyOf(inOrder),
+                pairs,
+                between,
+                neighbours.agreements(),
+                schools,
+                slides,
+                rooms(),
+                creases(),
+                problems);
+    }
+
+    private Map<String, CreaseCheck> creases() {
+        Map<String, CreaseCheck> creases = new LinkedHashMap<>();
+        pairs.values().forEach(pair -> CreaseCheck.of(captures, pair).ifPresent(c -> creases.put(pair.sensor(), c)));
+        return creases;
     }
 
     private Optional<CaptureReport> report(String surface, Lamp lamp) {

@@ -150,4 +150,35 @@ class SurveyTest {
         assertThat(survey.problems()).hasSize(2).allSatisfy(p -> assertThat(p).contains("no line among the readings"));
         assertThat(Survey.of(List.of(), setup).captures()).isEmpty();
     }
+
+    private Capture mixed(String surface, double usual, double odd, int every) {
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < 100; i++) {
+            double mean = i % every == 0 ? odd : usual;
+            double[] values = {mean + 0.5 * random.nextGaussian(), mean + 0.5 * random.nextGaussian()};
+            readings.add(new Reading(0.01 * i, surface, Double.NaN, values));
+        }
+        return new Capture(
+                surface + odd, surface, Instant.EPOCH, "test", SENSORS, readings, Conditions.UNKNOWN.withLamp(Lamp.ON));
+    }
+
+    /** Light with every twelfth reading on a crease that reads 96: it was captured, and is what they are. */
+    @Test
+    void oddReadingsAreTheCreaseThatWasCaptured() {
+        List<Capture> captures = new ArrayList<>(
+                List.of(spot("dark", Lamp.ON, 12, 12), mixed("light", 78, 96, 12), spot("crease", Lamp.ON, 96, 96)));
+        CreaseCheck found = Survey.of(captures, setup).creases().get("left");
+        assertThat(found.odd()).isEqualTo(9);
+        assertThat(found.ofCrease()).isEqualTo(9);
+        assertThat(found.explains()).isTrue();
+        assertThat(found.bareShift())
+                .as("halfway between 12 and the brightest of 96, less halfway to 78")
+                .isCloseTo((96.5 - 78) / 2, within(0.6));
+        captures.set(1, mixed("light", 78, 40, 12));
+        CreaseCheck other = Survey.of(captures, setup).creases().get("left");
+        assertThat(other.odd()).isEqualTo(9);
+        assertThat(other.explains()).as("a hand, not the crease").isFalse();
+        captures.remove(2);
+        assertThat(Survey.of(captures, setup).creases()).isEmpty();
+    }
 }
