@@ -1,6 +1,8 @@
 package fahrbahn.store;
 
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonStreamContext;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -13,6 +15,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** A JSON object read field by field; whatever is missing, of the wrong kind or refused is named with its full path. */
@@ -21,6 +25,9 @@ final class Fields {
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
+
+    /** What other programs write where a number is missing. */
+    private static final Pattern NO_NUMBER = Pattern.compile("Non-standard token '(-?\\w+)'");
 
     private final JsonNode node;
     private final String path;
@@ -40,8 +47,27 @@ final class Fields {
             return new Fields(node, "");
         } catch (JsonProcessingException broken) {
             int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
+            Matcher noNumber = NO_NUMBER.matcher(broken.getOriginalMessage());
+            if (noNumber.find() && broken.getProcessor() instanceof JsonParser parser) {
+                throw new BadFileException(
+                        "Line " + line + ": " + path(parser.getParsingContext()) + " is " + noNumber.group(1)
+                                + "; it must be a number",
+                        broken);
+            }
             throw new BadFileException("Line " + line + " is not JSON: " + broken.getOriginalMessage(), broken);
         }
+    }
+
+    /** Of where a reader is, as the fields of a file are called in messages: {@code robot.sensors[1].noise}. */
+    private static String path(JsonStreamContext at) {
+        if (at.inRoot()) {
+            return "the file";
+        }
+        String outside = at.getParent().inRoot() ? "" : path(at.getParent());
+        if (at.inArray()) {
+            return outside + "[" + Math.max(0, at.getCurrentIndex()) + "]";
+        }
+        return outside.isEmpty() ? at.getCurrentName() : outside + "." + at.getCurrentName();
     }
 
     ObjectNode json() {

@@ -46,6 +46,8 @@ class SetupJsonTest {
             "kind": "edge"        | "kind": "pair"           | robot.sensors is 1
             "baseCommand": 30     | "baseCommand": 300       | law.baseCommand is 300
             "ki": 0,              | "ki": 0, "ki": 1,        | Duplicate
+            "kp": 40,             | "kp": NaN,               | law.kp is NaN; it must be a number
+            "noise":              | "noise": -Infinity, "x": | robot.sensors[0].noise is -Infinity
             "name": "Wren",       | "name": "Wren"           | Line 2 is not JSON
             """)
     void badFieldsAreNamedWithTheirValueAndTheRule(String good, String bad, String named) {
