@@ -7,6 +7,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,7 @@ public final class Ledger {
     private final Deque<Step> redoable = new ArrayDeque<>();
     private final List<Consumer<Set<Kind<?>>>> listeners = new ArrayList<>();
     private final List<String> leftOut;
+    private Act act;
 
     /** A step as it stands on the list. */
     public record Labelled(Instant at, String label) {}
@@ -101,14 +103,80 @@ public final class Ledger {
      */
     public void change(String label, List<Put<?>> puts) {
         List<Put<?>> real = puts.stream().filter(held::changes).toList();
-        if (!real.isEmpty()) {
-            Instant at = scribe.now();
-            undoable.push(new Step(at, label, held.before(real)));
-            while (undoable.size() > MOST_STEPS) {
-                undoable.removeLast();
+        if (real.isEmpty()) {
+            return;
+        }
+        if (act != null) {
+            act.add(real, held.before(real));
+            show(real);
+            return;
+        }
+        Instant at = scribe.now();
+        push(new Step(at, label, held.before(real)));
+        make(at, Cause.EDIT, label, real);
+    }
+
+    private void push(Step step) {
+        undoable.push(step);
+        while (undoable.size() > MOST_STEPS) {
+            undoable.removeLast();
+        }
+        redoable.clear();
+    }
+
+    /**
+     * What one act changes in several documents, each seen by what changes the next, is one step of undo and written as one.
+     *
+     * @param label as it is to stand on the list of steps
+     */
+    public void together(String label, Runnable changes) {
+        if (act != null) {
+            changes.run(); // part of a larger act
+            return;
+        }
+        Act now = new Act();
+        act = now;
+        try {
+            changes.run();
+        } finally {
+            act = null;
+            now.forgetUnchanged();
+            if (!now.puts.isEmpty()) {
+                Instant at = scribe.now();
+                push(new Step(at, label, now.before()));
+                scribe.write(at, Cause.EDIT, label, List.copyOf(now.puts.values()));
             }
-            redoable.clear();
-            make(at, Cause.EDIT, label, real);
+        }
+    }
+
+    /** What an act has changed so far: the latest of each document, and what it was before the first. */
+    private static final class Act {
+        private record Document(Kind<?> kind, String owner, String id) {}
+
+        private final Map<Document, Put<?>> puts = new LinkedHashMap<>();
+        private final Map<Document, Put<?>> before = new LinkedHashMap<>();
+
+        void add(List<Put<?>> changed, List<Put<?>> was) {
+            changed.forEach(put -> puts.put(document(put), put));
+            was.forEach(put -> before.putIfAbsent(document(put), put));
+        }
+
+        /** What is in the end as it was. */
+        void forgetUnchanged() {
+            before.entrySet()
+                    .removeIf(e ->
+                            e.getValue().value().equals(puts.get(e.getKey()).value()));
+            puts.keySet().retainAll(before.keySet());
+        }
+
+        private static Document document(Put<?> put) {
+            return new Document(put.kind(), put.owner(), put.id());
+        }
+
+        List<Put<?>> before() {
+            List<Put<?>> all = new ArrayList<>(before.values());
+            Collections.reverse(all);
+            return all;
         }
     }
 
@@ -150,12 +218,19 @@ public final class Ledger {
     }
 
     private void make(Instant at, Cause cause, String label, List<Put<?>> puts) {
-        Set<Kind<?>> touched = new LinkedHashSet<>();
-        for (Put<?> put : puts) {
-            held.put(put);
-            touched.add(put.kind());
-        }
+        puts.forEach(held::put);
         scribe.write(at, cause, label, puts);
+        tell(puts);
+    }
+
+    private void show(List<Put<?>> puts) {
+        puts.forEach(held::put);
+        tell(puts);
+    }
+
+    private void tell(List<Put<?>> puts) {
+        Set<Kind<?>> touched = new LinkedHashSet<>();
+        puts.forEach(put -> touched.add(put.kind()));
         List.copyOf(listeners).forEach(l -> l.accept(touched));
     }
 

@@ -88,8 +88,16 @@ class LedgerTest {
         Random random = new Random(seed);
         Ledger ledger = open(true);
         for (int i = 0; i < 200; i++) {
-            int what = random.nextInt(10);
-            if (what < 5) {
+            int what = random.nextInt(12);
+            if (what >= 10) {
+                String label = "act " + i;
+                ledger.together(label, () -> {
+                    for (int k = random.nextInt(4); k >= 0; k--) {
+                        ledger.change("part", List.of(team("t" + random.nextInt(4), "name " + random.nextInt(3))));
+                    }
+                    ledger.change("part", List.of(Put.away(Kinds.TEAM, "", "t" + random.nextInt(4))));
+                });
+            } else if (what < 5) {
                 ledger.change("step " + i, List.of(team("t" + random.nextInt(4), "name " + random.nextInt(3))));
             } else if (what == 5) {
                 ledger.change("away " + i, List.of(Put.away(Kinds.TEAM, "", "t" + random.nextInt(4))));
@@ -121,6 +129,32 @@ class LedgerTest {
             again.undo();
             assertThat(teams(again)).isEqualTo(teams(ledger));
         }
+        again.close();
+    }
+
+    /** Each part is seen at once; all of it is taken back at once, also after the file was opened again. */
+    @Test
+    void anActIsOneStep() throws Exception {
+        Ledger ledger = open(false);
+        ledger.change("before", List.of(team("x", "one")));
+        ledger.together("an act", () -> {
+            ledger.change("part", List.of(team("x", "two")));
+            assertThat(teams(ledger)).containsEntry("x", Listing.PLAIN.withName("two"));
+            ledger.together("inside it", () -> ledger.change("part", List.of(team("y", "three"))));
+            ledger.change("part", List.of(team("x", "four")));
+        });
+        ledger.together("nothing in the end", () -> {
+            ledger.change("part", List.of(team("x", "five")));
+            ledger.change("part", List.of(team("x", "four")));
+        });
+        assertThat(ledger.undoable()).extracting(Ledger.Labelled::label).containsExactly("an act", "before");
+        ledger.close();
+        Ledger again = open(false);
+        assertThat(teams(again)).hasSize(2).containsEntry("x", Listing.PLAIN.withName("four"));
+        assertThat(again.undo()).contains("an act");
+        assertThat(teams(again)).isEqualTo(Map.of("x", Listing.PLAIN.withName("one")));
+        assertThat(again.redo()).contains("an act");
+        assertThat(teams(again)).containsEntry("x", Listing.PLAIN.withName("four"));
         again.close();
     }
 

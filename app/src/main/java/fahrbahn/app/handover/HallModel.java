@@ -142,24 +142,24 @@ public final class HallModel {
             tell.accept(alike().map(HallWords::alike).orElse("Capture light and dark here first: L and D."));
             return;
         }
-        levels.useOnRobot();
-        if (marks.found().isPresent()) {
-            season.changeSetup(this::marked);
-        }
-        handover.handOver();
-        day().ifPresent(d -> {
-            if (!d.steps().contains(HallStep.TYPE)) {
-                tick(HallStep.TYPE);
+        season.together("numbers of this hall typed", () -> {
+            levels.useOnRobot();
+            if (marks.found().isPresent()) {
+                season.changeSetup(this::marked);
             }
+            handover.handOver();
+            day().filter(d -> !d.steps().contains(HallStep.TYPE)).ifPresent(d -> tick(HallStep.TYPE));
         });
     }
 
     /** A run is over; it goes into the log book. @param ran false when it was lost, and the step is not done then */
     public void run(HallStep step, boolean ran) {
-        log.log(ran, QuickLog.Typed.NOTHING.withNote("#hall " + HallWords.name(step)));
-        if (ran) {
-            day().filter(d -> !d.steps().contains(step)).ifPresent(d -> tick(step));
-        }
+        season.together(HallWords.name(step) + (ran ? " ran" : " lost"), () -> {
+            log.log(ran, QuickLog.Typed.NOTHING.withNote("#hall " + HallWords.name(step)));
+            if (ran) {
+                day().filter(d -> !d.steps().contains(step)).ifPresent(d -> tick(step));
+            }
+        });
     }
 
     /** The run that is next. */
@@ -207,8 +207,10 @@ public final class HallModel {
     public void look() {
         day().ifPresent(d -> {
             for (HallStep step : CAPTURED) {
-                if (!d.steps().contains(step) && captured(step)) {
-                    tick(step);
+                // Follows from the captures, so that undoing one undoes it.
+                boolean done = d.steps().contains(step);
+                if (!done && captured(step) || done && !there(step)) {
+                    season.choices().noteHall(done ? d.without(step) : d.with(step, season.now()));
                     return; // the next frame sees the next
                 }
             }

@@ -132,6 +132,11 @@ public final class Choices {
                         .orElseGet(() -> Put.away(Kinds.HALL, robot, Kind.ONLY))));
     }
 
+    /** The same for what follows from other documents: no step of undo of its own. */
+    public void noteHall(HallDay day) {
+        ledger.note(List.of(Put.of(Kinds.HALL, season.hand().robot(), day)));
+    }
+
     /** What was answered in drills, by all. */
     public ReadOnlyObjectProperty<DrillScore> drillsProperty() {
         return in.drills.getReadOnlyProperty();

@@ -230,6 +230,11 @@ public final class Season {
         ledger.change(SeasonWords.setup(before, after), List.of(Put.of(Kinds.SETUP, hand().robot(), after)));
     }
 
+    /** All that one act changes is one step of undo. @param label of that step */
+    public void together(String label, Runnable changes) {
+        ledger.together(label, changes);
+    }
+
     /** Changes what is noted of the robot's circumstances; the venue is in hand, not in it. */
     public void changeConditions(UnaryOperator<Conditions> change) {
         Conditions before = in.conditions.get();

@@ -161,6 +161,10 @@ class HandoverModelsTest extends InShop {
         return shop.handover().hall();
     }
 
+    private int steps() {
+        return shop.season().ledger().undoable().size();
+    }
+
     private Optional<HallStep> next() {
         return hall().advice().flatMap(advice -> advice.next().map(offer -> offer.step()));
     }
@@ -196,6 +200,14 @@ class HandoverModelsTest extends InShop {
         hall().look();
         assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
         assertThat(hall().numbers()).as("of this hall").isNotEqualTo(before);
+        int steps = steps();
+        hall().typed();
+        assertThat(steps())
+                .as("levels, numbers handed over and the tick are one act")
+                .isEqualTo(steps + 1);
+        shop.undo();
+        assertThat(hall().numbers()).isNotEmpty();
+        assertThat(hall().day().orElseThrow().steps()).doesNotContain(HallStep.TYPE);
         hall().typed();
         assertThat(hall().day().orElseThrow().steps()).contains(HallStep.TYPE);
         assertThat(shop.handover().toType()).as("all of it is on the robot").isEmpty();
@@ -210,7 +222,9 @@ class HandoverModelsTest extends InShop {
         later(60);
         hall().run(HallStep.SLOW, false);
         assertThat(hall().nextRun()).as("it was lost: once more").isEqualTo(HallStep.SLOW);
+        int runs = steps();
         hall().run(HallStep.SLOW, true);
+        assertThat(steps()).as("the run and its tick are one act").isEqualTo(runs + 1);
         assertThat(hall().nextRun()).isEqualTo(HallStep.REAL);
         hall().run(HallStep.REAL, true);
         assertThat(hall().nextRun()).isEqualTo(HallStep.SPARE);
