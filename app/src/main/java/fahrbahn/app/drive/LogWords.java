@@ -16,6 +16,9 @@ final class LogWords {
     /** How a constant was measured. */
     static final String BY_LOG = "by the robot's own log of a run";
 
+    /** Clocks of programs tell no less. */
+    private static final double EVEN_MS = 0.001;
+
     private LogWords() {}
 
     static String sound(Shown shown) {
@@ -75,9 +78,10 @@ final class LogWords {
     /** Its figures, a line each. */
     static List<String> figures(Shown shown) {
         List<String> lines = new ArrayList<>();
+        double scatterMs = 1000 * shown.figures().loopPeriodS().sd();
         lines.add("A loop takes "
-                + Words.number(1000 * shown.figures().loopPeriodS().mean(), 3) + " ms, give or take "
-                + Words.number(1000 * shown.figures().loopPeriodS().sd(), 2) + " ms, over "
+                + Words.number(1000 * shown.figures().loopPeriodS().mean(), 3) + " ms, "
+                + (scatterMs < EVEN_MS ? "even" : "give or take " + Words.number(scatterMs, 2) + " ms") + ", over "
                 + Words.count(shown.log().size(), "tick", "ticks") + ".");
         lines.add(shown.figures().wiggle().map(LogWords::wiggle).orElse("No wiggle goes on in its second half."));
         shown.figures()
@@ -108,7 +112,7 @@ final class LogWords {
 
     private static String wiggle(Wiggle wiggle) {
         return "It wiggles with a period of " + Words.number(wiggle.periodS(), 2) + " s, "
-                + Words.number(wiggle.amplitude(), 2) + " to each side.";
+                + Words.number(wiggle.amplitude(), 2) + " of the error to each side.";
     }
 
     /** What it tells of the robot, a line each. */

@@ -144,6 +144,10 @@ final class TransferModel {
         });
     }
 
+    double periodS() {
+        return season.setupOrGuess().robot().loop().periodS();
+    }
+
     /** The gains as set, in time. */
     GainUnits perSecond() {
         Setup setup = season.setupOrGuess();

@@ -212,10 +212,8 @@ final class TransferPage {
                             GainUnits now = model.perSecond();
                             model.choose(new GainUnits(now.kp(), now.kiPerS(), v));
                         })
-                .asks(Questions.gain("Kd", () -> new double[] {
-                    model.perSecond().kdS(),
-                    2 * model.law().kp() * model.perSecond().kdS() / model.law().kd()
-                }));
+                .asks(Questions.gain("Kd", () ->
+                        new double[] {model.perSecond().kdS(), 2 * model.law().kp() * model.periodS()}));
         shown.add(() -> {
             GainUnits now = model.perSecond();
             kp.show(model.law().kp());

@@ -117,7 +117,9 @@ final class HallPage {
     private void refresh(List<Action> within, Action marks) {
         Optional<HallDay> day = model.day();
         within.forEach(action -> action.button().setDisable(day.isEmpty()));
-        marks.button().setDisable(day.isEmpty() || !model.looksForMarks());
+        Nodes.showIf(marks.button(), model.looksForMarks());
+        Nodes.showIf(names.get(HallStep.MARKS), model.looksForMarks());
+        Nodes.showIf(states.get(HallStep.MARKS), model.looksForMarks());
         Optional<HallAdvice> advice = model.advice();
         double leftS = model.leftS();
         clock.setText(HallWords.clock(leftS));

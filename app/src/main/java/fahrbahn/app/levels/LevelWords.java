@@ -56,10 +56,8 @@ final class LevelWords {
                 .min()
                 .orElseThrow();
         if (tables.stream().anyMatch(t -> t.sensor().levels().few())) {
-            return Verdict.care("Level " + levels + ", " + school.word() + ": " + fewest
-                    + " readings of a surface are too few to judge it." + known
-                    + (known.isEmpty() ? " Capture more in Measure (3)." : "")
-                    + (used ? "" : " U puts these on the robot."));
+            return Verdict.care("Level " + levels + ": too few to judge, " + fewest + " a surface."
+                    + (used ? " Capture more in Measure (3)." : " U puts it on the robot."));
         }
         LevelChoice worst = tables.stream()
                 .map(t -> t.used(school))

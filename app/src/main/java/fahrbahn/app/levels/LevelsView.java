@@ -128,10 +128,12 @@ public final class LevelsView {
         }
         Levels levels = table.sensor().levels();
         Label band = Nodes.label(
-                levels.bandHolds()
-                        ? "Band of two levels: " + Words.number(levels.bandDark(), 4) + " and "
-                                + Words.number(levels.bandLight(), 4) + "."
-                        : "No band: the surfaces overlap.",
+                levels.few()
+                        ? "Band of two levels: too few readings to tell."
+                        : levels.bandHolds()
+                                ? "Band of two levels: " + Words.number(levels.bandDark(), 4) + " and "
+                                        + Words.number(levels.bandLight(), 4) + "."
+                                : "No band: the surfaces overlap.",
                 "caption");
         if (table.choice(LevelSchool.EDGE).isEmpty()) {
             band.setText(band.getText() + " Not measured on the edge: E in Measure (3).");
@@ -173,7 +175,10 @@ public final class LevelsView {
                 whole(MisreadWords.of(choice.misreads())),
                 whole(rides),
                 whole(slope),
-                whole("\u00b1 " + Words.number(choice.shiftMargin(), 2) + ", \u00b1 "
-                        + Words.percent(choice.factorMargin())));
+                whole(
+                        table.sensor().levels().few()
+                                ? "\u2013"
+                                : "\u00b1 " + Words.number(choice.shiftMargin(), 2) + ", \u00b1 "
+                                        + Words.percent(choice.factorMargin())));
     }
 }
