@@ -47,6 +47,7 @@ public final class CourseAdvisor {
     private static final double CLOSE_MM = 1;
 
     private static final int BASE_DIGITS = 3;
+    private static final int SPEEDS_LOOKED_AT_AGAIN = 3;
 
     private final Setup setup;
     private final Track track;
@@ -80,7 +81,9 @@ public final class CourseAdvisor {
     private CourseAdvice advise() {
         List<CourseTrial> found = fromFullSpeedDown();
         CourseTrial best = best(found, Goal.LAP);
-        if (goal == Goal.LAP) {
+        if (!best(found, Goal.FINISH).sure()) {
+            best = amongMoreGains(found);
+        } else if (goal == Goal.LAP) {
             best = aLittleFaster(best);
         } else if (!best.sure()) {
             best = best(found, Goal.FINISH);
@@ -119,6 +122,20 @@ public final class CourseAdvisor {
             found.add(here);
         }
         return found;
+    }
+
+    /** Where no speed finishes surely: the speeds that do best, looked at again with gains close to each other. */
+    private CourseTrial amongMoreGains(List<CourseTrial> found) {
+        CourseTrial best = best(found, Goal.FINISH);
+        List<Double> bases = found.stream()
+                .sorted(Comparator.comparingDouble(t -> t.cost(Goal.FINISH)))
+                .limit(SPEEDS_LOOKED_AT_AGAIN)
+                .map(CourseTrial::base)
+                .toList();
+        for (double base : bases) {
+            best = best(List.of(best, race.finely(best, base, Goal.FINISH)), Goal.FINISH);
+        }
+        return best;
     }
 
     private double speedMmPerS(double base) {

@@ -34,6 +34,13 @@ public final class CourseProposals {
     private static final double[] WIDE_KP = {0.15, 0.3, 0.6, 1.2, 2.4, 5, 10, 20};
 
     private static final double[] WIDE_KD_PER_KP = {0, 1, 3, 8, 20};
+
+    /** Where the wide ones leave a course hardly finished, there may be a narrow island of gains between them. */
+    private static final double FINE_KP_STEP = 1.4;
+
+    private static final int FINE_KPS = 19;
+    private static final double FINE_LEAST_KP = 0.1;
+    private static final double[] FINE_KD_PER_KP = {0, 0.5, 1, 2, 4, 8, 15, 30};
     private static final int DIGITS = 3;
 
     private final Setup setup;
@@ -92,13 +99,30 @@ public final class CourseProposals {
     List<Gains> all() {
         Set<Gains> all = new LinkedHashSet<>();
         GainAdvisor.proposals(setup, STEPS_PER_RATIO).forEach(p -> all.add(gains(p.kp(), p.kd())));
-        double unit = 2 * setup.law().baseCommand() / UsualLaws.top(setup);
+        double unit = unit();
         for (double times : WIDE_KP) {
             for (double ratio : WIDE_KD_PER_KP) {
                 all.add(gains(times * unit, ratio * times * unit));
             }
         }
         return List.copyOf(all);
+    }
+
+    /** Many more, close enough to each other that an island a step wide is met. */
+    List<Gains> fine() {
+        List<Gains> all = new ArrayList<>();
+        double kp = FINE_LEAST_KP * unit();
+        for (int i = 0; i < FINE_KPS; i++) {
+            for (double ratio : FINE_KD_PER_KP) {
+                all.add(gains(kp, ratio * kp));
+            }
+            kp *= FINE_KP_STEP;
+        }
+        return List.copyOf(all);
+    }
+
+    private double unit() {
+        return 2 * setup.law().baseCommand() / UsualLaws.top(setup);
     }
 
     /** As a coach types them. */

@@ -21,6 +21,10 @@ final class CourseRace {
     private static final int[] ROUND_RUNS = {3, 9, 24, 60};
 
     private static final int[] ROUND_KEPT = {24, 10, 3, 1};
+    private static final double[] UPHILL = {0.92, 1, 1.08};
+    private static final int UPHILL_RUNS = 60;
+    private static final int MOST_UPHILL = 4;
+    private static final int[] FINE_KEPT = {40, 16, 6, 1};
 
     /** After this round the best are looked around. */
     private static final int LOOKED_AROUND = 1;
@@ -58,16 +62,53 @@ final class CourseRace {
      */
     CourseTrial at(double base, Goal goal, double chance) {
         CourseProposals proposals = CourseProposals.at(setup, base);
-        List<CourseTrial> tried =
+        List<CourseTrial> all =
                 proposals.all().stream().map(g -> CourseTrial.of(g, base)).toList();
+        return race(all, proposals, ROUND_KEPT, 1, goal, chance);
+    }
+
+    /** The same among many more gains, and the one that was best so far. */
+    CourseTrial finely(CourseTrial best, double base, Goal goal) {
+        CourseProposals proposals = CourseProposals.at(setup, base);
+        List<CourseTrial> all = new ArrayList<>(
+                proposals.fine().stream().map(g -> CourseTrial.of(g, base)).toList());
+        if (best.base() == base) {
+            all.add(best);
+        }
+        return uphill(race(all, proposals, FINE_KEPT, 2, goal, best.share()), proposals, goal);
+    }
+
+    /** By small steps as long as they help: an island may be a tenth wide. */
+    private CourseTrial uphill(CourseTrial from, CourseProposals proposals, Goal goal) {
+        CourseTrial here = driven(List.of(from), UPHILL_RUNS).get(0);
+        for (int step = 0; step < MOST_UPHILL; step++) {
+            List<CourseTrial> near = new ArrayList<>(List.of(here));
+            for (double kp : UPHILL) {
+                for (double kd : UPHILL) {
+                    near.add(CourseTrial.of(proposals.gains(here.kp() * kp, here.kd() * kd), here.base()));
+                }
+            }
+            CourseTrial next =
+                    better(driven(near, here.results().length), 1, goal).get(0);
+            if (next == near.get(0) || next.kp() == here.kp() && next.kd() == here.kd()) {
+                break;
+            }
+            here = next;
+        }
+        return judged(here);
+    }
+
+    private CourseTrial race(
+            List<CourseTrial> all, CourseProposals proposals, int[] kept, int roundsAround, Goal goal, double chance) {
+        List<CourseTrial> tried = all;
         for (int i = 0; i < ROUND_RUNS.length; i++) {
-            tried = better(driven(tried, ROUND_RUNS[i]), ROUND_KEPT[i], goal);
+            tried = better(driven(tried, ROUND_RUNS[i]), kept[i], goal);
             double most = tried.stream().mapToDouble(CourseTrial::share).max().orElseThrow();
             if (most == 0 || i > 0 && most < chance - WORSE) {
                 return tried.get(0);
             }
-            if (i == LOOKED_AROUND) {
-                tried = better(driven(around(tried, proposals), ROUND_RUNS[i]), ROUND_KEPT[i], goal);
+            if (i >= LOOKED_AROUND && i < LOOKED_AROUND + roundsAround) {
+                tried = better(driven(around(tried, proposals), ROUND_RUNS[i]), kept[i], goal);
             }
         }
         return judged(tried.get(0));
