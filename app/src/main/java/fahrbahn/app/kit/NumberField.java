@@ -2,6 +2,7 @@ package fahrbahn.app.kit;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.words.Words;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
@@ -14,6 +15,10 @@ import javafx.scene.layout.VBox;
 /** A number to type. Enter or leaving the field sets it; what is refused stays in the field with the reason beneath it. */
 public final class NumberField extends VBox {
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+    private static final PseudoClass ASKED = PseudoClass.getPseudoClass("asked");
+
+    /** Words beneath the field have room beside it. */
+    private static final PseudoClass SPEAKS = PseudoClass.getPseudoClass("speaks");
 
     /** More digits than any ruler, stopwatch or program here has. */
     private static final int DIGITS = 6;
@@ -102,7 +107,7 @@ public final class NumberField extends VBox {
         boolean kept = entered
                 && asked.filter(words -> words.equals(problem.getText())).isPresent();
         if (asked.isPresent() && !kept) {
-            refuse(asked.get());
+            say(asked.get(), ASKED);
             return false;
         }
         try {
@@ -125,7 +130,16 @@ public final class NumberField extends VBox {
     }
 
     private void refuse(String why) {
-        problem.setText(why);
-        text.pseudoClassStateChanged(WRONG, !why.isEmpty());
+        say(why, WRONG);
+    }
+
+    private void say(String words, PseudoClass as) {
+        problem.setText(words);
+        for (PseudoClass state : List.of(WRONG, ASKED)) {
+            boolean on = !words.isEmpty() && state == as;
+            text.pseudoClassStateChanged(state, on);
+            problem.pseudoClassStateChanged(state, on);
+        }
+        pseudoClassStateChanged(SPEAKS, !words.isEmpty());
     }
 }

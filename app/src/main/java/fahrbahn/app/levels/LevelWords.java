@@ -67,6 +67,13 @@ final class LevelWords {
                 + ". " + why(pick, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
     }
 
+    /** Where no level stands. @param refused that is what the captures there are were */
+    static String nothing(boolean refused) {
+        return refused
+                ? "No threshold comes of these captures: L and D in Measure (3) capture both again."
+                : "No dark and light captures yet.";
+    }
+
     /** Captures of another lamp, hall or height. */
     static String older(Cause cause, UnaryOperator<String> venueName) {
         return "These levels are older than the "

@@ -95,7 +95,8 @@ public final class LevelsView {
             sensors.getChildren().add(sensor(model.tables().get(i), inHand));
         }
         if (model.tables().isEmpty()) {
-            sensors.getChildren().add(Nodes.label("No dark and light captures yet.", "caption"));
+            sensors.getChildren()
+                    .add(Nodes.label(LevelWords.nothing(model.refused().isPresent()), "caption"));
         }
     }
 
