@@ -63,7 +63,8 @@ final class DetourWords {
                 + Words.number(commands[1], 3) + " inside until a sensor meets the line, "
                 + Words.number(best.onMm(), 2) + " mm on and "
                 + degrees(best.backRad()) + " back. It is on the line again in "
-                + chance(best.kept()) + ".";
+                + best.kept().completed() + " of " + best.kept().runs() + " runs round it (" + chance(best.kept())
+                + ").";
     }
 
     static String chance(Completion kept) {

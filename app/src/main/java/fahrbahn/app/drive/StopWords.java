@@ -42,8 +42,8 @@ final class StopWords {
         StopTrial all = answer.shares().all();
         Rule best = best(all);
         String window = Words.number(answer.plan().windowMm(), 3) + " mm";
-        String sentence = "Decide by " + StoppingWords.name(best) + ": it stops within " + window + " to each side in "
-                + chance(all.within(best, answer.plan().windowMm())) + ", scattering "
+        String sentence = "Decide by " + StoppingWords.name(best) + ": it stops within " + window + " in "
+                + driven(all.within(best, answer.plan().windowMm())) + ", scattering "
                 + StoppingWords.mm(all.scatterMm(best)) + ".";
         if (best == Rule.TIMER) {
             return sentence;
@@ -51,7 +51,12 @@ final class StopWords {
         return sentence + " A timer over "
                 + Words.number(answer.plan().sensing().wayMm(), 4) + " mm scatters "
                 + StoppingWords.mm(all.scatterMm(Rule.TIMER)) + " and does so in "
-                + chance(all.within(Rule.TIMER, answer.plan().windowMm())) + ".";
+                + all.within(Rule.TIMER, answer.plan().windowMm()).completed() + ".";
+    }
+
+    /** How many of which runs. */
+    private static String driven(Completion within) {
+        return within.completed() + " of " + within.runs() + " runs on a straight (" + chance(within) + ")";
     }
 
     static String chance(Completion within) {

@@ -41,7 +41,7 @@ public final class NextWords {
     private static String promise(NextTrial trial) {
         Candidate next = trial.next().orElseThrow();
         String all = setting(next) + ": " + trial.promise().completed() + " of "
-                + trial.promise().runs() + " runs of robots that may be yours get round with it ("
+                + trial.promise().runs() + " simulated runs on this course finish, with what is known of it ("
                 + lag(trial.belief()) + ")";
         return next.equals(trial.best())
                 ? all + "."
