@@ -109,7 +109,7 @@ class GainsPagesTest extends InWindow {
     @Test
     void aLadderIsClimbedByKeys() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
         assertThat(text("nextLadder")).isEqualTo("No trial yet.");
         double set = kp();
         robot.type(KeyCode.U);
@@ -120,7 +120,7 @@ class GainsPagesTest extends InWindow {
                 .startsWith("1. Kp " + Words.number(kp(), 3))
                 .contains("turns away");
         undo();
-        until("taken back", () -> text("nextReason").contains("robots that may be yours get round"));
+        until("taken back", () -> text("nextReason").contains("simulated runs on this course finish"));
         robot.type(KeyCode.Q).type(KeyCode.SPACE);
         until("the watch runs", () -> !text("watchSeconds").startsWith("0.0"));
         robot.type(KeyCode.SPACE).type(KeyCode.SPACE).type(KeyCode.W);
@@ -143,7 +143,7 @@ class GainsPagesTest extends InWindow {
     @Test
     void ridingBesideTheEdgeAsksForAnotherTarget() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
         robot.type(KeyCode.L);
         until("no target to move", () -> text("nextReason").startsWith("It rides to one side"));
         onWindow(() -> {
@@ -169,7 +169,7 @@ class GainsPagesTest extends InWindow {
     @Test
     void aHiddenRobotIsPractisedWith() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("robots that may be yours get round"));
+        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
         int logged = shop().season().runs().size();
         robot.type(KeyCode.P);
         until("a hidden robot", () -> text("nextReason").endsWith("V lets the hidden robot drive it."));
