@@ -22,7 +22,7 @@ import java.util.function.Consumer;
  */
 public final class Ledger {
     /** Further back than this nobody undoes step by step; every earlier state stays in the file. */
-    private static final int MOST_STEPS = 200;
+    static final int MOST_STEPS = 200;
 
     private final Held held;
     private final Scribe scribe;

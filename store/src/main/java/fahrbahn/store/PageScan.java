@@ -5,6 +5,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.function.BiConsumer;
 
@@ -25,6 +26,9 @@ final class PageScan {
     private final int pageSize;
     private final int usable;
 
+    /** Pages that a row goes on in: each belongs to one row, so that rows that claim them twice, or in a circle, are none. */
+    private final BitSet taken = new BitSet();
+
     PageScan(byte[] file) {
         this.file = file;
         int said = file.length < HEADER ? 0 : (file[16] & 0xff) << 8 | file[17] & 0xff;
@@ -33,6 +37,23 @@ final class PageScan {
         this.pageSize = sensible ? size : USUAL_PAGE;
         int reserved = sensible ? file[20] & 0xff : 0;
         this.usable = pageSize - (reserved < 64 ? reserved : 0);
+    }
+
+    /** So many pages less than its header says the file has; 0 where it has all, or the header says nothing. */
+    long missingPages() {
+        if (file.length < HEADER || u32(24) != u32(92)) {
+            return 0; // written by an engine that did not keep the number
+        }
+        return Math.max(0, u32(28) - file.length / pageSize);
+    }
+
+    /** How many pages the header says there are. */
+    long pages() {
+        return file.length < HEADER ? 0 : u32(28);
+    }
+
+    private long u32(int at) {
+        return (long) u16(at) << 16 | u16(at + 2);
     }
 
     /** Every row that can be made sense of, with its number. Values are Long, String or null; anything else makes it no row of ours. */
@@ -75,14 +96,19 @@ final class PageScan {
         int least = (usable - 12) * 32 / 255 - 23;
         int fitting = least + (length - least) % (usable - 4);
         int local = length <= most ? length : fitting <= most ? fitting : least;
+        if (length - local > freeBytes()) {
+            throw new IndexOutOfBoundsException("no room for " + length);
+        }
         byte[] whole = new byte[length];
         cursor.bytes(whole, 0, local);
         int filled = local;
+        BitSet its = new BitSet();
         long next = filled < length ? cursor.u32() : 0;
         while (filled < length) {
-            if (next < 1 || next * pageSize > file.length) {
+            if (next < 1 || next * pageSize > file.length || taken.get((int) next) || its.get((int) next)) {
                 throw new IndexOutOfBoundsException("page " + next);
             }
+            its.set((int) next);
             int start = (int) (next - 1) * pageSize;
             Cursor page = new Cursor(file, start, start + usable);
             next = page.u32();
@@ -90,7 +116,12 @@ final class PageScan {
             page.bytes(whole, filled, here);
             filled += here;
         }
+        taken.or(its);
         return whole;
+    }
+
+    private long freeBytes() {
+        return (long) (file.length / pageSize - taken.cardinality()) * (usable - 4);
     }
 
     /** Null when it is no record of whole numbers and texts. */

@@ -20,9 +20,18 @@ public final class Salvage {
     /** More than any season; read whole into memory. */
     private static final long MOST_BYTES = 1L << 30;
 
+    /** More than a club makes in its life. */
+    private static final long MOST_CHANGES = 100_000_000;
+
     private final TreeMap<Long, RevisionRow> revisions = new TreeMap<>();
     private final TreeMap<Long, StepText> steps = new TreeMap<>();
     private final Map<Long, String> damaged = new TreeMap<>();
+
+    /** How many changes the file says it ever had; 0 where that cannot be read. */
+    private long everHad;
+
+    private long missingPages;
+    private long pages;
 
     private record StepText(Instant at, String label) {}
 
@@ -38,7 +47,10 @@ public final class Salvage {
             if (Files.size(file) > MOST_BYTES) {
                 throw new BadFileException(file + ": too large for a season, " + Files.size(file) + " bytes");
             }
-            new PageScan(Files.readAllBytes(file)).rows(salvage::row);
+            PageScan scan = new PageScan(Files.readAllBytes(file));
+            scan.rows(salvage::row);
+            salvage.missingPages = scan.missingPages();
+            salvage.pages = scan.pages();
         } catch (IOException unreadable) {
             throw new BadFileException(file + ": cannot be read (" + unreadable.getMessage() + ")", unreadable);
         }
@@ -49,6 +61,10 @@ public final class Salvage {
     }
 
     private void row(long number, List<Object> values) {
+        if (values.size() == 2 && "revision".equals(values.get(0)) && values.get(1) instanceof Long last) {
+            everHad = Math.max(everHad, last); // sqlite_sequence: the number of the latest row
+            return;
+        }
         if (values.size() == 7 && values.get(1) instanceof Long step && values.get(6) instanceof Long sum) {
             if (texts(values, 2, 5) && (values.get(5) == null || values.get(5) instanceof String)) {
                 RevisionRow row = new RevisionRow(
@@ -94,28 +110,31 @@ public final class Salvage {
         return revisions.size();
     }
 
-    /** In words: what could not be read, as far as it can be told. */
-    public List<String> lost() {
-        List<String> lost = new ArrayList<>();
-        long gone = 0;
-        for (long number = 1; number <= Math.max(revisions.lastKey(), lastDamaged()); number++) {
-            if (revisions.containsKey(number)) {
-                continue;
-            }
-            if (damaged.containsKey(number)) {
-                lost.add("a change of " + damaged.get(number) + " (damaged)");
-            } else {
-                gone++;
-            }
-        }
-        if (gone > 0) {
-            lost.add(gone + (gone == 1 ? " change of which nothing" : " changes of which nothing") + " can be read");
-        }
-        return lost;
+    /** Rows that are there and are not as they were written, in words. */
+    List<String> damagedRows() {
+        return damaged.entrySet().stream()
+                .filter(row -> !revisions.containsKey(row.getKey()))
+                .map(row -> "a change of " + row.getValue() + " (damaged)")
+                .toList();
     }
 
-    private long lastDamaged() {
-        return damaged.keySet().stream().mapToLong(n -> n).max().orElse(0);
+    /** In words: what could not be read. It is never less than is missing; where that cannot be told, it says so. */
+    public List<String> lost() {
+        List<String> lost = new ArrayList<>(damagedRows());
+        if (missingPages > 0) {
+            lost.add("the file is cut off: " + missingPages + " of its " + pages + " pages are missing");
+        }
+        long last = Math.max(everHad, revisions.lastKey());
+        long gone = last - revisions.size() - lost.size() + (missingPages > 0 ? 1 : 0);
+        if (gone > MOST_CHANGES) {
+            lost.add("changes of which nothing can be read; how many cannot be told");
+        } else if (gone > 0) {
+            lost.add(gone + (gone == 1 ? " change of which nothing" : " changes of which nothing") + " can be read");
+        }
+        if (everHad == 0) {
+            lost.add("how many changes there were cannot be read: there may have been later ones");
+        }
+        return lost;
     }
 
     /**
@@ -129,16 +148,14 @@ public final class Salvage {
                 .values()
                 .forEach(r ->
                         byStep.computeIfAbsent(r.step(), s -> new ArrayList<>()).add(r.change()));
-        try (SeasonFile season = SeasonFile.create(target, clock)) {
-            List<FileStep> all = new ArrayList<>();
-            Instant last = Instant.EPOCH;
-            for (Map.Entry<Integer, List<Change>> step : byStep.entrySet()) {
-                StepText text = steps.get((long) step.getKey());
-                last = text == null ? last : text.at();
-                String label = text == null ? "an earlier change" : text.label();
-                all.add(new FileStep(last, FileStep.Cause.NOTE, label, step.getValue()));
-            }
-            season.write(all);
+        List<FileStep> all = new ArrayList<>();
+        Instant last = Instant.EPOCH;
+        for (Map.Entry<Integer, List<Change>> step : byStep.entrySet()) {
+            StepText text = steps.get((long) step.getKey());
+            last = text == null ? last : text.at();
+            String label = text == null ? "an earlier change" : text.label();
+            all.add(new FileStep(last, FileStep.Cause.NOTE, label, step.getValue()));
         }
+        SeasonFile.createWith(target, all, clock);
     }
 }

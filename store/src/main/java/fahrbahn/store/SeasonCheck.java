@@ -25,6 +25,7 @@ public record SeasonCheck(
     /** @throws BadFileException when it is no season, open elsewhere, or nothing of it can be read */
     public static SeasonCheck of(Path file, Clock clock) throws BadFileException {
         String problem = "";
+        long rows = -1;
         try {
             SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
             try (SeasonFile season = SeasonFile.open(file, clock, true)) {
@@ -32,13 +33,17 @@ public record SeasonCheck(
                 if (season.lastStep() == 0) {
                     return new SeasonCheck(true, "", 0, Map.of(), List.of());
                 }
+                season.steps(Ledger.MOST_STEPS);
+                rows = season.changes();
                 problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
             }
         } catch (DamagedSeasonException damaged) {
             problem = damaged.getMessage();
         }
         Salvage salvage = Salvage.of(file);
-        List<String> lost = new ArrayList<>(salvage.lost());
+        // Where the engine finds every row, numbers that are left out were never there.
+        boolean whole = rows == salvage.changes();
+        List<String> lost = new ArrayList<>(whole ? salvage.damagedRows() : salvage.lost());
         boolean sound = problem.isEmpty() && lost.isEmpty();
         return new SeasonCheck(
                 sound,

@@ -115,6 +115,16 @@ public final class SeasonFile implements AutoCloseable {
      * @throws BadFileException when there is such a file already, or it cannot be written
      */
     public static SeasonFile create(Path file, Clock clock) throws BadFileException {
+        createWith(file, List.of(), clock);
+        return open(file, clock);
+    }
+
+    /**
+     * The same with steps that are in it from the start: it is there with all of them, or not at all.
+     *
+     * @throws BadFileException when there is such a file already, or it cannot be written
+     */
+    static void createWith(Path file, List<FileStep> steps, Clock clock) throws BadFileException {
         BadFileException there =
                 new BadFileException(file + ": there is such a file already. Open it, or choose another name");
         if (!SeasonHeader.absent(file)) {
@@ -122,6 +132,11 @@ public final class SeasonFile implements AutoCloseable {
         }
         try (NewFile begun = NewFile.beside(file)) {
             SeasonDatabase.open(begun.part(), false).close();
+            if (!steps.isEmpty()) {
+                try (SeasonFile season = open(begun.part(), clock)) {
+                    season.write(steps);
+                }
+            }
             begun.finish();
         } catch (FileAlreadyExistsException other) {
             throw there;
@@ -131,7 +146,6 @@ public final class SeasonFile implements AutoCloseable {
                             + "). Check the folder, or choose another",
                     cannot);
         }
-        return open(file, clock);
     }
 
     public Path file() {
@@ -204,6 +218,14 @@ public final class SeasonFile implements AutoCloseable {
         } catch (JdbiException broken) {
             throw SeasonDatabase.failure(file, broken);
         }
+    }
+
+    /** How many changes it holds, by the engine's own count. */
+    synchronized long changes() {
+        return database.handle()
+                .createQuery("SELECT COUNT(*) FROM revision")
+                .mapTo(Long.class)
+                .one();
     }
 
     Clock clock() {

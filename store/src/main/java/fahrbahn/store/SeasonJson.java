@@ -57,9 +57,8 @@ public final class SeasonJson {
             }
             return all;
         });
-        try (SeasonFile file = SeasonFile.create(season, clock)) {
-            file.write(
-                    new FileStep(clock.instant(), FileStep.Cause.NOTE, "a season from " + json.getFileName(), changes));
-        }
+        String label = "a season from " + json.getFileName();
+        SeasonFile.createWith(
+                season, List.of(new FileStep(clock.instant(), FileStep.Cause.NOTE, label, changes)), clock);
     }
 }

@@ -7,11 +7,16 @@ import fahrbahn.core.InMemory;
 import fahrbahn.core.Repeated;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -143,6 +148,7 @@ class SalvageTest extends Repeated {
             Files.write(file, bytes); // opening may have mended an index
             try {
                 Salvage salvage = Salvage.of(file);
+                saysWhatIsMissing(i, salvage);
                 Path target = folder.resolve("salvaged-" + i);
                 salvage.into(target, clock);
                 try (SeasonFile again = SeasonFile.open(target, clock)) {
@@ -170,6 +176,82 @@ class SalvageTest extends Repeated {
         assertThat(documents / (double) salvaged)
                 .as("documents that can be had")
                 .isGreaterThan(0.8 * DOCUMENTS);
+    }
+
+    private static final Pattern GONE = Pattern.compile("(\\d+) changes? of which nothing");
+
+    /** Never less than is missing, held against what was written; or that it cannot be told. */
+    private static void saysWhatIsMissing(int seed, Salvage salvage) {
+        int missing = 2 * DOCUMENTS - salvage.changes();
+        long said = 0;
+        boolean untold = false;
+        for (String line : salvage.lost()) {
+            Matcher gone = GONE.matcher(line);
+            said += gone.find() ? Long.parseLong(gone.group(1)) : line.endsWith("(damaged)") ? 1 : 0;
+            untold |= line.contains("cannot be told") || line.contains("cannot be read:");
+        }
+        if (missing > 0) {
+            assertThat(salvage.lost()).as("%d: %d missing", seed, missing).isNotEmpty();
+            assertThat(untold || said >= missing)
+                    .as("%d: %d missing, %s", seed, missing, salvage.lost())
+                    .isTrue();
+        }
+    }
+
+    /** Half of a file: as many are said to be gone as are. */
+    @Test
+    void whatACutFileHasLostIsCounted() throws Exception {
+        byte[] sound = Files.readAllBytes(sound());
+        Path file = folder.resolve("cut.fahrbahn");
+        int cut = 0;
+        for (int pages = 4; pages < sound.length / PAGE; pages++) {
+            Files.write(file, java.util.Arrays.copyOf(sound, pages * PAGE));
+            Salvage salvage;
+            try {
+                salvage = Salvage.of(file);
+            } catch (BadFileException nothing) {
+                continue;
+            }
+            saysWhatIsMissing(pages, salvage);
+            assertThat(salvage.lost()).anyMatch(line -> line.contains("cut off"));
+            SeasonCheck check = SeasonCheck.of(file, clock);
+            assertThat(check.sound()).isFalse();
+            assertThat(check.lost()).isEqualTo(salvage.lost());
+            cut++;
+        }
+        assertThat(cut).isGreaterThan(3);
+    }
+
+    /** A number far out of the row is no loss where the engine finds every row, and nothing counts up to it. */
+    @Test
+    void numbersThatAreLeftOutAreNoLoss() throws Exception {
+        for (long number : new long[] {1L << 50, Long.MAX_VALUE}) {
+            Path file = folder.resolve("far" + number + ".fahrbahn");
+            Seasons.fill(file, DOCUMENTS, clock);
+            try (Connection engine = DriverManager.getConnection("jdbc:sqlite:" + file);
+                    Statement statement = engine.createStatement()) {
+                statement.execute("UPDATE revision SET number = " + number
+                        + " WHERE number = (SELECT MAX(number) FROM revision)");
+                statement.execute("UPDATE sqlite_sequence SET seq = " + number);
+            }
+            SeasonCheck check = SeasonCheck.of(file, clock);
+            assertThat(check.lost()).isEmpty();
+            assertThat(check.sound()).isTrue();
+            assertThat(check.changes()).isEqualTo(2 * DOCUMENTS);
+        }
+    }
+
+    /** What is made of a season is there whole or not at all. */
+    @Test
+    void aSeasonThatCannotBeWrittenIsNotLeftEmpty() {
+        Path target = folder.resolve("never.fahrbahn");
+        FileStep good = new FileStep(
+                clock.instant(), FileStep.Cause.NOTE, "a step", List.of(Change.put("note", "robot1", "n1", "{}")));
+        FileStep worse = new FileStep(clock.instant(), FileStep.Cause.NOTE, null, List.of());
+        assertThatThrownBy(() -> SeasonFile.createWith(target, List.of(good, worse), clock))
+                .isInstanceOf(Exception.class);
+        assertThat(target).doesNotExist();
+        assertThat(folder).isEmptyDirectory();
     }
 
     private static int i(String name) {
