@@ -9,6 +9,7 @@ import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.Taken;
 import fahrbahn.pen.Paper;
 import fahrbahn.store.BadFileException;
+import fahrbahn.store.Export;
 import fahrbahn.store.SetupJson;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -57,6 +58,7 @@ final class CardCommand implements Callable<Integer> {
         if (!name.matches(".*\\.(pdf|png|svg)")) {
             throw new BadValueException("--out", "'" + out + "'", "a name that ends in .pdf, .png or .svg");
         }
+        Export.notOver(from, "--out", out);
         Paper size = oneOf("--paper", paper, Paper.values(), p -> p.word().toLowerCase(Locale.ROOT));
         Optional<Grain> grain =
                 Optional.ofNullable(numbers).map(n -> oneOf("--numbers", n, Grain.values(), Grain::word));

@@ -8,6 +8,7 @@ import fahrbahn.core.plan.LeftOut;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.store.BadFileException;
+import fahrbahn.store.Export;
 import fahrbahn.store.PlanCalendar;
 import fahrbahn.store.PlanJson;
 import java.nio.file.Path;
@@ -41,6 +42,9 @@ final class PlanCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws BadFileException {
+        if (calendarFile != null) {
+            Export.notOver(planFile, "--ics", calendarFile);
+        }
         PlanRequest request = PlanJson.read(planFile);
         Instant begins = begins();
         Plan plan = Plan.of(request, seed);

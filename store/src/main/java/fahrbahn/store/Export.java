@@ -4,12 +4,17 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.UUID;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
-/** Writes files for others, whole or not at all: what was there before is only replaced by what is complete. */
+/**
+ * Writes files for others, whole or not at all: what was there before is only replaced by what is complete. It is made in a file of a name that nobody
+ * can know before, so that nothing of the user's is written over and no link is followed on the way.
+ */
 public final class Export {
     private static final Logger LOG = Logger.getLogger(Export.class.getName());
 
@@ -20,17 +25,62 @@ public final class Export {
         bytes(file, text.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** @throws BadFileException when it cannot be written; what was there is there still */
+    /** @throws BadFileException when it cannot be written, or is a folder, a device or a pipe; what was there is there still */
     public static void bytes(Path file, byte[] content) throws BadFileException {
-        Path beside = file.resolveSibling(file.getFileName() + ".part");
+        Path place = place(file);
+        Path beside = null;
         try {
+            beside = beside(place);
             Files.write(beside, content);
-            replace(beside, file);
+            if (Files.exists(place)) {
+                Privacy.copy(place, beside);
+            }
+            replace(beside, place);
         } catch (IOException cannot) {
             forget(beside);
             throw new BadFileException(
                     file + " cannot be written (" + cannot.getMessage() + "). Choose another folder", cannot);
         }
+    }
+
+    /**
+     * What is written is not what was read.
+     *
+     * @param option by which the output was given
+     * @throws BadFileException when both are the same file
+     */
+    public static void notOver(Path input, String option, Path output) throws BadFileException {
+        try {
+            if (Files.exists(output) && Files.isSameFile(input, output)) {
+                throw new BadFileException(option + " is " + output + ", the file that is read; it must be another");
+            }
+        } catch (IOException unknown) {
+            throw new BadFileException(output + " cannot be looked at (" + unknown.getMessage() + ")", unknown);
+        }
+    }
+
+    /** Where a link leads; nothing but a plain file is replaced. */
+    static Path place(Path file) throws BadFileException {
+        if (!Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+            return file;
+        }
+        try {
+            Path real = file.toRealPath();
+            if (Files.isRegularFile(real)) {
+                return real;
+            }
+        } catch (IOException leadsNowhere) {
+            throw new BadFileException(file + " is a link that leads nowhere. Choose another name", leadsNowhere);
+        }
+        throw new BadFileException(
+                file + " is " + (Files.isDirectory(file) ? "a folder" : "no plain file but a device or a pipe")
+                        + ". Choose another name");
+    }
+
+    /** A new file beside a place; it fails where there is one of this name, rather than open it. */
+    static Path beside(Path place) throws IOException {
+        Path folder = place.toAbsolutePath().getParent();
+        return Files.createFile(folder.resolve(".fahrbahn-" + UUID.randomUUID() + ".part"));
     }
 
     /** Puts a finished file in the place of another, at once where the disk can do so. */
@@ -42,10 +92,12 @@ public final class Export {
         }
     }
 
-    /** Takes away what was left of an attempt. */
+    /** Takes away what was left of an attempt. @param part null where nothing was begun */
     static void forget(Path part) {
         try {
-            Files.deleteIfExists(part);
+            if (part != null) {
+                Files.deleteIfExists(part);
+            }
         } catch (IOException leftOver) {
             LOG.log(Level.WARNING, "what was left of an attempt: " + part, leftOver);
         }

@@ -31,6 +31,13 @@ public final class Privacy {
         ownerOnly(folder);
     }
 
+    /** The second file is for those who may read and write the first. */
+    static void copy(Path like, Path file) throws IOException {
+        if (posix(file)) {
+            Files.setPosixFilePermissions(file, Files.getPosixFilePermissions(like));
+        }
+    }
+
     private static boolean posix(Path path) {
         return path.getFileSystem().supportedFileAttributeViews().contains("posix");
     }

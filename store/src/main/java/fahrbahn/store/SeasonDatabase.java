@@ -1,6 +1,5 @@
 package fahrbahn.store;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -172,10 +171,10 @@ final class SeasonDatabase implements AutoCloseable {
 
     /** Copies everything, by the engine's own online backup, whole or not at all. */
     void copyTo(Path target) throws BadFileException {
-        Path part = target.resolveSibling(target.getFileName() + ".part");
+        Path place = Export.place(target);
+        Path part = null;
         try {
-            Files.deleteIfExists(part);
-            Files.createFile(part);
+            part = Export.beside(place);
             Privacy.ownerOnly(part);
             int code = connection
                     .unwrap(SQLiteConnection.class)
@@ -185,7 +184,7 @@ final class SeasonDatabase implements AutoCloseable {
                 throw new BadFileException(
                         target + ": the copy could not be made (" + SQLiteErrorCode.getErrorCode(code) + ")");
             }
-            Export.replace(part, target);
+            Export.replace(part, place);
         } catch (SQLException | java.io.IOException cannot) {
             throw new BadFileException(target + ": the copy could not be made (" + cannot.getMessage() + ")", cannot);
         } finally {
