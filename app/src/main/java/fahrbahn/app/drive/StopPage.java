@@ -164,11 +164,15 @@ final class StopPage {
         String window = "home within " + Words.number(answer.windowMm(), 3) + " mm";
         String[] heads = {"way back", "along, mm", "across, mm", "heading, deg", window};
         for (int i = 0; i < heads.length; i++) {
-            back.add(Nodes.cell(heads[i], "caption"), i, 0);
+            back.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
         int row = 1;
         for (List<String> cells : StopWords.back(answer)) {
-            back.addRow(row++, cells.stream().map(Nodes::cell).toArray(Node[]::new));
+            back.addRow(row, Nodes.wrapped(cells.get(0)));
+            for (int i = 1; i < cells.size(); i++) {
+                back.add(Nodes.cell(cells.get(i)), i, row);
+            }
+            row++;
         }
     }
 

@@ -43,11 +43,11 @@ final class LevelWords {
         if (doubt.isPresent()) {
             return Verdict.care(doubt.get() + " Until then: level " + levels + ".");
         }
-        String known = tables.stream()
+        Optional<SensorLevels> unsure = tables.stream()
                 .map(LevelTable::sensor)
                 .filter(s -> s.plusMinus() > s.step())
-                .max(Comparator.comparingDouble(SensorLevels::plusMinus))
-                .map(s -> " " + s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2)
+                .max(Comparator.comparingDouble(SensorLevels::plusMinus));
+        String known = unsure.map(s -> " " + s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2)
                         + " only: capture more readings.")
                 .orElse("");
         int fewest = tables.stream()
@@ -56,7 +56,9 @@ final class LevelWords {
                 .min()
                 .orElseThrow();
         if (tables.stream().anyMatch(t -> t.sensor().levels().few())) {
-            return Verdict.care("Level " + levels + ": too few to judge, " + fewest + " a surface."
+            String open = unsure.map(s -> s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2))
+                    .orElse(fewest + " a surface");
+            return Verdict.care("Level " + levels + ": too few to judge, " + open + "."
                     + (used ? " Capture more in Measure (3)." : " U puts it on the robot."));
         }
         LevelChoice worst = tables.stream()

@@ -36,7 +36,7 @@ class FrameTest extends InWindow {
         robot.clickOn("#trackWidth");
         over("0.13");
         robot.type(KeyCode.ENTER);
-        until("asked", () -> wrong("trackWidth"));
+        until("asked", () -> asked("trackWidth"));
         assertThat(shop().season().setupOrGuess().robot().drive().trackWidthMm())
                 .isEqualTo(before);
         robot.type(KeyCode.ENTER);
@@ -47,7 +47,7 @@ class FrameTest extends InWindow {
         until("gains", () -> robot.lookup("#kp").tryQuery().isPresent());
         double kp = shop().season().setupOrGuess().law().kp();
         typeIn("kp", Words.number(100 * kp));
-        until("asked", () -> wrong("kp"));
+        until("asked", () -> asked("kp"));
         assertThat(shop().season().setupOrGuess().law().kp()).isEqualTo(kp);
         typeIn("kp", Words.number(1.5 * kp));
         until(
@@ -55,8 +55,16 @@ class FrameTest extends InWindow {
                 () -> Math.abs(shop().season().setupOrGuess().law().kp() - 1.5 * kp) < 1e-9);
     }
 
+    private boolean asked(String id) {
+        return is(id, "asked");
+    }
+
     private boolean wrong(String id) {
-        return robot.lookup("#" + id).query().getPseudoClassStates().contains(PseudoClass.getPseudoClass("wrong"));
+        return is(id, "wrong");
+    }
+
+    private boolean is(String id, String state) {
+        return robot.lookup("#" + id).query().getPseudoClassStates().contains(PseudoClass.getPseudoClass(state));
     }
 
     /** What is refused stays, whatever else changes, until it is mended or given up; what it is stands below while one types. */
