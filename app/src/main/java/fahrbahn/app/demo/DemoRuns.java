@@ -15,7 +15,6 @@ import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
-import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import fahrbahn.store.Kinds;
@@ -57,14 +56,17 @@ final class DemoRuns {
         return Math.round(2 * mm) / 2.0;
     }
 
-    /** @param count of runs, one after the other on a battery that runs down */
-    static List<Put<?>> evening(String robot, Setup setup, Evening evening, int count, long seed, String note) {
-        Track track = Track.of(evening.ground(), setup);
+    /**
+     * @param track the evening's ground as the robot sees it, whatever its gains
+     * @param count of runs, one after the other on a battery that runs down
+     */
+    static List<Put<?>> evening(
+            String robot, Setup setup, Evening evening, Track track, int count, long seed, String note) {
         List<Put<?>> puts = new ArrayList<>();
         double[] stops = stops(setup, count, seed);
         Random hands = new Random(seed);
         for (int i = 0; i < count; i++) {
-            RunResult result = Twin.run(track, Spread.TYPICAL.draw(0, seed, i), TickSink.NONE);
+            RunResult result = Twin.run(track, setup, Spread.TYPICAL.draw(0, seed, i));
             Conditions conditions = evening.conditions()
                     .withSensorHeightMm(setup.robot().chassis().sensorHeightMm())
                     .withBatteryV(Math.round((FULL_V - V_PER_RUN * i) * 100) / 100.0);

@@ -20,6 +20,7 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Pose;
 import fahrbahn.core.table.Raster;
+import fahrbahn.core.twin.Track;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.CourseSvg;
 import fahrbahn.store.DamagedSeasonException;
@@ -40,7 +41,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -62,6 +65,7 @@ public final class DemoSeason {
     private static final long SEED = 20;
 
     private final Ledger ledger;
+    private final Map<List<Object>, Track> tracks = new HashMap<>();
     private final Instant now;
     private final Course loop = DemoCourses.workshopLoop();
     private final Course rescue = DemoCourses.rescue();
@@ -239,6 +243,11 @@ public final class DemoSeason {
         runs(OTTER, otter, 8, MAT, mat, HALL, 8, "");
     }
 
+    /** Painted once for each robot and ground: gains change nothing of what it sees. */
+    private Track track(Ground ground, Setup setup) {
+        return tracks.computeIfAbsent(List.of(ground, setup.robot().sensors()), seen -> Track.of(ground, setup));
+    }
+
     private static Setup softer(Setup setup) {
         return setup.withLaw(
                 setup.law().withGains(setup.law().kp() / 5, 0, setup.law().kd() / 9));
@@ -256,6 +265,6 @@ public final class DemoSeason {
                 new DemoRuns.Evening(at, table, ground.name(), print, ground, SOFT_WHEELS.withVenue(venue));
         ledger.change(
                 count + " runs of " + setup.robot().name(),
-                DemoRuns.evening(robot, setup, evening, count, SEED + daysAgo, note));
+                DemoRuns.evening(robot, setup, evening, track(ground, setup), count, SEED + daysAgo, note));
     }
 }
