@@ -125,6 +125,25 @@ public final class SeasonFile implements AutoCloseable {
      * @throws BadFileException when there is such a file already, or it cannot be written
      */
     static void createWith(Path file, List<FileStep> steps, Clock clock) throws BadFileException {
+        createWhole(file, clock, season -> {
+            if (!steps.isEmpty()) {
+                season.write(steps);
+            }
+        });
+    }
+
+    /** What is in a season from the start. */
+    @FunctionalInterface
+    public interface Filling {
+        void fill(SeasonFile season) throws BadFileException;
+    }
+
+    /**
+     * The same: made beside its place, so that whoever is killed meanwhile leaves no season that is half of one.
+     *
+     * @throws BadFileException when there is such a file already, or it cannot be written
+     */
+    public static void createWhole(Path file, Clock clock, Filling filling) throws BadFileException {
         BadFileException there =
                 new BadFileException(file + ": there is such a file already. Open it, or choose another name");
         if (!SeasonHeader.absent(file)) {
@@ -132,10 +151,8 @@ public final class SeasonFile implements AutoCloseable {
         }
         try (NewFile begun = NewFile.beside(file)) {
             SeasonDatabase.open(begun.part(), false).close();
-            if (!steps.isEmpty()) {
-                try (SeasonFile season = open(begun.part(), clock)) {
-                    season.write(steps);
-                }
+            try (SeasonFile season = open(begun.part(), clock)) {
+                filling.fill(season);
             }
             begun.finish();
         } catch (FileAlreadyExistsException other) {

@@ -24,6 +24,7 @@ import fahrbahn.core.twin.Track;
 import fahrbahn.store.BadFileException;
 import fahrbahn.store.CourseSvg;
 import fahrbahn.store.DamagedSeasonException;
+import fahrbahn.store.Kind;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.PictureFile;
@@ -80,7 +81,18 @@ public final class DemoSeason {
         if (!Files.exists(file)) {
             make(file, clock);
         }
-        return SeasonFile.open(file, clock);
+        SeasonFile season = SeasonFile.open(file, clock);
+        if (whole(season)) {
+            return season;
+        }
+        season.close();
+        return afresh(file, clock);
+    }
+
+    /** Who is in hand is noted last of all: one that was killed while it was made has nobody. */
+    private static boolean whole(SeasonFile season) {
+        return season.readOnly()
+                || season.body(Kinds.HAND.name(), "", Kind.ONLY).isPresent();
     }
 
     /**
@@ -109,10 +121,11 @@ public final class DemoSeason {
     }
 
     private static void make(Path file, Clock clock) throws BadFileException {
-        Ledger ledger = Ledger.open(
-                SeasonFile.create(file, clock), new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
-        new DemoSeason(ledger, clock.instant()).make();
-        ledger.close();
+        SeasonFile.createWhole(file, clock, season -> {
+            Ledger ledger = Ledger.open(season, new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
+            new DemoSeason(ledger, clock.instant()).make();
+            ledger.close();
+        });
     }
 
     private void make() throws BadFileException {

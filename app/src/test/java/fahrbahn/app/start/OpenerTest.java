@@ -3,9 +3,9 @@ package fahrbahn.app.start;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fahrbahn.app.DemoOnce;
 import fahrbahn.core.InMemory;
 import fahrbahn.store.Backups;
+import fahrbahn.store.Kinds;
 import fahrbahn.store.SeasonFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -61,8 +61,12 @@ class OpenerTest {
 
     @Test
     void theDemoIsMadeAfreshOnlyWhenNobodyHasItOpen() throws Exception {
-        DemoOnce.copyTo(home.demo());
+        // As one leaves it that was killed while it was made.
+        SeasonFile.create(home.demo(), CLOCK).close();
         Opener.Opened demo = (Opener.Opened) opener.demo(false);
+        assertThat(demo.season().ledger().owners(Kinds.SETUP))
+                .as("made anew, whole")
+                .hasSize(3);
         byte[] whole = Files.readAllBytes(home.demo());
         assertThatThrownBy(() -> opener.demo(true)).hasMessageContaining("open in another window");
         assertThat(Files.readAllBytes(home.demo())).as("it is as it was").isEqualTo(whole);
