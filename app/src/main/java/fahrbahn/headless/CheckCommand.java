@@ -37,7 +37,10 @@ final class CheckCommand implements Callable<Integer> {
         check.documents().forEach(documents::put);
         check.lost().forEach(answer.putArray("lost")::add);
         if (target != null) {
-            Salvage.of(file).into(target, Clock.systemUTC());
+            Salvage salvage = check.salvage()
+                    .orElseThrow(
+                            () -> new BadFileException(file + ": there is nothing in it yet that could be salvaged"));
+            salvage.into(target, Clock.systemUTC());
             answer.put("salvagedInto", target.toString());
         }
         Json.print(spec, answer);

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What looking a season file over has shown. Nothing in it is changed.
@@ -14,9 +15,15 @@ import java.util.Map;
  * @param changes how many can be read
  * @param documents how many of each kind can be read
  * @param lost what cannot, in words
+ * @param salvage what can be brought into a new season
  */
 public record SeasonCheck(
-        boolean sound, String problem, int changes, Map<String, Integer> documents, List<String> lost) {
+        boolean sound,
+        String problem,
+        int changes,
+        Map<String, Integer> documents,
+        List<String> lost,
+        Optional<Salvage> salvage) {
     public SeasonCheck {
         documents = Map.copyOf(documents);
         lost = List.copyOf(lost);
@@ -26,21 +33,21 @@ public record SeasonCheck(
     public static SeasonCheck of(Path file, Clock clock) throws BadFileException {
         String problem = "";
         long rows = -1;
-        try {
-            SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
-            try (SeasonFile season = SeasonFile.open(file, clock, true)) {
-                SeasonFile.Contents contents = season.contents();
-                if (season.lastStep() == 0) {
-                    return new SeasonCheck(true, "", 0, Map.of(), List.of());
-                }
-                season.steps(Ledger.MOST_STEPS);
-                rows = season.changes();
-                problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
+        Salvage salvage;
+        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        try (SeasonFile season = SeasonFile.openToRead(file, clock)) {
+            SeasonFile.Contents contents = season.contents();
+            if (season.lastStep() == 0) {
+                return new SeasonCheck(true, "", 0, Map.of(), List.of(), Optional.empty());
             }
+            season.steps(Ledger.MOST_STEPS);
+            rows = season.changes();
+            problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
+            salvage = Salvage.of(season.file());
         } catch (DamagedSeasonException damaged) {
             problem = damaged.getMessage();
+            salvage = Salvage.of(file);
         }
-        Salvage salvage = Salvage.of(file);
         // Where the engine finds every row, numbers that are left out were never there.
         boolean whole = rows == salvage.changes();
         List<String> lost = new ArrayList<>(whole ? salvage.damagedRows() : salvage.lost());
@@ -50,6 +57,7 @@ public record SeasonCheck(
                 problem.isEmpty() && !sound ? lost.get(0) : problem,
                 salvage.changes(),
                 salvage.documents(),
-                lost);
+                lost,
+                Optional.of(salvage));
     }
 }

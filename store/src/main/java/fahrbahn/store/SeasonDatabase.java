@@ -93,6 +93,17 @@ final class SeasonDatabase implements AutoCloseable {
         return new DamagedSeasonException(file, sqlite.getResultCode().name(), sqlite);
     }
 
+    /** Whether it was refused because it was opened to be read and the engine would have had to write. */
+    static boolean wouldWrite(BadFileException refused) {
+        for (Throwable cause = refused; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLiteException sqlite) {
+                int plain = sqlite.getResultCode().code & 0xff;
+                return plain == SQLiteErrorCode.SQLITE_READONLY.code || plain == SQLiteErrorCode.SQLITE_CANTOPEN.code;
+            }
+        }
+        return false;
+    }
+
     private void prepare() throws BadFileException {
         int version = version();
         if (readOnly) {

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.Instant;
@@ -65,23 +64,43 @@ public final class SeasonFile implements AutoCloseable {
     }
 
     /**
-     * Nothing is written to it: one of an earlier Fahrbahn is read from a copy that is gone afterwards.
+     * Nothing is written to it: one of an earlier Fahrbahn, or one whose latest change was cut short by a kill, is read from a copy in which that is put
+     * right; the copy is gone afterwards.
      *
      * @throws BadFileException when it is no season, or open elsewhere
      */
     public static SeasonFile openToRead(Path file, Clock clock) throws BadFileException {
         SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
-        SeasonDatabase database = SeasonDatabase.open(file, true);
+        SeasonDatabase database;
+        try {
+            database = SeasonDatabase.open(file, true);
+        } catch (BadFileException refused) {
+            // The engine takes back what was cut short, and would have to write for it.
+            if (SeasonDatabase.wouldWrite(refused) && Files.exists(journal(file))) {
+                return open(copied(file), clock, false);
+            }
+            throw refused;
+        }
         boolean current = database.version() == SeasonSchema.MIGRATIONS.size();
         database.close();
         return current ? open(file, clock, true) : open(copied(file), clock, false);
     }
 
+    private static Path journal(Path file) {
+        return file.resolveSibling(file.getFileName() + "-journal");
+    }
+
     private static Path copied(Path file) throws BadFileException {
         try {
-            Path copy = Files.createTempFile("season", ".fahrbahn");
+            Path folder = Files.createTempDirectory("season");
+            Path copy = folder.resolve("copy.fahrbahn");
+            folder.toFile().deleteOnExit();
             copy.toFile().deleteOnExit();
-            Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
+            Files.copy(file, copy);
+            if (Files.exists(journal(file))) {
+                Files.copy(journal(file), journal(copy));
+                journal(copy).toFile().deleteOnExit();
+            }
             return copy;
         } catch (IOException cannot) {
             throw new BadFileException(file + ": there is no room to read it (" + cannot.getMessage() + ")", cannot);

@@ -241,6 +241,35 @@ class SalvageTest extends Repeated {
         }
     }
 
+    /** Killed in the middle of a write: the change that was cut short is taken back in a copy, and the file stays as it is. */
+    @Test
+    void aSeasonThatWasCutShortIsReadAsItWasBefore() throws Exception {
+        Path file = sound();
+        Path killed = folder.resolve("killed.fahrbahn");
+        try (Connection engine = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = engine.createStatement()) {
+            statement.execute("PRAGMA cache_size = 1");
+            statement.execute("BEGIN");
+            statement.execute("UPDATE revision SET body = body || ' cut short'");
+            Files.copy(file, killed);
+            Files.copy(folder.resolve("sound.fahrbahn-journal"), folder.resolve("killed.fahrbahn-journal"));
+            statement.execute("ROLLBACK");
+        }
+        byte[] before = Files.readAllBytes(killed);
+        SeasonCheck check = SeasonCheck.of(killed, clock);
+        assertThat(check.sound()).as(check.problem()).isTrue();
+        assertThat(check.changes()).isEqualTo(2 * DOCUMENTS);
+        try (SeasonFile read = SeasonFile.openToRead(killed, clock);
+                SeasonFile sound = SeasonFile.open(file, clock)) {
+            assertThat(read.contents()).isEqualTo(sound.contents());
+        }
+        assertThat(Files.readAllBytes(killed)).isEqualTo(before);
+        SeasonFile.open(killed, clock).close();
+        assertThat(folder.resolve("killed.fahrbahn-journal"))
+                .as("whoever may write puts it right")
+                .doesNotExist();
+    }
+
     /** What is made of a season is there whole or not at all. */
     @Test
     void aSeasonThatCannotBeWrittenIsNotLeftEmpty() {
