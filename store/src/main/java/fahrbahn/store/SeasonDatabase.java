@@ -3,6 +3,7 @@ package fahrbahn.store;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.List;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
@@ -104,8 +105,45 @@ final class SeasonDatabase implements AutoCloseable {
         return false;
     }
 
+    /**
+     * Views and triggers are programs, and one under the name of a table may never come to an end: none is run before it is known that there are tables and
+     * their indexes alone.
+     */
+    private void checkShape(int version) throws BadFileException {
+        List<String> foreign = new ArrayList<>(
+                texts("SELECT type || ' ' || name FROM sqlite_master WHERE type NOT IN ('table', 'index')"
+                        + " OR type = 'table' AND (name NOT LIKE 'sqlite_%' AND name NOT IN ('revision', 'step')"
+                        + " OR rootpage = 0)"));
+        // An index may be of an expression, or of rows that one picks: programs again.
+        foreign.addAll(texts("SELECT 'index ' || m.name FROM sqlite_master AS m WHERE m.type = 'index' AND ("
+                + "m.sql NOT NULL AND m.name NOT IN ('revision_of_document', 'revision_of_step')"
+                + " OR EXISTS (SELECT 1 FROM pragma_index_xinfo(m.name) AS x WHERE x.cid = -2)"
+                + " OR EXISTS (SELECT 1 FROM pragma_index_list(m.tbl_name) AS l"
+                + " WHERE l.name = m.name AND l.partial = 1))"));
+        if (!foreign.isEmpty()) {
+            throw new DamagedSeasonException(file, "it holds a " + foreign.get(0) + ", which no season has", null);
+        }
+        if (version == SeasonSchema.MIGRATIONS.size()) {
+            checkColumns("revision", List.of("number", "step", "kind", "owner", "id", "body", "sum"));
+            checkColumns("step", List.of("number", "at", "cause", "label", "sum"));
+        }
+    }
+
+    private List<String> texts(String query) {
+        return handle.createQuery(query).mapTo(String.class).list();
+    }
+
+    private void checkColumns(String table, List<String> columns) throws BadFileException {
+        if (!texts("SELECT name FROM pragma_table_xinfo('" + table + "')").equals(columns)) {
+            throw new DamagedSeasonException(file, "its table of " + table + "s is none of a season", null);
+        }
+    }
+
     private void prepare() throws BadFileException {
         int version = version();
+        if (version > 0) {
+            checkShape(version);
+        }
         if (readOnly) {
             check();
             return;
