@@ -1,6 +1,8 @@
 package fahrbahn.store;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
@@ -27,15 +29,31 @@ public final class Export {
 
     /** @throws BadFileException when it cannot be written, or is a folder, a device or a pipe; what was there is there still */
     public static void bytes(Path file, byte[] content) throws BadFileException {
+        streamed(file, out -> out.write(content));
+    }
+
+    /** Writes into a stream; what it throws leaves everything as it was. */
+    @FunctionalInterface
+    interface Writing {
+        void to(OutputStream out) throws IOException, BadFileException;
+    }
+
+    /** The same for what is too large to be held whole. */
+    static void streamed(Path file, Writing writing) throws BadFileException {
         Path place = place(file);
         Path beside = null;
         try {
             beside = beside(place);
-            Files.write(beside, content);
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside))) {
+                writing.to(out);
+            }
             if (Files.exists(place)) {
                 Privacy.copy(place, beside);
             }
             replace(beside, place);
+        } catch (BadFileException refused) {
+            forget(beside);
+            throw refused;
         } catch (IOException cannot) {
             forget(beside);
             throw new BadFileException(

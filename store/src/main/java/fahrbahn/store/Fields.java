@@ -46,16 +46,29 @@ final class Fields {
             }
             return new Fields(node, "");
         } catch (JsonProcessingException broken) {
-            int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
-            Matcher noNumber = NO_NUMBER.matcher(broken.getOriginalMessage());
-            if (noNumber.find() && broken.getProcessor() instanceof JsonParser parser) {
-                throw new BadFileException(
-                        "Line " + line + ": " + path(parser.getParsingContext()) + " is " + noNumber.group(1)
-                                + "; it must be a number",
-                        broken);
-            }
-            throw new BadFileException("Line " + line + " is not JSON: " + broken.getOriginalMessage(), broken);
+            throw notJson(broken);
         }
+    }
+
+    /** An object that was read by itself. @param path where it stands */
+    static Fields inside(JsonNode node, String path) {
+        if (!node.isObject()) {
+            throw new BadValueException(path, shortened(node), "an object in braces");
+        }
+        return new Fields(node, path);
+    }
+
+    /** What is wrong with a text that is no JSON: the line, and where a number is missing the field. */
+    static BadFileException notJson(JsonProcessingException broken) {
+        int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
+        Matcher noNumber = NO_NUMBER.matcher(broken.getOriginalMessage());
+        if (noNumber.find() && broken.getProcessor() instanceof JsonParser parser) {
+            return new BadFileException(
+                    "Line " + line + ": " + path(parser.getParsingContext()) + " is " + noNumber.group(1)
+                            + "; it must be a number",
+                    broken);
+        }
+        return new BadFileException("Line " + line + " is not JSON: " + broken.getOriginalMessage(), broken);
     }
 
     /** Of where a reader is, as the fields of a file are called in messages: {@code robot.sensors[1].noise}. */

@@ -32,7 +32,12 @@ public final class RunsJson {
     /** @throws BadFileException when it cannot be written; what was there is there still */
     public static void write(Path file, List<Run> runs, RunNames names, Function<String, Optional<Photo>> photos)
             throws BadFileException {
-        Export.text(file, text(runs, names, photos));
+        String text = text(runs, names, photos);
+        if (text.length() > TextFile.MOST_BOOK_BYTES / 2) { // in UTF-8 a letter of ours takes two bytes at most
+            throw new BadFileException("The log book is too large for one JSON file, " + (text.length() >> 20)
+                    + " MB. Write fewer runs, or save a copy of the season itself");
+        }
+        Export.text(file, text);
     }
 
     static String text(List<Run> runs, RunNames names, Function<String, Optional<Photo>> photos)
@@ -72,7 +77,7 @@ public final class RunsJson {
 
     /** @throws BadFileException naming the file, the field, the value and what was expected; nothing is half read */
     public static Book read(Path file) throws BadFileException {
-        String text = TextFile.read(file, "log book");
+        String text = TextFile.read(file, "log book", TextFile.MOST_BOOK_BYTES);
         try {
             return parse(text);
         } catch (BadFileException broken) {

@@ -1,17 +1,33 @@
 package fahrbahn.store;
 
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectReader;
+import fahrbahn.core.check.BadValueException;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.Reader;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A whole season as one open file: every document as it stands, also those that this version does not know, and back into a season. */
+/**
+ * A whole season as one open file: every document as it stands, also those that this version does not know, and back into a season. Written and read a
+ * document at a time, for its photographs take tens of megabytes.
+ */
 public final class SeasonJson {
     private static final String FORMAT = "fahrbahn-season";
     private static final int VERSION = 1;
+    private static final String WHAT = "season";
+
+    /** Reads one value of several. */
+    private static final ObjectReader PARTS =
+            Fields.JSON.reader().without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
 
     private SeasonJson() {}
 
@@ -20,24 +36,48 @@ public final class SeasonJson {
      * @throws BadFileException when it cannot be read, or the other not written
      */
     public static void write(Path season, Path target, Clock clock) throws BadFileException {
-        ObjectNode root = Fields.JSON.createObjectNode().put("format", FORMAT).put("version", VERSION);
-        ArrayNode documents = root.putArray("documents");
         try (SeasonFile file = SeasonFile.openToRead(season, clock)) {
-            for (Change change : file.contents().documents()) {
-                ObjectNode one = documents
-                        .addObject()
-                        .put("kind", change.kind())
-                        .put("owner", change.owner())
-                        .put("id", change.id());
-                String body = change.body().orElse("");
-                try {
-                    one.set("body", Fields.JSON.readTree(body));
-                } catch (JsonProcessingException raw) {
-                    one.put("raw", body); // kept as it is
+            List<Change> documents = file.contents().documents();
+            Export.streamed(target, out -> write(documents, out));
+        }
+    }
+
+    private static void write(List<Change> documents, OutputStream out) throws IOException, BadFileException {
+        try (JsonGenerator json = Fields.JSON.createGenerator(out).useDefaultPrettyPrinter()) {
+            json.writeStartObject();
+            json.writeStringField("format", FORMAT);
+            json.writeNumberField("version", VERSION);
+            json.writeArrayFieldStart("documents");
+            long written = 0;
+            for (Change document : documents) {
+                write(document, json);
+                written += document.body().map(String::length).orElse(0);
+                if (written > TextFile.MOST_SEASON_BYTES / 2) {
+                    throw new BadFileException("The season is too large for one JSON file, over "
+                            + (TextFile.MOST_SEASON_BYTES >> 21)
+                            + " MB of documents. Save a copy of the season itself instead");
                 }
             }
+            json.writeEndArray();
+            json.writeEndObject();
+            json.writeRaw('\n');
         }
-        Export.text(target, root.toPrettyString() + "\n");
+    }
+
+    private static void write(Change document, JsonGenerator json) throws IOException {
+        json.writeStartObject();
+        json.writeStringField("kind", document.kind());
+        json.writeStringField("owner", document.owner());
+        json.writeStringField("id", document.id());
+        String body = document.body().orElse("");
+        try {
+            JsonNode tree = Fields.JSON.readTree(body);
+            json.writeFieldName("body");
+            json.writeTree(tree);
+        } catch (JsonProcessingException raw) {
+            json.writeStringField("raw", body); // kept as it is
+        }
+        json.writeEndObject();
     }
 
     /**
@@ -46,19 +86,52 @@ public final class SeasonJson {
      * @throws BadFileException when it is no such file, when there is such a season already, or it cannot be written
      */
     public static void into(Path json, Path season, Clock clock) throws BadFileException {
-        List<Change> changes = Documents.read(json, "season", root -> {
-            Documents.checkFormat(root, FORMAT, VERSION);
-            List<Change> all = new ArrayList<>();
-            for (Fields document : root.objects("documents")) {
-                String body = document.has("raw")
-                        ? document.text("raw")
-                        : document.raw("body").toString();
-                all.add(Change.put(document.text("kind"), document.text("owner"), document.text("id"), body));
+        List<Change> changes = TextFile.season(json, WHAT, text -> {
+            try {
+                return documents(text);
+            } catch (BadFileException | BadValueException refused) {
+                throw new BadFileException(json + ": " + refused.getMessage(), refused);
             }
-            return all;
         });
         String label = "a season from " + json.getFileName();
         SeasonFile.createWith(
                 season, List.of(new FileStep(clock.instant(), FileStep.Cause.NOTE, label, changes)), clock);
+    }
+
+    private static List<Change> documents(Reader text) throws IOException, BadFileException {
+        List<Change> all = new ArrayList<>();
+        Fields head = Fields.parse("{}");
+        try (JsonParser parser = Fields.JSON.createParser(text)) {
+            if (parser.nextToken() != JsonToken.START_OBJECT) {
+                throw new BadFileException("A JSON object in braces was expected");
+            }
+            while (parser.nextToken() == JsonToken.FIELD_NAME) {
+                String field = parser.currentName();
+                if (parser.nextToken() == JsonToken.START_ARRAY && field.equals("documents")) {
+                    head.json().putArray(field);
+                    while (parser.nextToken() != JsonToken.END_ARRAY) {
+                        all.add(document(PARTS.<JsonNode>readTree(parser), all.size()));
+                    }
+                } else {
+                    head.json().set(field, PARTS.<JsonNode>readTree(parser));
+                }
+            }
+            if (parser.currentToken() != JsonToken.END_OBJECT || parser.nextToken() != null) {
+                throw new BadFileException("A JSON object in braces was expected, and nothing after it");
+            }
+        } catch (JsonProcessingException broken) {
+            throw Fields.notJson(broken);
+        }
+        Documents.checkFormat(head, FORMAT, VERSION);
+        head.objects("documents"); // missing, it is named
+        return all;
+    }
+
+    private static Change document(JsonNode node, int place) {
+        Fields document = Fields.inside(node, "documents[" + place + "]");
+        String body = document.has("raw")
+                ? document.text("raw")
+                : document.raw("body").toString();
+        return Change.put(document.text("kind"), document.text("owner"), document.text("id"), body);
     }
 }

@@ -12,6 +12,12 @@ public final class TextFile {
     /** Documents are written by people and programs alike; beyond this it is a mistake. */
     public static final long MOST_DOCUMENT_BYTES = 20L << 20;
 
+    /** With the photographs of a season; no more is written either, so that what was written can be read. */
+    public static final long MOST_SEASON_BYTES = 400L << 20;
+
+    /** With the photographs of a log book, which is held whole. */
+    static final long MOST_BOOK_BYTES = 150L << 20;
+
     /** Ten minutes of sixteen sensors at a thousand readings a second are half of it. */
     public static final long MOST_TABLE_BYTES = 200L << 20;
 
@@ -26,7 +32,12 @@ public final class TextFile {
 
     /** A document, whole, without a byte order mark. @param what the file should hold, to read after "a" */
     public static String read(Path file, String what) throws BadFileException {
-        check(file, what, MOST_DOCUMENT_BYTES);
+        return read(file, what, MOST_DOCUMENT_BYTES);
+    }
+
+    /** The same of one that may be as long as is said. */
+    static String read(Path file, String what, long mostBytes) throws BadFileException {
+        check(file, what, mostBytes);
         return reading(file, what, () -> {
             String text = Files.readString(file);
             return text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text;
@@ -36,6 +47,16 @@ public final class TextFile {
     /** A table, row by row. @param what the file should hold, to read after "a" */
     public static <T> T table(Path file, String what, Maker<T> maker) throws BadFileException {
         check(file, what, MOST_TABLE_BYTES);
+        return reading(file, what, () -> {
+            try (Reader text = Files.newBufferedReader(file)) {
+                return maker.make(text);
+            }
+        });
+    }
+
+    /** A season or its log book, read on as it comes. */
+    static <T> T season(Path file, String what, Maker<T> maker) throws BadFileException {
+        check(file, what, MOST_SEASON_BYTES);
         return reading(file, what, () -> {
             try (Reader text = Files.newBufferedReader(file)) {
                 return maker.make(text);

@@ -18,8 +18,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A whole season out and back: every document, known to this version or not. */
 class SeasonJsonTest {
@@ -68,6 +71,45 @@ class SeasonJsonTest {
         assertThatThrownBy(() -> SeasonJson.into(json, folder.resolve("x.fahrbahn"), CLOCK))
                 .isInstanceOf(BadFileException.class)
                 .hasMessageContaining("fahrbahn-season");
+        assertThat(folder.resolve("x.fahrbahn")).doesNotExist();
+    }
+
+    /** As large as photographs make a season; what was written is read. */
+    @Test
+    void fortyMegabytesComeBack() throws Exception {
+        Path season = folder.resolve("large.fahrbahn");
+        String photo = "{\"jpeg\":\"" + "A".repeat(3 << 20) + "\"}";
+        List<Change> changes = IntStream.range(0, 14)
+                .mapToObj(i -> Change.put("photo", "", "p" + i, photo))
+                .toList();
+        try (SeasonFile file = SeasonFile.create(season, CLOCK)) {
+            file.write(new FileStep(Instant.EPOCH, FileStep.Cause.EDIT, "photographs", changes));
+        }
+        Path json = folder.resolve("large.json");
+        SeasonJson.write(season, json, CLOCK);
+        assertThat(Files.size(json)).isGreaterThan(40L << 20);
+        Path back = folder.resolve("back.fahrbahn");
+        SeasonJson.into(json, back, CLOCK);
+        assertThat(documents(back)).isEqualTo(documents(season));
+    }
+
+    /** Cut off, gone on with, or of another shape: a sentence with the file's name, and no season begun. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{\"format\":\"fahrbahn-season\",\"version\":1,\"documents\":[{\"kind\":\"a\",",
+                "{\"format\":\"fahrbahn-season\",\"version\":1,\"documents\":[]} more",
+                "{\"format\":\"fahrbahn-season\",\"version\":1,\"documents\":[3]}",
+                "{\"format\":\"fahrbahn-season\",\"version\":1,\"documents\":7}",
+                "{\"format\":\"fahrbahn-season\",\"version\":1}",
+                "[]",
+                ""
+            })
+    void whatIsHalfOfOneIsRefused(String text) throws Exception {
+        Path json = Files.writeString(folder.resolve("half.json"), text);
+        assertThatThrownBy(() -> SeasonJson.into(json, folder.resolve("x.fahrbahn"), CLOCK))
+                .isInstanceOf(BadFileException.class)
+                .hasMessageContaining("half.json");
         assertThat(folder.resolve("x.fahrbahn")).doesNotExist();
     }
 
