@@ -61,7 +61,10 @@ public final class Headless {
 
     /** The command line, ready to execute; its messages go to standard error. */
     public static CommandLine commandLine() {
-        CommandLine commands = new CommandLine(new Headless());
+        CommandLine commands = new CommandLine(new Headless())
+                .setOut(PlainWriter.of(System.out))
+                .setErr(PlainWriter.of(System.err))
+                .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
         commands.setExecutionExceptionHandler((problem, command, parsed) -> {
             boolean told = problem instanceof BadValueException
                     || problem instanceof BadFileException
