@@ -44,6 +44,7 @@ final class TrialsCommand implements Callable<Integer> {
     @Override
     public Integer call() throws BadFileException {
         List<Group> groups = groups();
+        Check.require(groups.size() <= MOST_GROUPS, "settings", groups.size(), "at most " + MOST_GROUPS);
         ObjectNode answer = Json.object();
         ObjectNode all = answer.putObject("groups");
         groups.forEach(group -> all.set(group.setting(), group(group)));
@@ -54,7 +55,6 @@ final class TrialsCommand implements Callable<Integer> {
                     "comparison"); // two settings are compared; one has nothing to be compared with, three no pair
         }
         if (groups.size() > 2) {
-            Check.require(groups.size() <= MOST_GROUPS, "settings", groups.size(), "at most " + MOST_GROUPS);
             ArrayNode pairs = answer.putArray("comparisons");
             Family.of(groups).pairs().forEach(pair -> pairs.add(pair(pair)));
         }

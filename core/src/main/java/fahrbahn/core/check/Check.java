@@ -2,6 +2,9 @@ package fahrbahn.core.check;
 
 /** Rules for numbers, written positively so that NaN breaks every one of them. */
 public final class Check {
+    /** Of a name: a longer one is a mistake, and no card or label has room for it. */
+    private static final int MOST_LETTERS = 300;
+
     private Check() {}
 
     public static double finite(String field, double value) {
@@ -56,6 +59,9 @@ public final class Check {
     public static String text(String field, String value, String rule) {
         if (value == null || value.isBlank()) {
             throw new BadValueException(field, value == null ? "missing" : "empty", rule);
+        }
+        if (value.length() > MOST_LETTERS) {
+            throw new BadValueException(field, value.length() + " letters long", rule + ", of at most " + MOST_LETTERS);
         }
         return value;
     }

@@ -1,5 +1,7 @@
 package fahrbahn.core.csv;
 
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Check;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
@@ -25,6 +27,9 @@ public record CsvRows(CSVParser parser, char separator) implements AutoCloseable
 
     private static final Pattern COMMA_BESIDE_NO_DIGIT = Pattern.compile("(?<!\\d),|,(?!\\d)");
 
+    /** Ten minutes of a thousand readings a second are a fifth of it. */
+    private static final int MOST_ROWS = 3_000_000;
+
     private static final int BYTE_ORDER_MARK = 0xFEFF;
 
     /** Room for a long header line when the separator is looked for. */
@@ -46,7 +51,9 @@ public record CsvRows(CSVParser parser, char separator) implements AutoCloseable
         return BASE.builder().setDelimiter(separator).get();
     }
 
+    /** @throws BadValueException when the table is longer than memory is meant to hold */
     public static List<String> fields(CSVRecord row) {
+        Check.require(row.getRecordNumber() <= MOST_ROWS, "rows", "more than " + MOST_ROWS, "at most " + MOST_ROWS);
         return row.stream().toList();
     }
 
