@@ -183,6 +183,7 @@ public final class GainsView {
                 .orElse("none"));
         why.setText(GainsWords.reason(picture));
         speeds.setText(GainsWords.speeds(picture));
+        Nodes.showIf(speeds, !speeds.getText().isEmpty());
         theory.setText(GainsWords.theory(picture));
     }
 }

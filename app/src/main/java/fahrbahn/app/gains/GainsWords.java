@@ -30,7 +30,7 @@ final class GainsWords {
                         .orElse("");
     }
 
-    /** From the slowest base command that keeps both wheels turning to the fastest at which some gain is calm. */
+    /** From the slowest base command that keeps both wheels turning to the fastest at which some gain is calm; nothing of an end that is not known. */
     static String speeds(LanePicture picture) {
         String slowest = picture.slowest()
                 .map(floor -> "Base command at least " + Words.number(floor.baseCommand(), 2) + " ("
@@ -38,13 +38,13 @@ final class GainsWords {
                         + (floor.why() == SpeedFloor.Why.START
                                 ? "the wheels do not start."
                                 : "the inner wheel stutters in the tightest bend."))
-                .orElse("How slow it can be is not known: measure the dead zone, Robot (1), page Bench.");
+                .orElse("");
         String fastest = picture.lane()
                 .ceilingSpeedMmPerS()
                 .filter(v -> v > 0)
                 .map(v -> " At most " + Words.number(v) + " mm/s: faster, every Kp wiggles or leaves the bends.")
-                .orElse(" Up to full power some Kp holds.");
-        return slowest + fastest;
+                .orElse("");
+        return (slowest + fastest).strip();
     }
 
     static Verdict verdict(LanePicture picture) {
