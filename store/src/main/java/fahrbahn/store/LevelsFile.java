@@ -3,6 +3,7 @@ package fahrbahn.store;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.core.csv.CsvText;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
@@ -107,7 +108,8 @@ public final class LevelsFile {
                 field.getValue().forEach(each -> counted.set(String.valueOf(counted.size() + 1), each));
                 lines(lines, name, counted);
             } else {
-                lines.printRecord(name, field.getValue().asText());
+                lines.printRecord(
+                        CsvText.written(name), CsvText.written(field.getValue().asText()));
             }
         }
     }

@@ -3,6 +3,7 @@ package fahrbahn.store;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.csv.CsvRows;
+import fahrbahn.core.csv.CsvText;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
@@ -72,7 +73,9 @@ public final class RunsCsv {
                 CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(text)) {
             lines.printRecord(COLUMNS);
             for (Run run : runs) {
-                lines.printRecord(line(run, names));
+                lines.printRecord(line(run, names).stream()
+                        .map(cell -> cell instanceof String words ? CsvText.written(words) : cell)
+                        .toList());
             }
         } catch (IOException never) {
             throw new UncheckedIOException(never); // it is written into memory

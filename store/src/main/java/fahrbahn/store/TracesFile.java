@@ -1,5 +1,6 @@
 package fahrbahn.store;
 
+import fahrbahn.core.csv.CsvText;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.RunLogFile;
 import fahrbahn.core.setup.Sensor;
@@ -46,7 +47,7 @@ public final class TracesFile {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter lines =
                 CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(text)) {
-            lines.printRecord(header);
+            lines.printRecord(header.stream().map(CsvText::written).toList());
             for (int i = 0; i < trace.size(); i++) {
                 List<Object> line = new ArrayList<>(List.of(trace.tS(i)));
                 for (int k = 0; k < sensors.size(); k++) {

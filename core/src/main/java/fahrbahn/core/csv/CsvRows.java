@@ -54,7 +54,7 @@ public record CsvRows(CSVParser parser, char separator) implements AutoCloseable
     /** @throws BadValueException when the table is longer than memory is meant to hold */
     public static List<String> fields(CSVRecord row) {
         Check.require(row.getRecordNumber() <= MOST_ROWS, "rows", "more than " + MOST_ROWS, "at most " + MOST_ROWS);
-        return row.stream().toList();
+        return row.stream().map(CsvText::read).toList();
     }
 
     /** The fields of one line; empty for a comment or a blank line. @throws IOException when it is not a line of values */
