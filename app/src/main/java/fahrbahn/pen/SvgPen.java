@@ -1,5 +1,6 @@
 package fahrbahn.pen;
 
+import fahrbahn.core.check.PlainText;
 import java.util.Locale;
 
 /** Writes an SVG drawing. */
@@ -57,7 +58,8 @@ public final class SvgPen implements Pen {
             case MIDDLE -> "middle";
             case RIGHT -> "end";
         };
-        String plain = words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+        String plain =
+                PlainText.of(words).replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
         String size = times == 1 ? "" : " font-size=\"" + number(times * FONT_SIZE) + "\"";
         body.append("<text fill=\"%s\" x=\"%s\" y=\"%s\" text-anchor=\"%s\"%s>%s</text>\n"
                 .formatted(colour(ink), number(x), number(y), place, size, plain));

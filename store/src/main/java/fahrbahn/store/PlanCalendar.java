@@ -4,8 +4,10 @@ import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import biweekly.property.Uid;
+import fahrbahn.core.check.PlainText;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Plan;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -14,6 +16,8 @@ import java.util.Date;
 /** A plan as appointments (iCalendar, RFC 5545), one for each block, for phones and calendars. */
 public final class PlanCalendar {
     private static final String PRODUCT = "-//Fahrbahn//plan//EN";
+
+    private static final int MOST_OCTETS = 75;
 
     private PlanCalendar() {}
 
@@ -37,11 +41,32 @@ public final class PlanCalendar {
             event.setDateTimeStamp(Date.from(begins));
             event.setDateStart(at(begins, block.startS()));
             event.setDateEnd(at(begins, block.endS()));
-            event.setSummary(summary(block));
-            event.setLocation(block.table());
+            event.setSummary(PlainText.of(summary(block)));
+            event.setLocation(PlainText.of(block.table()));
             calendar.addEvent(event);
         }
-        return Biweekly.write(calendar).go();
+        return folded(Biweekly.write(calendar).go());
+    }
+
+    /** RFC 5545, section 3.1: no line is longer than 75 octets, and none is broken inside a character; the library counts letters. */
+    private static String folded(String text) {
+        StringBuilder folded = new StringBuilder(text.length());
+        for (String line : text.replace("\r\n ", "").split("\r\n")) {
+            int octets = 0;
+            for (int at = 0; at < line.length(); ) {
+                int letter = line.codePointAt(at);
+                int its = Character.toString(letter).getBytes(StandardCharsets.UTF_8).length;
+                if (octets + its > MOST_OCTETS) {
+                    folded.append("\r\n ");
+                    octets = 1;
+                }
+                folded.appendCodePoint(letter);
+                octets += its;
+                at += Character.charCount(letter);
+            }
+            folded.append("\r\n");
+        }
+        return folded.toString();
     }
 
     private static Date at(Instant begins, double seconds) {

@@ -14,6 +14,7 @@ import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Schedule;
 import fahrbahn.core.plan.Stage;
 import fahrbahn.core.plan.Stage.Pair;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -138,5 +139,20 @@ class PlanFilesTest {
             assertThat(event.getLocation().getValue()).isEqualTo(block.table());
             assertThat(event.getSummary().getValue()).contains("Sandpipers").contains(block.setting());
         }
+    }
+
+    /** Names of any letters: no line longer than 75 octets, none broken in a character, nothing that a reader stumbles over. */
+    @Test
+    void appointmentsFoldByOctetsWhateverTheName() throws Exception {
+        String odd = "日本🦊".repeat(20) + "\\u202e\\u0007";
+        Plan plan = Plan.of(read(WHOLE.replace("Sandpipers", odd).replace("by the window", "ł".repeat(90))), 1);
+        Path file = folder.resolve("plan.ics");
+        PlanCalendar.write(file, plan, Instant.parse("2031-05-04T08:00:00Z"));
+        String text = Files.readString(file);
+        assertThat(text.split("\r\n")).allMatch(line -> line.getBytes(StandardCharsets.UTF_8).length <= 75);
+        assertThat(text).doesNotContain("\ufffd\ufffd\ufffd\ufffd", "\u202e", "\u0007");
+        ICalendar back = Biweekly.parse(text).first();
+        assertThat(back.getEvents()).hasSameSizeAs(plan.blocks());
+        assertThat(back.getEvents().get(0).getSummary().getValue()).contains("日本🦊".repeat(20));
     }
 }
