@@ -1,6 +1,7 @@
 package fahrbahn.store;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -21,6 +22,10 @@ public record FileStep(Instant at, Cause cause, String label, List<Change> chang
 
         String word() {
             return name().toLowerCase(java.util.Locale.ROOT);
+        }
+
+        static boolean known(String word) {
+            return Arrays.stream(values()).anyMatch(cause -> cause.word().equals(word));
         }
 
         static Cause of(String word) {

@@ -82,7 +82,8 @@ public final class Salvage {
         } else if (values.size() == 5 && texts(values, 1, 4) && values.get(4) instanceof Long sum) {
             String at = (String) values.get(1);
             String label = (String) values.get(3);
-            if (Checksum.ofStep((int) number, at, (String) values.get(2), label) == sum) {
+            if (FileStep.Cause.known((String) values.get(2))
+                    && Checksum.ofStep((int) number, at, (String) values.get(2), label) == sum) {
                 try {
                     steps.put(number, new StepText(Instant.parse(at), label));
                 } catch (DateTimeException noTime) {
@@ -108,6 +109,11 @@ public final class Salvage {
     /** How many changes could be read. */
     public int changes() {
         return revisions.size();
+    }
+
+    /** How many steps could be read, with their times and labels. */
+    int readSteps() {
+        return steps.size();
     }
 
     /** Rows that are there and are not as they were written, in words. */

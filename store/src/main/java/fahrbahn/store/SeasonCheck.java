@@ -33,6 +33,7 @@ public record SeasonCheck(
     public static SeasonCheck of(Path file, Clock clock) throws BadFileException {
         String problem = "";
         long rows = -1;
+        long steps = -1;
         Salvage salvage;
         SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
         try (SeasonFile season = SeasonFile.openToRead(file, clock)) {
@@ -42,6 +43,7 @@ public record SeasonCheck(
             }
             season.steps(Ledger.MOST_STEPS);
             rows = season.changes();
+            steps = season.allSteps();
             problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
             salvage = Salvage.of(season.file());
         } catch (DamagedSeasonException damaged) {
@@ -51,6 +53,10 @@ public record SeasonCheck(
         // Where the engine finds every row, numbers that are left out were never there.
         boolean whole = rows == salvage.changes();
         List<String> lost = new ArrayList<>(whole ? salvage.damagedRows() : salvage.lost());
+        long unread = steps - salvage.readSteps();
+        if (unread > 0) {
+            lost.add("the time and the words of " + unread + (unread == 1 ? " step" : " steps") + " (damaged)");
+        }
         boolean sound = problem.isEmpty() && lost.isEmpty();
         return new SeasonCheck(
                 sound,

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -253,7 +254,17 @@ public final class SeasonFile implements AutoCloseable {
             return new StepReader(database.handle()).newest(most);
         } catch (JdbiException broken) {
             throw SeasonDatabase.failure(file, broken);
+        } catch (IllegalArgumentException | DateTimeException unknown) {
+            throw new DamagedSeasonException(file, "a step cannot be read: " + unknown.getMessage(), unknown);
         }
+    }
+
+    /** How many steps it holds, by the engine's own count. */
+    synchronized long allSteps() {
+        return database.handle()
+                .createQuery("SELECT COUNT(*) FROM step")
+                .mapTo(Long.class)
+                .one();
     }
 
     /** How many changes it holds, by the engine's own count. */

@@ -20,6 +20,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Seasons damaged in every way a disk can: what is shown was written, and what is still there can be had. */
 @Timeout(1800)
@@ -268,6 +270,22 @@ class SalvageTest extends Repeated {
         assertThat(folder.resolve("killed.fahrbahn-journal"))
                 .as("whoever may write puts it right")
                 .doesNotExist();
+    }
+
+    /** A step without a time, or of a cause that no version knows, is not sound. */
+    @ParameterizedTest
+    @ValueSource(strings = {"at = 'yesterday'", "cause = 'strange'", "label = 'another'", "sum = 1"})
+    void aBadStepIsNotSound(String change) throws Exception {
+        Path file = sound();
+        try (Connection engine = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = engine.createStatement()) {
+            statement.execute("PRAGMA ignore_check_constraints = 1");
+            statement.execute("UPDATE step SET " + change + " WHERE number = (SELECT MAX(number) FROM step)");
+        }
+        SeasonCheck check = SeasonCheck.of(file, clock);
+        assertThat(check.sound()).isFalse();
+        assertThat(check.problem()).isNotBlank();
+        assertThat(check.changes()).isEqualTo(2 * DOCUMENTS);
     }
 
     /** What is made of a season is there whole or not at all. */
