@@ -46,17 +46,16 @@ public final class TextFile {
 
     /** A table, row by row. @param what the file should hold, to read after "a" */
     public static <T> T table(Path file, String what, Maker<T> maker) throws BadFileException {
-        check(file, what, MOST_TABLE_BYTES);
-        return reading(file, what, () -> {
-            try (Reader text = Files.newBufferedReader(file)) {
-                return maker.make(text);
-            }
-        });
+        return text(file, what, MOST_TABLE_BYTES, maker);
     }
 
     /** A season or its log book, read on as it comes. */
     static <T> T season(Path file, String what, Maker<T> maker) throws BadFileException {
-        check(file, what, MOST_SEASON_BYTES);
+        return text(file, what, MOST_SEASON_BYTES, maker);
+    }
+
+    private static <T> T text(Path file, String what, long mostBytes, Maker<T> maker) throws BadFileException {
+        check(file, what, mostBytes);
         return reading(file, what, () -> {
             try (Reader text = Files.newBufferedReader(file)) {
                 return maker.make(text);

@@ -114,7 +114,7 @@ final class LossWords {
             case STOPPED -> "the stop with all sensors on the line";
             case EMERGENCY -> "an emergency sensor";
             case LOST_RULE -> "the rule for a lost line";
-            case ROUNDING -> "the way round an obstacle";
+            case AROUND_OBSTACLE -> "the way round an obstacle";
             case CROSSING -> "the way through a crossing";
             case TURNING -> "the turn at a crossing";
         };

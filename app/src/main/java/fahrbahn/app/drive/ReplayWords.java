@@ -55,7 +55,7 @@ final class ReplayWords {
             case BLANKED -> "a crossing is waited out" + lasts;
             case EMERGENCY -> "an emergency sensor steers" + side + lasts;
             case LOST_RULE -> "line lost: its rule steers" + (side.isEmpty() ? " straight" : side) + lasts;
-            case ROUNDING -> "goes round an obstacle" + lasts;
+            case AROUND_OBSTACLE -> "goes round an obstacle" + lasts;
             case CROSSING -> "on its way through a crossing" + lasts;
             case TURNING -> "turns" + side + " at a crossing" + lasts;
             case MARK -> "a mark is seen on the" + side;

@@ -4,7 +4,6 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Sample;
@@ -158,15 +157,10 @@ public record DetourTrial(
         }
         double leftMm =
                 setup.line().widthMm() / 2 - setup.leadMm() * Math.sin(heading) + way.onMm() * far * Math.sin(heading);
-        double offMm = leftMm - track.rideOffsetMm() + pointLeftMm(setup);
+        double offMm = leftMm - track.rideOffsetMm() + track.pointLeftMm();
         Start taken = new Start(offMm, heading + way.backRad() * far, is, start.seed());
         boolean kept = Twin.run(track, taken, TickSink.NONE).completed();
         return new Outcome(kept ? End.KEPT_THE_LINE : End.LOST_THE_LINE, along, heading);
-    }
-
-    /** How far left of the robot's middle its law looks from: starts are told of that point. */
-    private static double pointLeftMm(Setup setup) {
-        return setup.lawSensors().stream().mapToDouble(Sensor::leftMm).average().orElse(0);
     }
 
     /**

@@ -26,7 +26,7 @@ public final class Controller {
         /** Nothing any more: all sensors saw the line, and the robot stays where that stopped it. */
         STOPPED,
         /** On the way round an obstacle. */
-        ROUNDING,
+        AROUND_OBSTACLE,
         /** On the way through a crossing: looking for marks behind it, ahead to where it turns, or straight on. */
         CROSSING,
         /** Turning at a crossing. */
@@ -141,7 +141,7 @@ public final class Controller {
         if (round != null && round.drives(scaled, scaled[feelerAt], sinceLastS)) {
             turnDrives = false;
             steering = round.steering();
-            doing = Doing.ROUNDING;
+            doing = Doing.AROUND_OBSTACLE;
             return;
         }
         if (turns != null) {

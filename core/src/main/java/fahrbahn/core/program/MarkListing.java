@@ -24,12 +24,14 @@ final class MarkListing {
     private final TurnMarks marks;
     private final ListingBuilder to;
     private final ColourListing colours;
+    private final Countdown phase;
 
     /** @param inputs gets the channels of both sensors */
     MarkListing(Setup setup, TurnMarks marks, ListingBuilder to, List<String> inputs) {
         this.setup = setup;
         this.marks = marks;
         this.to = to;
+        this.phase = new Countdown(to, "count", "SPEED");
         this.colours = new ColourListing(marks.colours(), to, inputs);
     }
 
@@ -48,25 +50,25 @@ final class MarkListing {
         to.set("before", "phase");
         to.when("before == 0 and l_line == 1 and r_line == 1", this::meetCrossing);
         to.when("before == 1", () -> {
-            to.set("gone_ahead", "gone_ahead + " + passed(marks.turn().ahead()));
-            over(marks.lookBack(), () -> decide(NEVER));
+            to.set("gone_ahead", "gone_ahead + " + phase.passed(marks.turn().ahead()));
+            phase.over(marks.lookBack(), () -> decide(NEVER));
         });
         to.when(
                 "before == 2",
-                () -> over(marks.turn().ahead(), () -> {
+                () -> phase.over(marks.turn().ahead(), () -> {
                     to.set("phase", "3");
                     to.set("count", "quarters * " + QUARTER);
                 }));
         to.when(
                 "before == 3",
-                () -> over(marks.turn().quarter(), () -> {
+                () -> phase.over(marks.turn().quarter(), () -> {
                     to.set("phase", "5");
                     to.set("count", MARK_BLANK);
                     forget();
                 }));
         to.when(
                 "before == 4 or before == 5",
-                () -> over(marks.blank(), () -> {
+                () -> phase.over(marks.blank(), () -> {
                     to.set("phase", "0");
                     forget();
                 }));
@@ -99,20 +101,6 @@ final class MarkListing {
             to.set("turn_steering", "turn_side * " + steering);
             to.set("turn_base", inner ? "TURN" : "0");
         });
-    }
-
-    /** How much of an extent passes in a tick. */
-    private static String passed(Extent extent) {
-        return switch (extent.unit()) {
-            case LOOPS -> "1";
-            case MS -> "1000 * seconds";
-            case MM -> "SPEED * seconds";
-        };
-    }
-
-    private void over(Extent counted, Runnable then) {
-        to.set("count", "count - " + passed(counted));
-        to.when("count <= 0", then);
     }
 
     private void forget() {
@@ -176,7 +164,7 @@ final class MarkListing {
                     to.set(side + "_run", "0");
                     to.when(String.join(" and ", onLine), () -> to.set(side + "_line", "1"));
                 });
-        to.set(side + "_since", side + "_since + " + passed(marks.lookBack()));
+        to.set(side + "_since", side + "_since + " + phase.passed(marks.lookBack()));
         to.when(side + "_run >= READS", () -> to.set(side + "_since", "0"));
     }
 }

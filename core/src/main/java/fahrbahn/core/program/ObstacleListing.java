@@ -18,6 +18,7 @@ final class ObstacleListing {
     private final ListingBuilder to;
     private final ReadListing read;
     private final int input;
+    private final Countdown phase;
 
     /** @param input place of the feeler's reading */
     ObstacleListing(Setup setup, ObstacleMove move, ListingBuilder to, ReadListing read, int input) {
@@ -26,6 +27,7 @@ final class ObstacleListing {
         this.to = to;
         this.read = read;
         this.input = input;
+        this.phase = new Countdown(to, "o_count", "O_SPEED");
     }
 
     void write() {
@@ -44,21 +46,21 @@ final class ObstacleListing {
         boolean distance = move.feeler().found() == Found.DISTANCE;
         to.set("o_before", "o_phase");
         to.when("o_before == 0 and " + reading + (distance ? " <= " : " >= ") + "O_AT", () -> begin(1, "O_BACK"));
-        to.when("o_before == 1", () -> over(move.back(), () -> begin(2, "O_TURN")));
+        to.when("o_before == 1", () -> phase.over(move.back(), () -> begin(2, "O_TURN")));
         to.when(
                 "o_before == 2",
-                () -> over(move.turn(), () -> {
+                () -> phase.over(move.turn(), () -> {
                     begin(3, "O_MOST");
                     to.set("o_clear", "0");
                 }));
         to.when("o_before == 3", this::round);
-        to.when("o_before == 4", () -> over(move.on(), () -> begin(5, "O_STRAIGHTEN")));
-        to.when("o_before == 5", () -> over(move.straighten(), () -> to.set("o_phase", "0")));
+        to.when("o_before == 4", () -> phase.over(move.on(), () -> begin(5, "O_STRAIGHTEN")));
+        to.when("o_before == 5", () -> phase.over(move.straighten(), () -> to.set("o_phase", "0")));
         drive();
     }
 
     private void round() {
-        to.set("o_count", "o_count - " + passed(move.most()));
+        phase.run(move.most());
         to.when("o_sees == 0", () -> to.set("o_clear", "1"));
         to.when(
                 "o_clear == 1 and o_sees == 1",
@@ -69,20 +71,6 @@ final class ObstacleListing {
     private void begin(int phase, String count) {
         to.set("o_phase", String.valueOf(phase));
         to.set("o_count", count);
-    }
-
-    private void over(Extent counted, Runnable then) {
-        to.set("o_count", "o_count - " + passed(counted));
-        to.when("o_count <= 0", then);
-    }
-
-    /** How much of an extent passes in a tick. */
-    private static String passed(Extent extent) {
-        return switch (extent.unit()) {
-            case LOOPS -> "1";
-            case MS -> "1000 * seconds";
-            case MM -> "O_SPEED * seconds";
-        };
     }
 
     private void constants() {

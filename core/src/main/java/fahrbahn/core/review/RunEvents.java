@@ -23,7 +23,7 @@ public final class RunEvents {
         EMERGENCY,
         LOST_RULE,
         /** It goes round an obstacle. */
-        ROUNDING,
+        AROUND_OBSTACLE,
         CROSSING,
         TURNING,
         /** A turn mark is believed. */
@@ -43,7 +43,7 @@ public final class RunEvents {
     public static List<Event> of(Trace trace, Setup setup) {
         List<Event> events = new ArrayList<>();
         add(events, trace, Kind.BLANKED, 0, 0, i -> trace.doing(i) == Doing.BLANKED);
-        add(events, trace, Kind.ROUNDING, 0, 0, i -> trace.doing(i) == Doing.ROUNDING);
+        add(events, trace, Kind.AROUND_OBSTACLE, 0, 0, i -> trace.doing(i) == Doing.AROUND_OBSTACLE);
         add(events, trace, Kind.CROSSING, 0, 0, i -> trace.doing(i) == Doing.CROSSING);
         add(events, trace, Kind.MARK, 1, 0, i -> trace.sawMark(i, true));
         add(events, trace, Kind.MARK, -1, 0, i -> trace.sawMark(i, false));

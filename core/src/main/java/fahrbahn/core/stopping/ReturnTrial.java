@@ -4,7 +4,6 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Pose;
@@ -129,11 +128,7 @@ public record ReturnTrial(Map<WayBack, Homes> homes, int runs) {
 
     /** Where the turning point is, to the left of the line's middle, when the law's point rides its path and the robot looks along it. */
     private static double riddenMm(Track track) {
-        return track.rideOffsetMm()
-                - track.setup().lawSensors().stream()
-                        .mapToDouble(Sensor::leftMm)
-                        .average()
-                        .orElse(0);
+        return track.rideOffsetMm() - track.pointLeftMm();
     }
 
     /** Empty where it lost the line. */

@@ -246,7 +246,8 @@ public final class Track {
         return pointForwardMm;
     }
 
-    double pointLeftMm() {
+    /** Left of the robot's middle, of the law's point. */
+    public double pointLeftMm() {
         return pointLeftMm;
     }
 

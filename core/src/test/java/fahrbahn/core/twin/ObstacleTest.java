@@ -95,7 +95,7 @@ class ObstacleTest {
         int rounding = 0;
         for (int i = 0; i < trace.size(); i++) {
             furthest = Math.max(furthest, trace.yMm(i) - 600);
-            rounding += trace.doing(i) == Doing.ROUNDING ? 1 : 0;
+            rounding += trace.doing(i) == Doing.AROUND_OBSTACLE ? 1 : 0;
         }
         double half = setup.robot().usualWidthMm() / 2;
         assertThat(furthest).as("clear of the can, on its left").isGreaterThan(RADIUS_MM + half);
