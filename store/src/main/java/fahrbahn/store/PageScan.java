@@ -29,6 +29,9 @@ final class PageScan {
     /** Pages that a row goes on in: each belongs to one row, so that rows that claim them twice, or in a circle, are none. */
     private final BitSet taken = new BitSet();
 
+    /** Bytes of the page at hand that no row of it has claimed yet: rows lie beside each other, never one in another. */
+    private int unclaimed;
+
     PageScan(byte[] file) {
         this.file = file;
         int said = file.length < HEADER ? 0 : (file[16] & 0xff) << 8 | file[17] & 0xff;
@@ -63,6 +66,7 @@ final class PageScan {
             int top = page == 0 ? start + HEADER : start;
             if ((file[top] & 0xff) == TABLE_LEAF) {
                 int cells = u16(top + 3);
+                unclaimed = usable;
                 for (int i = 0; i < cells && top + LEAF_HEADER + 2 * i + 1 < start + usable; i++) {
                     cell(start, u16(top + LEAF_HEADER + 2 * i), found);
                 }
@@ -96,9 +100,10 @@ final class PageScan {
         int least = (usable - 12) * 32 / 255 - 23;
         int fitting = least + (length - least) % (usable - 4);
         int local = length <= most ? length : fitting <= most ? fitting : least;
-        if (length - local > freeBytes()) {
+        if (local > unclaimed || length - local > freeBytes()) {
             throw new IndexOutOfBoundsException("no room for " + length);
         }
+        unclaimed -= local;
         byte[] whole = new byte[length];
         cursor.bytes(whole, 0, local);
         int filled = local;

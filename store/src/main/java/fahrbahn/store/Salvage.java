@@ -1,16 +1,23 @@
 package fahrbahn.store;
 
+import fahrbahn.core.knowledge.Setting;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * What can be read of a damaged season, row by row from its pages. A row counts when the sum beside it is right, so that nothing is
@@ -20,12 +27,18 @@ public final class Salvage {
     /** More than any season; read whole into memory. */
     private static final long MOST_BYTES = 1L << 30;
 
+    /** The first changes of a season lie on its first pages. */
+    private static final int PROBE_BYTES = 4 << 20;
+
     /** More than a club makes in its life. */
     private static final long MOST_CHANGES = 100_000_000;
 
     private final TreeMap<Long, RevisionRow> revisions = new TreeMap<>();
     private final TreeMap<Long, StepText> steps = new TreeMap<>();
     private final Map<Long, String> damaged = new TreeMap<>();
+
+    private static final Set<String> SETUPS = Set.of(Kinds.SETUP.name(), Kinds.BEGUN.name());
+    private static final Pattern POINTS_TO = Pattern.compile("\"setting\":\"([0-9a-f]+)\"");
 
     /** How many changes the file says it ever had; 0 where that cannot be read. */
     private long everHad;
@@ -58,6 +71,17 @@ public final class Salvage {
             throw new BadFileException(file + ": nothing of a season can be read in it");
         }
         return salvage;
+    }
+
+    /** Whether its first pages hold something of a season, whatever it begins with. */
+    static boolean finds(Path file) {
+        try (InputStream bytes = Files.newInputStream(file)) {
+            Salvage salvage = new Salvage();
+            new PageScan(bytes.readNBytes(PROBE_BYTES)).rows(salvage::row);
+            return !salvage.revisions.isEmpty();
+        } catch (IOException unreadable) {
+            return false; // whoever opens it is told
+        }
     }
 
     private void row(long number, List<Object> values) {
@@ -155,6 +179,10 @@ public final class Salvage {
                 .forEach(r ->
                         byStep.computeIfAbsent(r.step(), s -> new ArrayList<>()).add(r.change()));
         List<FileStep> all = new ArrayList<>();
+        List<Change> again = settingsAgain();
+        if (!again.isEmpty()) {
+            all.add(new FileStep(Instant.EPOCH, FileStep.Cause.NOTE, "settings found again", again));
+        }
         Instant last = Instant.EPOCH;
         for (Map.Entry<Integer, List<Change>> step : byStep.entrySet()) {
             StepText text = steps.get((long) step.getKey());
@@ -163,5 +191,39 @@ public final class Salvage {
             all.add(new FileStep(last, FileStep.Cause.NOTE, label, step.getValue()));
         }
         SeasonFile.createWith(target, all, clock);
+    }
+
+    /**
+     * Setups that runs point to and that are gone. Each was once the setup of its robot, whose history is a second copy: equal setups have
+     * equal names.
+     */
+    private List<Change> settingsAgain() {
+        Set<String> there = new HashSet<>();
+        Set<String> wanted = new LinkedHashSet<>();
+        for (RevisionRow row : revisions.values()) {
+            if (row.kind().equals(Kinds.SETTING.name())) {
+                there.add(row.id());
+            } else if (row.body() != null) {
+                Matcher names = POINTS_TO.matcher(row.body());
+                while (names.find()) {
+                    wanted.add(names.group(1));
+                }
+            }
+        }
+        wanted.removeAll(there);
+        List<Change> again = new ArrayList<>();
+        for (RevisionRow row : wanted.isEmpty() ? List.<RevisionRow>of() : List.copyOf(revisions.values())) {
+            if (row.body() != null && SETUPS.contains(row.kind())) {
+                try {
+                    Setting setting = Shared.setting(SetupJson.parse(row.body()));
+                    if (wanted.remove(setting.id())) {
+                        again.add(Change.put(Kinds.SETTING.name(), "", setting.id(), SetupJson.write(setting.setup())));
+                    }
+                } catch (BadFileException | RuntimeException senseless) {
+                    // It is named when the season is opened.
+                }
+            }
+        }
+        return again;
     }
 }

@@ -35,7 +35,7 @@ public record SeasonCheck(
         long rows = -1;
         long steps = -1;
         Salvage salvage;
-        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        List<String> senseless = List.of();
         try (SeasonFile season = SeasonFile.openToRead(file, clock)) {
             SeasonFile.Contents contents = season.contents();
             if (season.lastStep() == 0) {
@@ -45,6 +45,7 @@ public record SeasonCheck(
             rows = season.changes();
             steps = season.allSteps();
             problem = contents.damaged().isEmpty() ? "" : contents.damaged().get(0);
+            senseless = SeasonReader.senseless(contents.documents());
             salvage = Salvage.of(season.file());
         } catch (DamagedSeasonException damaged) {
             problem = damaged.getMessage();
@@ -57,6 +58,7 @@ public record SeasonCheck(
         if (unread > 0) {
             lost.add("the time and the words of " + unread + (unread == 1 ? " step" : " steps") + " (damaged)");
         }
+        lost.addAll(senseless);
         boolean sound = problem.isEmpty() && lost.isEmpty();
         return new SeasonCheck(
                 sound,

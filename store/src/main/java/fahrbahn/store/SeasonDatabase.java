@@ -9,6 +9,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.jdbi.v3.core.statement.PreparedBatch;
+import org.sqlite.ProgressHandler;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConnection;
 import org.sqlite.SQLiteErrorCode;
@@ -41,7 +42,9 @@ final class SeasonDatabase implements AutoCloseable {
         SeasonDatabase database = null;
         try {
             database = new SeasonDatabase(file, config.createConnection("jdbc:sqlite:" + uri(file)), readOnly);
+            ProgressHandler.setHandler(database.connection, Patience.STEPS, Patience.with(file));
             database.prepare();
+            ProgressHandler.clearHandler(database.connection);
             return database;
         } catch (SQLException | RuntimeException | BadFileException broken) {
             if (database != null) {
@@ -72,6 +75,9 @@ final class SeasonDatabase implements AutoCloseable {
         if (plain == SQLiteErrorCode.SQLITE_BUSY.code || plain == SQLiteErrorCode.SQLITE_LOCKED.code) {
             return new BadFileException(
                     file + ": the season is open in another window of Fahrbahn. Close that one first", sqlite);
+        }
+        if (plain == SQLiteErrorCode.SQLITE_INTERRUPT.code) {
+            return new DamagedSeasonException(file, "reading it comes to no end", sqlite);
         }
         if (plain == SQLiteErrorCode.SQLITE_FULL.code) {
             return new BadFileException(file + ": the disk is full. Make room, or save the season elsewhere", sqlite);

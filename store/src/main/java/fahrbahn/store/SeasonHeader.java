@@ -21,6 +21,9 @@ final class SeasonHeader {
     private static final int USER_VERSION_OFFSET = 60;
     private static final int APPLICATION_ID_OFFSET = 68;
 
+    /** No later Fahrbahn will have come to this version. */
+    private static final int FAR_AHEAD = 100_000;
+
     private SeasonHeader() {}
 
     /** An empty file is none: nothing was ever saved in it. */
@@ -32,7 +35,10 @@ final class SeasonHeader {
         }
     }
 
-    /** @throws BadFileException when the file is missing, not a season, or of a later version than this program writes */
+    /**
+     * @throws DamagedSeasonException when it does not begin as a season and yet holds what was written to one
+     * @throws BadFileException when the file is missing, not a season, or of a later version than this program writes
+     */
     static void check(Path file, int newestVersion) throws BadFileException {
         if (!Files.isRegularFile(file) || absent(file)) {
             throw new BadFileException(file + ": there is no such season file. Check the name and the folder");
@@ -45,10 +51,16 @@ final class SeasonHeader {
         }
         boolean database = header.length == SIZE && Arrays.equals(MAGIC, Arrays.copyOf(header, MAGIC.length));
         if (!database || ByteBuffer.wrap(header).getInt(APPLICATION_ID_OFFSET) != APPLICATION_ID) {
+            if (Salvage.finds(file)) {
+                throw new DamagedSeasonException(file, "its first page", null);
+            }
             throw new BadFileException(file
                     + ": not a season file. Nothing in it was changed; choose a file that Fahrbahn made (*.fahrbahn)");
         }
         int version = ByteBuffer.wrap(header).getInt(USER_VERSION_OFFSET);
+        if (version < 0 || version > FAR_AHEAD) {
+            throw new DamagedSeasonException(file, "its first page says version " + version, null);
+        }
         if (version > newestVersion) {
             throw new BadFileException(file + ": written by a later Fahrbahn (season version " + version
                     + ", this one reads up to " + newestVersion + "). Open it with that one");

@@ -18,16 +18,33 @@ final class SeasonReader {
         Kinds.ALL.forEach(k -> kinds.put(k.name(), k));
     }
 
-    Held held(List<Change> all) {
+    /** Documents of the kinds this version knows that are as they were written and make no sense all the same, in words. */
+    static List<String> senseless(List<Change> all) {
+        List<String> named = new ArrayList<>();
+        new SeasonReader(new Shared(), named).known(byKind(all));
+        return named;
+    }
+
+    private static Map<String, List<Change>> byKind(List<Change> all) {
         Map<String, List<Change>> byKind = new HashMap<>();
         all.forEach(
                 c -> byKind.computeIfAbsent(c.kind(), k -> new ArrayList<>()).add(c));
+        return byKind;
+    }
+
+    private Held known(Map<String, List<Change>> byKind) {
         Held held = new Held();
         for (Kind<?> kind : Kinds.ALL) {
             for (Change change : byKind.getOrDefault(kind.name(), List.of())) {
                 read(kind, change).ifPresent(held::put);
             }
         }
+        return held;
+    }
+
+    Held held(List<Change> all) {
+        Map<String, List<Change>> byKind = byKind(all);
+        Held held = known(byKind);
         byKind.keySet().stream()
                 .filter(k -> !kinds.containsKey(k))
                 .forEach(k -> leftOut.add("documents of the kind '" + k + "', which this version does not know"));

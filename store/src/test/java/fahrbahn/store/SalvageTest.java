@@ -3,8 +3,11 @@ package fahrbahn.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.core.Damage;
 import fahrbahn.core.InMemory;
 import fahrbahn.core.Repeated;
+import fahrbahn.core.Setups;
+import fahrbahn.core.knowledge.Setting;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -14,7 +17,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -27,7 +29,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 @Timeout(1800)
 class SalvageTest extends Repeated {
     private static final int DOCUMENTS = 60;
-    private static final int PAGE = 4096;
+    private static final int PAGE = Damage.PAGE;
 
     @TempDir(factory = InMemory.class)
     private Path folder;
@@ -91,32 +93,6 @@ class SalvageTest extends Repeated {
         throw new AssertionError("not there");
     }
 
-    /** What a damage does to the bytes of a season. */
-    private static byte[] damage(byte[] sound, int way, Random random) {
-        byte[] bytes = sound.clone();
-        int pages = bytes.length / PAGE;
-        switch (way % 6) {
-            case 0 -> bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
-            case 1 -> {
-                for (int i = 0; i < 20; i++) {
-                    bytes[random.nextInt(bytes.length)] = (byte) random.nextInt(256);
-                }
-            }
-            case 2 -> { // a page of nothing
-                int page = random.nextInt(pages);
-                java.util.Arrays.fill(bytes, page * PAGE, (page + 1) * PAGE, (byte) 0);
-            }
-            case 3 -> bytes = java.util.Arrays.copyOf(bytes, 1 + random.nextInt(bytes.length));
-            case 4 -> bytes[random.nextInt(100)] = (byte) random.nextInt(256); // the header
-            default -> { // one page in another's place
-                int from = random.nextInt(pages);
-                int to = random.nextInt(pages);
-                System.arraycopy(sound, from * PAGE, bytes, to * PAGE, PAGE);
-            }
-        }
-        return bytes;
-    }
-
     @Test
     void damagedSeasonsOpenOrSayWhyAndNothingIsShownThatWasNeverWritten() throws Exception {
         byte[] sound = Files.readAllBytes(sound());
@@ -126,8 +102,7 @@ class SalvageTest extends Repeated {
         int salvaged = 0;
         long documents = 0;
         for (int i = 0; i < seasons; i++) {
-            Random random = new Random(i);
-            byte[] bytes = damage(sound, i, random);
+            byte[] bytes = Damage.of(sound, i);
             Path file = Files.write(folder.resolve("damaged.fahrbahn"), bytes);
             Map<String, String> shown = new HashMap<>();
             List<String> told = new ArrayList<>();
@@ -270,6 +245,100 @@ class SalvageTest extends Repeated {
         assertThat(folder.resolve("killed.fahrbahn-journal"))
                 .as("whoever may write puts it right")
                 .doesNotExist();
+    }
+
+    /** The first page overwritten: everything but it can be had. */
+    @Test
+    void aSeasonWithoutItsFirstPageIsDamagedAndAStrangersFileIsNot() throws Exception {
+        byte[] bytes = Files.readAllBytes(sound());
+        java.util.Arrays.fill(bytes, 0, 100, (byte) 'x');
+        Path file = Files.write(folder.resolve("beheaded.fahrbahn"), bytes);
+        assertThatThrownBy(() -> SeasonFile.open(file, clock)).isInstanceOf(DamagedSeasonException.class);
+        SeasonCheck check = SeasonCheck.of(file, clock);
+        assertThat(check.sound()).isFalse();
+        assertThat(check.changes()).isEqualTo(2 * DOCUMENTS);
+        assertThat(check.salvage()).isPresent();
+        Path strange = Files.writeString(folder.resolve("strange.fahrbahn"), "dear diary ".repeat(1000));
+        assertThatThrownBy(() -> SeasonFile.open(strange, clock))
+                .isNotInstanceOf(DamagedSeasonException.class)
+                .hasMessageContaining("strange.fahrbahn");
+    }
+
+    /** Sixteen thousand rows that all claim the same bytes of their page, on each of its pages. */
+    @Test
+    void rowsThatLieInEachOtherAreReadOnce() throws Exception {
+        int page = 65_536;
+        byte[] bytes = new byte[64 * page];
+        System.arraycopy("SQLite format 3\0".getBytes(java.nio.charset.StandardCharsets.US_ASCII), 0, bytes, 0, 16);
+        bytes[17] = 1; // of 65,536 bytes each
+        for (int start = page; start < bytes.length; start += page) {
+            int cells = 16_000;
+            int content = 8 + 2 * cells;
+            bytes[start] = 0x0d;
+            bytes[start + 3] = (byte) (cells >> 8);
+            bytes[start + 4] = (byte) cells;
+            for (int i = 0; i < cells; i++) {
+                bytes[start + 8 + 2 * i] = (byte) (content >> 8);
+                bytes[start + 9 + 2 * i] = (byte) content;
+            }
+            // 32,000 bytes: a header of two, and one text of 31,996
+            byte[] cell = {(byte) 0x81, (byte) 0xfa, 0, 1, 4, (byte) 0x83, (byte) 0xf4, 5};
+            System.arraycopy(cell, 0, bytes, start + content, cell.length);
+        }
+        int[] rows = new int[1];
+        new PageScan(bytes).rows((number, values) -> rows[0]++);
+        assertThat(rows[0])
+                .as("as many as fit into a page of 65,536 bytes, two each")
+                .isEqualTo(2 * 63);
+    }
+
+    @Test
+    void anEngineThatComesToNoEndIsStopped() throws Exception {
+        try (Connection engine = DriverManager.getConnection("jdbc:sqlite::memory:");
+                Statement statement = engine.createStatement()) {
+            org.sqlite.ProgressHandler.setHandler(engine, Patience.STEPS, Patience.of(0.05));
+            assertThatThrownBy(() ->
+                            statement.executeQuery("WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n)"
+                                    + " SELECT MAX(i) FROM n"))
+                    .satisfies(endless -> assertThat(SeasonDatabase.failure(folder, endless))
+                            .isInstanceOf(DamagedSeasonException.class)
+                            .hasMessageContaining("no end"));
+        }
+    }
+
+    /** As it was written, by something that wrote no sense. */
+    @Test
+    void aDocumentThatMakesNoSenseIsNotSound() throws Exception {
+        Path file = sound();
+        try (SeasonFile season = SeasonFile.open(file, clock)) {
+            season.write(Seasons.edit("strange", Change.put("robot", "", "r1", "{\"name\": 7}")));
+        }
+        SeasonCheck check = SeasonCheck.of(file, clock);
+        assertThat(check.sound()).isFalse();
+        assertThat(check.lost()).singleElement().asString().startsWith("robot r1");
+    }
+
+    /** Runs point to the setup they were made with. Where that is gone, the history of the robot has a copy. */
+    @Test
+    void aSetupThatRunsPointToComesBackFromTheHistoryOfItsRobot() throws Exception {
+        Path file = folder.resolve("pointed.fahrbahn");
+        Setting setting = Shared.setting(Setups.pair());
+        String body = SetupJson.write(setting.setup());
+        try (SeasonFile season = SeasonFile.openOrCreate(file, clock)) {
+            season.write(Seasons.edit("a robot", Change.put("setup", "r1", Kind.ONLY, body)));
+            season.write(Seasons.edit("another state", Change.put("setup", "r1", Kind.ONLY, "{}")));
+            season.write(Seasons.edit("a setting", Change.put("setting", "", setting.id(), body)));
+            season.write(Seasons.edit("a run", Change.put("run", "r1", "1", "{\"setting\":\"" + setting.id() + "\"}")));
+        }
+        try (Connection engine = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = engine.createStatement()) {
+            statement.execute("DELETE FROM revision WHERE kind = 'setting'");
+        }
+        Path target = folder.resolve("pointed again.fahrbahn");
+        Salvage.of(file).into(target, clock);
+        try (SeasonFile again = SeasonFile.open(target, clock)) {
+            assertThat(again.body("setting", "", setting.id())).contains(body);
+        }
     }
 
     /** A step without a time, or of a cause that no version knows, is not sound. */

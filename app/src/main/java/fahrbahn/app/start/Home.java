@@ -35,7 +35,11 @@ public final class Home {
     /** Where that folder cannot be, one for this sitting; {@link #problem} says so. */
     public static Home open() {
         String said = System.getProperty("fahrbahn.home");
-        Path folder = said == null ? Path.of(System.getProperty("user.home"), ".fahrbahn") : Path.of(said);
+        return in(said == null ? Path.of(System.getProperty("user.home"), ".fahrbahn") : Path.of(said));
+    }
+
+    /** The same in a folder of one's choice. */
+    static Home in(Path folder) {
         try {
             Privacy.folder(folder);
             if (Files.isWritable(folder)) {

@@ -14,15 +14,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.api.parallel.ResourceLock;
-import org.junit.jupiter.api.parallel.Resources;
 
 /** Opening seasons without a window, and the folder they are in. */
-@ResourceLock(Resources.SYSTEM_PROPERTIES)
 class OpenerTest {
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-05-04T09:00:00Z"), ZoneOffset.UTC);
 
@@ -31,26 +27,14 @@ class OpenerTest {
 
     private Home home;
     private Opener opener;
-    private String before;
 
     @BeforeEach
     void home() {
-        before = System.getProperty("fahrbahn.home");
         open(folder.resolve("home 50%t"));
     }
 
-    @AfterEach
-    void asBefore() {
-        if (before == null) {
-            System.clearProperty("fahrbahn.home");
-        } else {
-            System.setProperty("fahrbahn.home", before);
-        }
-    }
-
     private void open(Path wanted) {
-        System.setProperty("fahrbahn.home", wanted.toString());
-        home = Home.open();
+        home = Home.in(wanted);
         Backups backups = new Backups(home.backups(), CLOCK, 1 << 30);
         opener = new Opener(home, backups, CLOCK, Runnable::run, Runnable::run);
     }
