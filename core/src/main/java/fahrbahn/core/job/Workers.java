@@ -99,6 +99,9 @@ public final class Workers {
             if (broken.getCause() instanceof RuntimeException cause) {
                 throw cause;
             }
+            if (broken.getCause() instanceof Error error) {
+                throw error; // a full memory is told as such, whichever thread met it
+            }
             throw broken;
         }
     }

@@ -1,6 +1,7 @@
 package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
+import java.util.Arrays;
 
 /**
  * The table in cells: 0 is ground, 1 is line, other surfaces lie where their reflectance puts them. The value of a cell belongs
@@ -122,6 +123,16 @@ public final class Raster {
      * @param sigmaMm at least {@link #LEAST_BLUR_CELLS} cells, so that sampling the kernel does not change its width
      */
     public Raster blurred(double sigmaMm) {
+        return blurred(sigmaMm, new float[cells.length]);
+    }
+
+    /** The same, made for being looked at very often. It uses this raster up, whose memory a large table needs again. */
+    SeenRaster seen(double sigmaMm) {
+        return new SeenRaster(blurred(sigmaMm, cells));
+    }
+
+    /** @param both where the result goes: may be the cells themselves */
+    private Raster blurred(double sigmaMm, float[] both) {
         Check.require(
                 sigmaMm >= LEAST_BLUR_CELLS * cellMm,
                 "spotSigmaMm",
@@ -130,15 +141,10 @@ public final class Raster {
         double sigmaCells = Math.sqrt(sigmaMm * sigmaMm / (cellMm * cellMm) - PAINTED_AND_READ);
         float[] kernel = kernel(sigmaCells);
         float[] sideways = new float[cells.length];
-        float[] both = new float[cells.length];
         spreadSideways(cells, sideways, kernel);
+        Arrays.fill(both, 0);
         spreadUpAndDown(sideways, both, kernel);
         return new Raster(columns, rows, cellMm, both);
-    }
-
-    /** The same, made for being looked at very often. */
-    SeenRaster seen() {
-        return new SeenRaster(this);
     }
 
     /** At this the bilinear look-up errs by up to h*h*max|coverage''|/8 = 0.03*(h/sigma)^2 = 0.3 % of the contrast per axis. */

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.function.Supplier;
 
 /**
  * A table top as a spot sees it. Painting and blurring take up to a tenth of a second on a large table, so the tables used last are
@@ -23,6 +24,14 @@ public final class SeenTable {
     /** A row and a column more than its area says are painted. */
     private static final double FITTING_CELLS = 0.999 * Painter.MOST_CELLS;
 
+    /** Cells of all the views that one robot has of a table; each is kept from up to four heights, which makes 400 MB. */
+    private static final double FITTING_TOGETHER = 50_000_000;
+
+    /** From so many cells on, tables are painted one after the other: each takes 10 bytes a cell meanwhile. */
+    private static final long LARGE_CELLS = 8_000_000;
+
+    private static final Object LARGE = new Object();
+
     /** In the order of their last use. */
     private static final Map<Key, FutureTask<SeenRaster>> KEPT = new LinkedHashMap<>(16, 0.75f, true);
 
@@ -30,14 +39,6 @@ public final class SeenTable {
 
     private record Key(
             TableTop table, double lineWidthMm, Polarity polarity, Channel channel, double cellMm, double sigmaMm) {}
-
-    /**
-     * @param sigmaMm spot of the sensor that looks, above 0
-     * @param cellsForSigmaMm spot that sets the size of the cells; above 0
-     */
-    public static SeenRaster of(TableTop table, Line line, Channel channel, double sigmaMm, double cellsForSigmaMm) {
-        return of(table, line, channel, sigmaMm, Cells.FINE, cellsForSigmaMm);
-    }
 
     /** How fine the cells are. */
     public enum Cells {
@@ -59,14 +60,25 @@ public final class SeenTable {
         }
     }
 
-    /** The same, finer or coarser. */
+    /**
+     * @param sigmaMm spot of the sensor that looks, above 0
+     * @param cellsForSigmaMm spot that sets the size of the cells, above 0: the same from every height
+     * @param views how many different spots and channels are kept beside each other, 1 or more: on a large table all of them have to fit
+     * @throws fahrbahn.core.check.BadValueException when cells that are fine enough do not fit
+     */
     public static SeenRaster of(
-            TableTop table, Line line, Channel channel, double sigmaMm, Cells cells, double cellsForSigmaMm) {
+            TableTop table,
+            Line line,
+            Channel channel,
+            double sigmaMm,
+            Cells cells,
+            double cellsForSigmaMm,
+            int views) {
         Check.positive("spotSigmaMm", sigmaMm);
-        double cellMm = cellMm(table, cellsForSigmaMm, cells);
+        double cellMm = cellMm(table, cellsForSigmaMm, cells, views);
         Key key = new Key(table, line.widthMm(), line.polarity(), channel, cellMm, sigmaMm);
-        FutureTask<SeenRaster> painting = new FutureTask<>(
-                () -> table.painted(line, channel, cellMm).blurred(sigmaMm).seen());
+        FutureTask<SeenRaster> painting = new FutureTask<>(() ->
+                paintedAlone(table, () -> table.painted(line, channel, cellMm).seen(sigmaMm), cellMm));
         FutureTask<SeenRaster> its;
         synchronized (KEPT) {
             its = KEPT.get(key);
@@ -77,6 +89,15 @@ public final class SeenTable {
         }
         its.run(); // does nothing when it has been painted; who comes meanwhile waits for it
         return painted(key, its);
+    }
+
+    private static SeenRaster paintedAlone(TableTop table, Supplier<SeenRaster> painting, double cellMm) {
+        if (table.widthMm() * table.heightMm() < LARGE_CELLS * cellMm * cellMm) {
+            return painting.get();
+        }
+        synchronized (LARGE) {
+            return painting.get();
+        }
     }
 
     private static SeenRaster painted(Key key, FutureTask<SeenRaster> its) {
@@ -104,22 +125,24 @@ public final class SeenTable {
     }
 
     /** Fine enough for the spot, where so many cells fit; on a large table and for a narrow spot as fine as fit, which has to do. */
-    private static double cellMm(TableTop table, double sigmaMm, Cells cells) {
+    private static double cellMm(TableTop table, double sigmaMm, Cells cells, int views) {
         double fine = cells.mm(sigmaMm);
-        double finest = Math.sqrt(table.widthMm() * table.heightMm() / FITTING_CELLS);
+        double fitting = Math.min(FITTING_CELLS, FITTING_TOGETHER / views);
+        double finest = Math.sqrt(table.widthMm() * table.heightMm() / fitting);
         double cellMm = Math.max(fine, finest);
         double least = finest * Raster.COARSEST_SIGMA_CELLS;
         Check.require(
                 cellMm == fine || sigmaMm >= least,
                 "spotSigmaMm",
                 sigmaMm,
-                Text.of("at least %.2f mm on a table as large as this, or a smaller table", least));
+                Text.of("at least %.2f mm on a table as large as this, or a smaller table", least)
+                        + (views > 1 ? ", or the same spot for more of the sensors" : ""));
         return cellMm;
     }
 
     /** The same with cells for this one spot. */
     public static SeenRaster of(TableTop table, Line line, Channel channel, double sigmaMm) {
-        return of(table, line, channel, sigmaMm, sigmaMm);
+        return of(table, line, channel, sigmaMm, Cells.FINE, sigmaMm, 1);
     }
 
     /** Those that are still being painted count for nothing yet, and stay. */

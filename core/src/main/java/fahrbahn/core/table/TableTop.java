@@ -12,7 +12,7 @@ public interface TableTop {
     double heightMm();
 
     /**
-     * As a point would see it.
+     * As a point would see it: painted for whoever asks, who may use it up.
      *
      * @param line width and polarity of the line, where the table top does not have its own
      * @param cellMm largest side of a cell, above 0

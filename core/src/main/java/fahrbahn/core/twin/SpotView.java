@@ -24,11 +24,14 @@ final class SpotView {
     private final Line line;
     private final Sensor sensor;
     private final SeenTable.Cells cells;
+    private final int views;
     private final SeenRaster usual;
     private final SeenRaster[] byHeight = new SeenRaster[HEIGHTS.length];
 
-    SpotView(TableTop table, Line line, Sensor sensor, SeenTable.Cells cells) {
+    /** @param views how many sensors of the same robot see it differently */
+    SpotView(TableTop table, Line line, Sensor sensor, SeenTable.Cells cells, int views) {
         this.cells = cells;
+        this.views = views;
         this.table = table;
         this.line = line;
         this.sensor = sensor;
@@ -41,7 +44,7 @@ final class SpotView {
     }
 
     private SeenRaster painted(double sigmaMm) {
-        return SeenTable.of(table, line, sensor.channel(), sigmaMm, cells, sensor.spotSigmaMm());
+        return SeenTable.of(table, line, sensor.channel(), sigmaMm, cells, sensor.spotSigmaMm(), views);
     }
 
     /** At the height of the captures; for the thread that asks. */

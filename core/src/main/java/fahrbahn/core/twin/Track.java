@@ -16,7 +16,9 @@ import fahrbahn.core.table.Relief;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.table.Standing;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -56,9 +58,7 @@ public final class Track {
                 .mapToDouble(Sensor::leftMm)
                 .average()
                 .orElseThrow();
-        for (Sensor sensor : lookingSensors(setup)) {
-            views.add(new SpotView(ground, setup.line(), sensor, cells));
-        }
+        views.addAll(views(cells));
         if (setup.law().kind() == Law.Kind.PATTERN) {
             rideOffsetMm = 0;
             usableBandMm = (setup.lawSensors().get(0).leftMm()
@@ -74,6 +74,21 @@ public final class Track {
             usableBandMm = Math.min(rideOffsetMm - guided.lowMm(), guided.highMm() - rideOffsetMm);
             steerSign = curve.steerSign();
         }
+    }
+
+    /** Of each sensor that looks; those of the same spot and channel share one. */
+    private List<SpotView> views(SeenTable.Cells cells) {
+        List<Sensor> looking = lookingSensors(setup);
+        Map<Object, SpotView> different = new HashMap<>();
+        int count = (int) looking.stream().map(Track::eye).distinct().count();
+        return looking.stream()
+                .map(s -> different.computeIfAbsent(eye(s), e -> new SpotView(ground, setup.line(), s, cells, count)))
+                .toList();
+    }
+
+    /** What tells views of a table apart. */
+    private static Object eye(Sensor sensor) {
+        return List.of(sensor.channel(), sensor.spotSigmaMm());
     }
 
     /** A lap of a closed course, or an open one to its stop strip or the end of its line; figures count from the start. */

@@ -30,7 +30,7 @@ class SeenRasterTest {
         for (double[] ends : new double[][] {{0, 1}, {-1, 1}, {-0.4, 1.3}, {0.2, 3.7}}) {
             double most = Math.max(-ends[0], ends[1]);
             Raster raster = drawn(1, ends[0], ends[1]);
-            SeenRaster seen = raster.seen();
+            SeenRaster seen = new SeenRaster(raster);
             SplittableRandom random = new SplittableRandom(2);
             for (int i = 0; i < 20_000; i++) {
                 double x = random.nextDouble(-2, COLUMNS * CELL_MM + 2);
@@ -44,21 +44,33 @@ class SeenRasterTest {
     void bareGroundIsExactlyNothingAndTheMostIsItself() {
         float[] cells = new float[COLUMNS * ROWS];
         cells[5 * COLUMNS + 5] = 0.7f;
-        SeenRaster seen = Raster.of(COLUMNS, ROWS, CELL_MM, cells).seen();
+        SeenRaster seen = new SeenRaster(Raster.of(COLUMNS, ROWS, CELL_MM, cells));
         assertThat(seen.at(20, 15)).isZero();
         assertThat(seen.at(-3, 4)).isZero();
         assertThat(seen.at(4, ROWS * CELL_MM + 1)).isZero();
         assertThat(seen.at(5.5 * CELL_MM, 5.5 * CELL_MM)).isCloseTo(0.7, within(1e-4));
-        assertThat(Raster.of(COLUMNS, ROWS, CELL_MM, new float[COLUMNS * ROWS])
-                        .seen()
-                        .at(9, 9))
+        assertThat(new SeenRaster(Raster.of(COLUMNS, ROWS, CELL_MM, new float[COLUMNS * ROWS])).at(9, 9))
                 .isZero();
+    }
+
+    /** Blurred in its own memory or in new: to the same cells. */
+    @Test
+    void usedUpItIsWhatItsBlurredCopyIs() {
+        double sigmaMm = 3 * CELL_MM;
+        SeenRaster copy = new SeenRaster(drawn(7, 0, 1).blurred(sigmaMm));
+        SeenRaster usedUp = drawn(7, 0, 1).seen(sigmaMm);
+        SplittableRandom random = new SplittableRandom(8);
+        for (int i = 0; i < 1000; i++) {
+            double x = random.nextDouble(COLUMNS * CELL_MM);
+            double y = random.nextDouble(ROWS * CELL_MM);
+            assertThat(usedUp.at(x, y)).isEqualTo(copy.at(x, y));
+        }
     }
 
     @Test
     void betweenTwoIsTheirMixture() {
-        SeenRaster one = drawn(3, 0, 1).seen();
-        SeenRaster other = drawn(4, -0.5, 2).seen();
+        SeenRaster one = new SeenRaster(drawn(3, 0, 1));
+        SeenRaster other = new SeenRaster(drawn(4, -0.5, 2));
         SplittableRandom random = new SplittableRandom(5);
         for (int i = 0; i < 2000; i++) {
             double x = random.nextDouble(0, COLUMNS * CELL_MM);

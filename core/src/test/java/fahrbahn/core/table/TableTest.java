@@ -46,6 +46,38 @@ class TableTest {
                 .hasMessageContaining("smaller table");
     }
 
+    /** Five metres by five: one view of it fits, ten that differ do not, and that is said before any is painted. */
+    @Test
+    void manyViewsOfALargeTableHaveToFitTogether() {
+        TableTop large = new TableTop() {
+            @Override
+            public String name() {
+                return "large";
+            }
+
+            @Override
+            public double widthMm() {
+                return 5000;
+            }
+
+            @Override
+            public double heightMm() {
+                return 5000;
+            }
+
+            @Override
+            public Raster painted(Line line, Channel channel, double cellMm) {
+                return Raster.of(1, 1, cellMm, new float[1]);
+            }
+        };
+        Line line = new Line(19, Polarity.DARK_ON_LIGHT, 100);
+        assertThat(SeenTable.of(large, line, Channel.ALL, 3, SeenTable.Cells.FINE, 3, 1))
+                .isNotNull();
+        assertThatThrownBy(() -> SeenTable.of(large, line, Channel.ALL, 3, SeenTable.Cells.FINE, 3, 10))
+                .hasMessageContaining("spotSigmaMm")
+                .hasMessageContaining("same spot");
+    }
+
     @Test
     void jointsLeaveNoSeamInTheLine() {
         Path path = DemoCourses.workshopLoop().path();
