@@ -47,17 +47,16 @@ public final class Home {
             }
             return elsewhere(folder, "no right to write");
         } catch (IOException cannot) {
-            return elsewhere(folder, cannot.toString());
+            return elsewhere(folder, cannot.getClass().getSimpleName());
         }
     }
 
     private static Home elsewhere(Path wanted, String why) {
-        LOG.log(Level.WARNING, "{0} cannot be written: {1}", new Object[] {wanted, why});
         try {
             Path folder = Files.createTempDirectory("fahrbahn");
             return new Home(
                     folder,
-                    "The folder " + wanted + " cannot be written. New seasons are kept in " + folder
+                    "The folder " + wanted + " cannot be written (" + why + "). New seasons are kept in " + folder
                             + " for now; save them elsewhere before the computer is switched off, or mend the folder's rights.");
         } catch (IOException nowhere) {
             return new Home(
