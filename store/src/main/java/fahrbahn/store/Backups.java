@@ -81,7 +81,10 @@ public final class Backups {
                 LOG.log(Level.WARNING, "the copies of " + season, unreadable);
             }
         }
-        all.sort(Comparator.comparing(Backup::at).reversed());
+        // One from the future was made before the clock was set back.
+        Instant now = clock.instant();
+        all.sort(Comparator.comparing((Backup b) -> b.at().isAfter(now))
+                .thenComparing(Backup::at, Comparator.reverseOrder()));
         return List.copyOf(all);
     }
 
@@ -112,6 +115,7 @@ public final class Backups {
             throw new BadFileException(
                     place + ": the copy of the season could not be made (" + cannot.getMessage() + ")", cannot);
         }
+        Export.forgetParts(place);
         Instant now = clock.instant();
         Path file = place.resolve(NAME.format(now) + "-s" + step + END);
         season.copyTo(file);

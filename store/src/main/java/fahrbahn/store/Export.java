@@ -5,6 +5,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.DirectoryIteratorException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
@@ -19,6 +21,9 @@ import java.util.logging.Logger;
  */
 public final class Export {
     private static final Logger LOG = Logger.getLogger(Export.class.getName());
+
+    private static final String START = ".fahrbahn-";
+    private static final String END = ".part";
 
     private Export() {}
 
@@ -98,7 +103,16 @@ public final class Export {
     /** A new file beside a place; it fails where there is one of this name, rather than open it. */
     static Path beside(Path place) throws IOException {
         Path folder = place.toAbsolutePath().getParent();
-        return Files.createFile(folder.resolve(".fahrbahn-" + UUID.randomUUID() + ".part"));
+        return Files.createFile(folder.resolve(START + UUID.randomUUID() + END));
+    }
+
+    /** Takes away what programs that were killed left in a folder of ours, in which none of them writes now. */
+    static void forgetParts(Path folder) {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(folder, START + "*" + END)) {
+            parts.forEach(Export::forget);
+        } catch (IOException | DirectoryIteratorException unreadable) {
+            LOG.log(Level.WARNING, "what was left in " + folder, unreadable);
+        }
     }
 
     /** Puts a finished file in the place of another, at once where the disk can do so. */

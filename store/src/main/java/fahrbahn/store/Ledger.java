@@ -2,6 +2,7 @@ package fahrbahn.store;
 
 import fahrbahn.store.FileStep.Cause;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -65,6 +66,11 @@ public final class Ledger {
         steps.undo().forEach(s -> ledger.undoable.push(new Step(s.at(), s.label(), reader.puts(s.changes()))));
         steps.redo().forEach(s -> ledger.redoable.push(new Step(s.at(), s.label(), reader.puts(s.changes()))));
         return ledger;
+    }
+
+    /** The season's time, which never goes back, whatever the computer's clock does. */
+    public Clock clock() {
+        return scribe.clock();
     }
 
     /** Documents that could not be read, in words; they are in the file as they were. */

@@ -54,6 +54,10 @@ public final class Scribe {
         this.desk = desk;
     }
 
+    Clock clock() {
+        return clock;
+    }
+
     Instant now() {
         return clock.instant();
     }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -21,21 +22,35 @@ import org.jdbi.v3.core.statement.PreparedBatch;
  * time has the file. Thread-safe: calls wait for each other.
  */
 public final class SeasonFile implements AutoCloseable {
+    /** No season was changed after it. */
+    private static final Instant LAST_YEAR = Instant.parse("2200-01-01T00:00:00Z");
+
     private final Path file;
-    private final Clock clock;
+    private final Clock computer;
+    private final SteadyClock clock;
     private final SeasonDatabase database;
     private final Object key;
     private int lastStep;
 
     private SeasonFile(Path file, Clock clock, SeasonDatabase database) {
         this.file = file;
-        this.clock = clock;
+        this.computer = clock;
         this.database = database;
         this.key = key(file);
         this.lastStep = database.handle()
                 .createQuery("SELECT COALESCE(MAX(number), 0) FROM step")
                 .mapTo(Integer.class)
                 .one();
+        this.clock = new SteadyClock(clock, lastTime());
+    }
+
+    /** A time that cannot be read, or lies beyond all years, is no reason to think the computer's wrong. */
+    private Instant lastTime() {
+        try {
+            return lastChange().filter(at -> at.isBefore(LAST_YEAR)).orElse(Instant.EPOCH);
+        } catch (DateTimeException unreadable) {
+            return Instant.EPOCH;
+        }
     }
 
     /** Tells one file from another that has taken its name; null when there is none. */
@@ -275,13 +290,19 @@ public final class SeasonFile implements AutoCloseable {
                 .one();
     }
 
+    /** The season's own time. */
     Clock clock() {
         return clock;
     }
 
+    /** How far the season's time is ahead of the computer's; zero unless the computer's clock was set back. */
+    public Duration aheadOfTheComputer() {
+        return clock.ahead();
+    }
+
     /** A copy of this file, opened to go on in. */
     SeasonFile reopenedAt(Path copy) throws BadFileException {
-        return open(copy, clock);
+        return open(copy, computer);
     }
 
     /** Number of the latest step: the same file with the same number holds the same. */

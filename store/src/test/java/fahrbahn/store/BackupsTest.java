@@ -167,4 +167,26 @@ class BackupsTest {
                             .endsWith("------"));
         }
     }
+
+    /** Copies from before are not later than those that are made now, whatever their date; what is made now is kept. */
+    @Test
+    void aClockThatWasSetBackMakesNoCopyOld() throws Exception {
+        Backups backups = backups(1 << 30);
+        for (int i = 0; i < 12; i++) {
+            clock.move(Seasons.MORNING.plus(Duration.ofDays(i)));
+            change(season(), String.valueOf(i));
+            back(backups, season());
+        }
+        clock.move(Seasons.MORNING.minus(Duration.ofDays(400)));
+        back(backups, season());
+        assertThat(backups.of(season())).as("nothing has changed").hasSize(12);
+        for (int i = 0; i < 3; i++) {
+            clock.move(clock.instant().plusSeconds(60));
+            change(season(), "after " + i);
+            back(backups, season());
+        }
+        List<Backups.Backup> all = backups.of(season());
+        assertThat(all.stream().limit(3).map(Backups.Backup::step)).containsExactly(15, 14, 13);
+        assertThat(all).hasSize(15);
+    }
 }

@@ -196,4 +196,26 @@ class SeasonFileTest {
         assertThatThrownBy(() -> SeasonFile.openToRead(file, CLOCK)).isInstanceOf(DamagedSeasonException.class);
         assertThatThrownBy(() -> SeasonCheck.of(file, CLOCK)).isInstanceOf(BadFileException.class);
     }
+
+    /** What is done later is never earlier in the season, and time goes on. */
+    @Test
+    void aClockThatIsSetBackMovesNothingInTheSeason() throws Exception {
+        Path file = folder.resolve("clock.fahrbahn");
+        Seasons.HandClock computer = new Seasons.HandClock();
+        try (SeasonFile season = SeasonFile.openOrCreate(file, computer)) {
+            season.write(Seasons.edit("a change", Change.put("note", "", "x", "1"))); // in the morning
+            assertThat(season.aheadOfTheComputer()).isZero();
+        }
+        computer.move(Seasons.MORNING.minusSeconds(7200));
+        try (SeasonFile season = SeasonFile.open(file, computer)) {
+            assertThat(season.aheadOfTheComputer()).hasHours(2);
+            assertThat(season.clock().instant()).isEqualTo(Seasons.MORNING);
+            computer.move(computer.instant().plusSeconds(60));
+            assertThat(season.clock().instant()).isEqualTo(Seasons.MORNING.plusSeconds(60));
+            computer.move(computer.instant().minusSeconds(600)); // while it is open
+            assertThat(season.clock().instant()).isEqualTo(Seasons.MORNING.plusSeconds(60));
+            computer.move(computer.instant().plusSeconds(5));
+            assertThat(season.clock().instant()).isEqualTo(Seasons.MORNING.plusSeconds(65));
+        }
+    }
 }

@@ -95,7 +95,7 @@ public final class LogModel {
         return recording.getReadOnlyProperty();
     }
 
-    void open(Path file) {
+    public void open(Path file) {
         List<String> sensors = sensors();
         read(() -> LogFile.read(file, sensors));
     }

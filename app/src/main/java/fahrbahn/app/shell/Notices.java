@@ -2,6 +2,7 @@ package fahrbahn.app.shell;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
@@ -10,6 +11,10 @@ import javafx.collections.ObservableList;
 /** What was told: the newest on the notice line until it is over, and the ones before to be read again. */
 public final class Notices {
     private static final int MOST = 40;
+
+    /** Characters that break a line or turn the direction of reading, as a file may bring them into a message. */
+    private static final Pattern NOT_WORDS =
+            Pattern.compile("[\\p{Cntrl}\\u200e\\u200f\\u202a-\\u202e\\u2066-\\u2069]+");
 
     private final Clock clock;
     private final ReadOnlyStringWrapper shown = new ReadOnlyStringWrapper("");
@@ -34,13 +39,14 @@ public final class Notices {
     }
 
     void tell(String words) {
-        if (!words.isEmpty()) {
-            told.add(0, new Notice(clock.instant(), words));
+        String line = NOT_WORDS.matcher(words).replaceAll(" ").strip();
+        if (!line.isEmpty()) {
+            told.add(0, new Notice(clock.instant(), line));
             if (told.size() > MOST) {
                 told.remove(MOST);
             }
         }
-        shown.set(words);
+        shown.set(line);
     }
 
     /** The next success, another station, or Esc: what it said is over. */

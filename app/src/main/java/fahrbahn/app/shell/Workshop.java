@@ -67,7 +67,7 @@ public final class Workshop {
      * @param interfaceThread where results are shown
      */
     public Workshop(OpenSeason open, Executor worker, Executor interfaceThread, Clocks clocks) {
-        Clock clock = clocks.day();
+        Clock clock = open.ledger().clock();
         notices = new Notices(clock);
         Errands errands = new Errands(worker, interfaceThread, this::tell);
         busy = errands.busy();

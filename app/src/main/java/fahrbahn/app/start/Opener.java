@@ -8,10 +8,12 @@ import fahrbahn.store.DamagedSeasonException;
 import fahrbahn.store.Salvage;
 import fahrbahn.store.SeasonFile;
 import fahrbahn.store.SeasonJson;
+import fahrbahn.words.CauseWords;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.logging.Level;
@@ -21,6 +23,9 @@ import java.util.logging.Logger;
 public final class Opener {
     private static final Logger LOG = Logger.getLogger(Opener.class.getName());
     private static final int MOST_SAID = 3;
+
+    /** Less is nothing that a coach would notice. */
+    private static final Duration TOLD_AHEAD = Duration.ofHours(1);
 
     private final Home home;
     private final Backups backups;
@@ -86,7 +91,7 @@ public final class Opener {
     private Result open(Source source, Manner manner, String told) throws BadFileException {
         try {
             SeasonFile file = source.open();
-            String all = (told + " " + backUp(file)
+            String all = (told + " " + backUp(file) + clockSetBack(file)
                             + (file.readOnly()
                                     ? file.file().getFileName()
                                             + " can only be read here. Save it elsewhere to work on it."
@@ -96,6 +101,15 @@ public final class Opener {
         } catch (DamagedSeasonException damaged) {
             return new Damaged(damaged.file(), damaged.getMessage());
         }
+    }
+
+    private static String clockSetBack(SeasonFile file) {
+        Duration ahead = file.aheadOfTheComputer();
+        if (ahead.compareTo(TOLD_AHEAD) < 0) {
+            return "";
+        }
+        return "This computer's clock is " + CauseWords.age(ahead)
+                + " behind the last entry of the season. Set it right; until then times go on from that entry. ";
     }
 
     /** A copy that cannot be made keeps nobody from working, but is said. */

@@ -2,6 +2,8 @@ package fahrbahn.core.check;
 
 /** A value that breaks a rule. The parts are kept apart so that tests and forms read values, not prose. */
 public final class BadValueException extends IllegalArgumentException {
+    private static final int MOST_LETTERS = 200;
+
     private final String field;
     private final String value;
     private final String rule;
@@ -12,10 +14,15 @@ public final class BadValueException extends IllegalArgumentException {
      * @param rule what was expected, so that it reads after "must be"
      */
     public BadValueException(String field, Object value, String rule) {
-        super(field + " is " + value + "; it must be " + rule);
-        this.field = field;
-        this.value = String.valueOf(value);
+        super(plain(field) + " is " + plain(value) + "; it must be " + rule);
+        this.field = plain(field);
+        this.value = plain(value);
         this.rule = rule;
+    }
+
+    /** It may come from a file, and hold anything. */
+    private static String plain(Object given) {
+        return Text.plain(String.valueOf(given), MOST_LETTERS);
     }
 
     public String field() {

@@ -36,4 +36,24 @@ public final class Text {
     public static String of(String format, Object... values) {
         return String.format(Locale.ROOT, format, values);
     }
+
+    /**
+     * What was given, to be put into a message: characters that break a line or turn the direction of reading as their numbers, and no more
+     * than so many letters of it, the last few among them.
+     */
+    public static String plain(String given, int most) {
+        int end = most / 4;
+        String shown = given.length() <= most
+                ? given
+                : given.substring(0, most - end) + "..." + given.substring(given.length() - end);
+        StringBuilder plain = new StringBuilder(shown.length());
+        shown.chars().forEach(c -> {
+            if (Character.isISOControl(c) || Character.getType(c) == Character.FORMAT) {
+                plain.append(of("\\u%04x", c));
+            } else {
+                plain.append((char) c);
+            }
+        });
+        return plain.toString();
+    }
 }
