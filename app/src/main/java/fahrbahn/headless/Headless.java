@@ -1,9 +1,11 @@
 package fahrbahn.headless;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.BadReadingsException;
 import fahrbahn.store.BadFileException;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -32,6 +34,9 @@ import picocli.CommandLine.Command;
 public final class Headless {
     static final int BAD_INPUT = 2;
 
+    private static final Pattern WHOLE = Pattern.compile("[+-]?[0-9]+");
+    private static final int MOST_LETTERS = 40;
+
     private Headless() {}
 
     public static void main(String[] arguments) {
@@ -53,6 +58,20 @@ public final class Headless {
         return BAD_INPUT;
     }
 
+    /** In the digits 0 to 9 alone: Java itself takes those of every script. */
+    private static long whole(String typed, long most) {
+        try {
+            long value = WHOLE.matcher(typed).matches() ? Long.parseLong(typed) : Long.MIN_VALUE;
+            if (value >= -most && value <= most) {
+                return value;
+            }
+        } catch (NumberFormatException tooLong) {
+            // As any other that is none.
+        }
+        throw new CommandLine.TypeConversionException(
+                "'" + Text.plain(typed, MOST_LETTERS) + "' is not a whole number from -" + most + " to " + most);
+    }
+
     private static String unforeseen(Throwable broken) {
         return "This could not be done, for a reason nobody foresaw ("
                 + broken.getClass().getSimpleName() + ": " + broken.getMessage()
@@ -64,7 +83,9 @@ public final class Headless {
         CommandLine commands = new CommandLine(new Headless())
                 .setOut(PlainWriter.of(System.out))
                 .setErr(PlainWriter.of(System.err))
-                .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
+                .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
+                .registerConverter(int.class, typed -> Math.toIntExact(whole(typed, Integer.MAX_VALUE)))
+                .registerConverter(long.class, typed -> whole(typed, Long.MAX_VALUE));
         commands.setExecutionExceptionHandler((problem, command, parsed) -> {
             boolean told = problem instanceof BadValueException
                     || problem instanceof BadFileException

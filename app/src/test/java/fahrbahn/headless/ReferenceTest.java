@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import picocli.CommandLine;
 
 /** The headless commands against worked cases: the contract of the file formats. */
@@ -385,5 +386,16 @@ class ReferenceTest {
         Answer refused = run("steps", setup(setup), other);
         assertThat(refused.exit()).isEqualTo(2);
         assertThat(refused.err()).contains("somebody", "the law reads it");
+    }
+
+    /** Java reads the digits of every script; a command takes those that everybody sees to be what they are. */
+    @ParameterizedTest
+    @ValueSource(strings = {"\u0661\u0662", "1e3", "99999999999", "", "1\u202e2"})
+    void whatIsNoWholeNumberIsRefused(String typed) throws Exception {
+        JsonNode setup = lanes().findFirst().orElseThrow().get("setup");
+        Answer refused = run("drive", setup(setup), "--straight", 300, "--runs", typed);
+        assertThat(refused.exit()).isEqualTo(2);
+        assertThat(refused.err()).contains("--runs", "whole number");
+        assertThat(refused.err()).doesNotContain("\u202e");
     }
 }
