@@ -5,6 +5,7 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.Style;
 import fahrbahn.core.program.Taken;
+import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
@@ -97,7 +98,8 @@ public final class SeasonCards {
                     whose,
                     day,
                     ledger.get(Kinds.HANDED, robot),
-                    Stale.of(basis, captures, ledger.get(Kinds.CHOSEN, robot), this::venue));
+                    Stale.of(
+                            basis, captures, Survey.of(captures, setup), ledger.get(Kinds.CHOSEN, robot), this::venue));
         } catch (BadValueException refused) {
             throw refused.inside(setup.robot().name());
         }

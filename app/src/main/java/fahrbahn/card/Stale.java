@@ -8,6 +8,7 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.words.CauseWords;
+import fahrbahn.words.FindingWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,11 +23,12 @@ public final class Stale {
     /**
      * @param now how things stand
      * @param captures of the robot, oldest first
+     * @param survey what they say
      * @param gains what its gains were chosen for; empty when nobody chose them
      * @param venueName what a venue is called
      */
     public static List<String> of(
-            Basis now, List<Capture> captures, Optional<Basis> gains, UnaryOperator<String> venueName) {
+            Basis now, List<Capture> captures, Survey survey, Optional<Basis> gains, UnaryOperator<String> venueName) {
         List<String> stale = new ArrayList<>();
         List<String> sensors = now.setup()
                 .map(s -> s.robot().sensors().stream().map(Sensor::name).toList())
@@ -35,6 +37,8 @@ public final class Stale {
         List<Capture> light = Survey.counting(captures, Capture.LIGHT, sensors);
         if (dark.isEmpty() || light.isEmpty()) {
             stale.add("Dark and light: " + (light.isEmpty() ? "light" : "dark") + " was never captured.");
+        } else if (survey.stop(sensors).isPresent()) {
+            stale.add("Dark and light: " + FindingWords.of(survey.stop(sensors).get()));
         } else {
             Capture oldest = Stream.concat(dark.stream(), light.stream())
                     .min(Comparator.comparing(Capture::at))

@@ -3,6 +3,7 @@ package fahrbahn.app.handover;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.card.CardFile;
 import fahrbahn.card.CardWords;
@@ -25,6 +26,7 @@ public final class CardModel {
     private static final float SHOWN_DPI = 140;
 
     private final Season season;
+    private final MeasureModel measure;
     private final HandoverModel handover;
     private final Errand<Shown> errand;
     private final Errand<String> save;
@@ -46,13 +48,15 @@ public final class CardModel {
         }
     }
 
-    CardModel(Season season, HandoverModel handover, Errands errands) {
+    CardModel(Season season, HandoverModel handover, MeasureModel measure, Errands errands) {
         this.season = season;
+        this.measure = measure;
         this.handover = handover;
         this.errand = errands.errand("The pit card");
         this.save = errands.errand("Saving the pit card");
         this.tell = errands.tell();
         season.ledger().listen(kinds -> lookedAtMinute = Long.MIN_VALUE);
+        measure.surveyProperty().addListener(o -> lookedAtMinute = Long.MIN_VALUE);
         paper.addListener(o -> lookedAtMinute = Long.MIN_VALUE);
     }
 
@@ -116,6 +120,7 @@ public final class CardModel {
                         Stale.of(
                                 now,
                                 List.copyOf(season.captures()),
+                                measure.surveyProperty().get(),
                                 season.choices().chosenProperty().get(),
                                 season.club()::venueName),
                         paper.get()));

@@ -1,11 +1,11 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.measure.FindingWords;
 import fahrbahn.core.hall.HallAdvice;
 import fahrbahn.core.hall.HallAdvice.Offer;
 import fahrbahn.core.hall.HallStep;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.words.FindingWords;
 import fahrbahn.words.Words;
 import java.util.Locale;
 import java.util.Optional;

@@ -74,7 +74,7 @@ public final class HandoverModel extends StationModel {
         this.tell = errands.tell();
         this.costErrand = errands.errand("What rounding costs");
         this.save = errands.errand("Saving the program");
-        this.card = new CardModel(season, this, errands);
+        this.card = new CardModel(season, this, measure, errands);
         this.typed = new TypedModel(season, this);
         season.setupProperty().addListener(o -> refresh());
         season.choices().handedProperty().addListener(o -> refresh());

@@ -11,6 +11,11 @@ import java.util.function.Supplier;
 public final class Questions {
     private static final String KEEPS = " Enter again keeps it.";
 
+    public static final DoubleFunction<Optional<String>> TRACK_WIDTH = typical(80, 200, "mm");
+    public static final DoubleFunction<Optional<String>> FREE_SPEED = typical(150, 1000, "mm/s");
+    public static final DoubleFunction<Optional<String>> LOOP_TIME = typical(2, 50, "ms");
+    public static final DoubleFunction<Optional<String>> SENSOR_HEIGHT = typical(3, 20, "mm");
+
     private Questions() {}
 
     /** Of a number far from what is typical. @param unit as the field's label has it */

@@ -91,7 +91,7 @@ final class LawPage {
         model.pictureProperty().addListener(o -> refresh());
         model.whenTicked(this::refresh);
         refresh();
-        return new Pages.Page(body, List.of(tick), nowNs -> model.look());
+        return new Pages.Page(body, List.of(tick, row.fill()), nowNs -> model.look());
     }
 
     /** Those the robot has enough sensors for: with arrows nobody comes past one that is refused. */

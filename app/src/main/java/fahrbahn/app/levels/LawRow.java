@@ -1,5 +1,6 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.SetupFields;
@@ -19,6 +20,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 
 /**
@@ -30,6 +32,7 @@ final class LawRow {
     private final SetupFields weightFields;
     private final SetupFields thresholdFields;
     private final ChoiceField<Boolean> codesShown;
+    private final Action fill;
     private final VBox patterns = Nodes.column();
     private final VBox weights = Nodes.column();
     private final VBox thresholds = Nodes.column();
@@ -53,6 +56,13 @@ final class LawRow {
                     refresh(model.shown());
                 });
         codesShown.show(false);
+        fill = new Action(
+                "fillCodes", "Usual steering for empty codes", KeyCode.F, () -> model.change(LawRow::withUsual));
+    }
+
+    /** Gives each code that has none the steering it usually has. */
+    Action fill() {
+        return fill;
     }
 
     VBox node() {
@@ -69,6 +79,17 @@ final class LawRow {
         Nodes.showIf(thresholds, !shownThresholds.isEmpty());
         Nodes.showIf(weights, !shownWeights.isEmpty());
         Nodes.showIf(patterns, !shownCodes.isEmpty());
+        Nodes.showIf(fill.button(), !shownCodes.isEmpty() && !withUsual(setup).equals(setup));
+    }
+
+    private static Setup withUsual(Setup setup) {
+        Setup filled = setup;
+        for (Pattern usual : UsualLaws.patterns(setup)) {
+            if (Double.isNaN(steering(setup, usual.bits()))) {
+                filled = withPattern(filled, usual.bits(), usual.steering());
+            }
+        }
+        return filled;
     }
 
     /** A weight for each sensor of a row that makes an error; empty, the usual ones count. */
@@ -176,7 +197,9 @@ final class LawRow {
                 all.add(0, codesShown);
             }
             patterns.getChildren()
-                    .setAll(SetupFields.group(LawPageWords.patterns(setup, now), all.toArray(Node[]::new)));
+                    .setAll(
+                            SetupFields.group(LawPageWords.patterns(setup, now), all.toArray(Node[]::new)),
+                            fill.button());
         }
     }
 

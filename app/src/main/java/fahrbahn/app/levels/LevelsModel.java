@@ -2,7 +2,6 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.measure.FindingWords;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
@@ -27,6 +26,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.store.LevelsFile;
+import fahrbahn.words.FindingWords;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -9,6 +9,7 @@ import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
+import fahrbahn.words.FindingWords;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
@@ -23,6 +24,8 @@ import javafx.stage.FileChooser.ExtensionFilter;
 
 /** Live values, captures by key, and at once what is wrong with the newest. */
 final class CapturePage {
+    private static final int MOST_FINDINGS = 4;
+
     private final MeasureModel model;
     private final LiveTraceView trace;
     private final VBox newest = Nodes.column();
@@ -128,15 +131,21 @@ final class CapturePage {
                 .add(new Label(
                         CaptureWords.title(capture) + ": " + capture.readings().size() + " readings of "
                                 + String.join(", ", ColourColumns.withoutChannels(capture.sensors())) + "."));
-        if (report.findings().isEmpty()) {
+        List<Finding> findings = new ArrayList<>(report.findings());
+        if (capture.surface().equals(Capture.DARK) || capture.surface().equals(Capture.LIGHT)) {
+            model.surveyProperty().get().between().stream()
+                    .filter(f -> f.weight() == Finding.Weight.STOP)
+                    .forEach(findings::add);
+        }
+        if (findings.isEmpty()) {
             newest.getChildren().add(Nodes.label("Nothing odd about it.", "caption"));
         }
-        report.findings().stream()
-                .limit(4)
+        findings.stream()
+                .limit(MOST_FINDINGS)
                 .forEach(finding -> newest.getChildren().add(line(finding)));
-        if (report.findings().size() > 4) {
+        if (findings.size() > MOST_FINDINGS) {
             newest.getChildren()
-                    .add(Nodes.label((report.findings().size() - 4) + " more on the page Captured.", "caption"));
+                    .add(Nodes.label((findings.size() - MOST_FINDINGS) + " more on the page Captured.", "caption"));
         }
     }
 

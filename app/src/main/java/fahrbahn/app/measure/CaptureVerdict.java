@@ -6,6 +6,7 @@ import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.words.FindingWords;
 import fahrbahn.words.Words;
 import java.util.Comparator;
 import java.util.List;

@@ -7,6 +7,7 @@ import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.SurfacePair;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
+import fahrbahn.words.FindingWords;
 import fahrbahn.words.Words;
 import java.util.List;
 import javafx.scene.control.Button;

@@ -8,6 +8,7 @@ import fahrbahn.core.quality.RoomLight;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
+import fahrbahn.words.FindingWords;
 import java.util.List;
 import java.util.Map;
 import javafx.geometry.Pos;

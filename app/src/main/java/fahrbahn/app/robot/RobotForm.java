@@ -61,14 +61,14 @@ final class RobotForm {
                                 "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.",
                                 s -> s.robot().drive().trackWidthMm(),
                                 (s, v) -> with(s, d -> d.withTrackWidthMm(v)))
-                        .asks(Questions.typical(80, 200, "mm")),
+                        .asks(Questions.TRACK_WIDTH),
                 fields.number(
                                 "freeSpeed",
                                 "free speed, mm/s",
                                 "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.",
                                 s -> s.robot().drive().freeSpeedMmPerS(),
                                 (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v)))
-                        .asks(Questions.typical(150, 1000, "mm/s")),
+                        .asks(Questions.FREE_SPEED),
                 fields.number(
                                 "lag",
                                 "lag, ms",
@@ -160,7 +160,7 @@ final class RobotForm {
                                 s -> millis(s.robot().loop().periodS()),
                                 (s, v) -> s.withLoop(
                                         new Loop(v / 1000, s.robot().loop().delayS())))
-                        .asks(Questions.typical(2, 50, "ms")),
+                        .asks(Questions.LOOP_TIME),
                 fields.number(
                                 "delay",
                                 "delay, ms",
@@ -194,7 +194,7 @@ final class RobotForm {
                                 "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.",
                                 s -> s.robot().chassis().sensorHeightMm(),
                                 (s, v) -> chassis(s, c -> c.withSensorHeightMm(v)))
-                        .asks(Questions.typical(3, 20, "mm")),
+                        .asks(Questions.SENSOR_HEIGHT),
                 fields.number(
                         "support",
                         "third support, mm",

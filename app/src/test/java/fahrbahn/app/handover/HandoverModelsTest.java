@@ -60,6 +60,36 @@ class HandoverModelsTest extends InShop {
         return shop.handover().verdictProperty().get();
     }
 
+    /** Captured twice on the same surface: the card does not pass over it. */
+    @Test
+    void aCardSaysThatDarkAndLightAreTooAlike() {
+        later(5);
+        shop.season()
+                .measurements()
+                .addCaptures(List.of(
+                        Shop.capture(Capture.DARK, clock.now, 700, 690, shop),
+                        Shop.capture(Capture.LIGHT, clock.now, 700, 690, shop)));
+        shop.handover().card().look();
+        assertThat(shop.handover()
+                        .card()
+                        .shownProperty()
+                        .get()
+                        .orElseThrow()
+                        .card()
+                        .stale())
+                .anyMatch(line -> line.startsWith("Dark and light: Sensor left"));
+        capture();
+        shop.handover().card().look();
+        assertThat(shop.handover()
+                        .card()
+                        .shownProperty()
+                        .get()
+                        .orElseThrow()
+                        .card()
+                        .stale())
+                .noneMatch(line -> line.startsWith("Dark and light: Sensor left"));
+    }
+
     @Test
     void whatIsHandedOverIsRememberedByRobotAndCanBeTakenBack() throws Exception {
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.OPEN);

@@ -97,6 +97,18 @@ class LawPageTest extends InWindow {
                 () -> law().options()
                         .patterns()
                         .containsAll(java.util.List.of(new Options.Pattern("00", 0), new Options.Pattern("10", 21))));
+        typeIn("code10", "");
+        until(
+                "empty",
+                () -> law().options().patterns().stream()
+                        .noneMatch(p -> p.bits().equals("10")));
+        robot.type(KeyCode.ESCAPE, KeyCode.F);
+        until(
+                "the usual one",
+                () -> law().options().patterns().stream().anyMatch(p -> p.bits().equals("10") && p.steering() > 0));
+        until(
+                "nothing is empty that has a usual one",
+                () -> !robot.lookup("#fillCodes").query().isVisible());
         double target = law().target();
         typeIn("threshold1", "44");
         until("one of its own", () -> law().options().thresholds().equals(java.util.List.of(target, 44.0)));

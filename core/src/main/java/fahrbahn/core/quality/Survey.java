@@ -61,6 +61,11 @@ public record Survey(
                 .findFirst();
     }
 
+    /** The first of these sensors that must not have a level, by what is about it. */
+    public Optional<Finding> stop(List<String> sensors) {
+        return sensors.stream().map(this::stop).flatMap(Optional::stream).findFirst();
+    }
+
     /** Whether these captures are among those it judged. */
     public boolean judged(List<Capture> some) {
         Set<String> ids = captures.stream().map(r -> r.capture().id()).collect(Collectors.toSet());

@@ -1,4 +1,4 @@
-package fahrbahn.app.measure;
+package fahrbahn.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,9 +1,8 @@
-package fahrbahn.app.measure;
+package fahrbahn.words;
 
 import fahrbahn.core.quality.Agreement;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.quality.RoomLight;
-import fahrbahn.words.Words;
 
 /** What the core finds about readings, as a coach would be told. */
 public final class FindingWords {
