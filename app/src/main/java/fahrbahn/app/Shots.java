@@ -197,8 +197,7 @@ public final class Shots extends Application {
                     case GAINS ->
                         workshop.gains().pictureProperty().get().stream()
                                 .anyMatch(p -> p.advice().done());
-                    case HANDOVER ->
-                        workshop.handover().card().shownProperty().get().isPresent();
+                    case HANDOVER -> workshop.handover().card().shown().get().isPresent();
                     case DRIVE -> workshop.drive().freshnessProperty().get().mark() == Freshness.Mark.FRESH;
                     default -> workshop.robot().freshnessProperty().get().mark() != Freshness.Mark.MISSING;
                 };

@@ -1,9 +1,8 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.DetourChoice;
 import fahrbahn.core.detour.PlannedMove;
@@ -19,7 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -32,13 +30,10 @@ final class DetourModel {
 
     private final Season season;
     private final Supplier<Optional<Ground>> ground;
-    private final Errand<Answer> errand;
-    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Answer> answer;
     private final ReadOnlyObjectWrapper<Boolean> byTouch = new ReadOnlyObjectWrapper<>(false);
-    private Optional<Wanted> wanted = Optional.empty();
-    private String problem = "";
 
-    private record Wanted(Setup setup, Task task) {}
+    private record Obstacle(Setup setup, Task task) {}
 
     record Answer(Setup setup, Task task, DetourChoice touch, DetourChoice distance) {
         DetourChoice of(boolean byTouch) {
@@ -50,15 +45,14 @@ final class DetourModel {
         }
     }
 
-    DetourModel(Season season, Errands errands, Supplier<Optional<Ground>> ground) {
+    DetourModel(Season season, State state, Supplier<Optional<Ground>> ground) {
         this.season = season;
         this.ground = ground;
-        this.errand = errands.errand("The detours");
+        this.answer = state.derive("The detours", this::obstacle, DetourModel::drive);
     }
 
-    /** Empty as long as nobody looked, while it is driven, and when it cannot be. */
-    ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
-        return answer.getReadOnlyProperty();
+    Derived<Answer> answer() {
+        return answer;
     }
 
     /** Whether the way after touch is drawn, or that after distance. */
@@ -68,19 +62,6 @@ final class DetourModel {
 
     void otherApproach() {
         byTouch.set(!byTouch.get());
-    }
-
-    ReadOnlyBooleanProperty runningProperty() {
-        return errand.runningProperty();
-    }
-
-    double progress() {
-        return errand.progress();
-    }
-
-    /** Why there is no answer; empty when there is one, or one is on its way. */
-    String problem() {
-        return problem;
     }
 
     /** The first obstacle on the table in hand. */
@@ -130,26 +111,15 @@ final class DetourModel {
                 setup.withLaw(setup.law().withOptions(setup.law().options().withObstacle(move))));
     }
 
-    /** Somebody looks: the runs are driven, unless they have been. */
-    void look() {
-        // What its program does about obstacles is what is looked for here.
+    /** What its program does about obstacles is what is looked for here. */
+    private Obstacle obstacle() {
         Setup setup = season.setupOrGuess();
         Setup plain =
                 setup.withLaw(setup.law().withOptions(setup.law().options().withObstacle(Optional.empty())));
-        Wanted now = new Wanted(plain, task());
-        if (wanted.isPresent() && wanted.get().equals(now)) {
-            return;
-        }
-        wanted = Optional.of(now);
-        problem = "";
-        answer.set(Optional.empty());
-        errand.runToEnd(job -> drive(now, job), ending -> {
-            problem = Ending.words(ending);
-            answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
-        });
+        return new Obstacle(plain, task());
     }
 
-    private static Answer drive(Wanted now, Job job) {
+    private static Answer drive(Obstacle now, Job job) {
         List<DetourChoice> both = List.of(now.task().touch(), now.task().distance()).stream()
                 .map(approach -> DetourChoice.of(
                         now.setup(), now.task(), approach, Spread.TYPICAL, RUNS, SEED, Workers.all(), job))

@@ -6,6 +6,7 @@ import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.Detour;
 import fahrbahn.core.detour.DetourTrial;
@@ -54,9 +55,9 @@ final class DetourPage {
         Action other = new Action("otherApproach", "Touch or distance", KeyCode.A, model::otherApproach);
         Action use = new Action("useDetour", "Put it into the program", KeyCode.U, model::useShown);
         Action out = new Action("takeOutDetour", "Take it out", KeyCode.X, model::takeOut);
-        progress.visibleProperty().bind(model.runningProperty());
+        progress.visibleProperty().bind(model.answer().computingProperty());
         progress.managedProperty().bind(progress.visibleProperty());
-        model.answerProperty().addListener(o -> refresh());
+        model.answer().valueProperty().addListener(o -> refresh());
         model.byTouchProperty().addListener(o -> refresh());
         model.setupProperty().addListener(o -> refresh());
         refresh();
@@ -69,8 +70,8 @@ final class DetourPage {
                 Nodes.panel("The obstacle and the robot", verdict, where, fields()),
                 Nodes.grow(Nodes.row(Nodes.grow(Nodes.panel("From above", drawn, Nodes.grow(picture))), side)));
         return new Pages.Page(body, List.of(other, use, out), nowNs -> {
-            model.look();
-            progress.setProgress(model.progress());
+            model.answer().show();
+            progress.setProgress(model.answer().progress());
         });
     }
 
@@ -184,14 +185,14 @@ final class DetourPage {
 
     private void refresh() {
         shown.forEach(Runnable::run);
-        Optional<Answer> answer = model.answerProperty().get();
+        Value<Answer> value = model.answer().value();
+        Optional<Answer> answer = value.ready();
         boolean byTouch = model.byTouchProperty().get();
         picture.show(answer.orElse(null), byTouch);
         where.setText(DetourWords.where(model.standing()) + " "
                 + DetourWords.inProgram(model.moveOfProgram(), model.shownMove()));
         drawn.setText("The way when it is found by " + (byTouch ? "touch" : "distance"));
-        verdict.setText(answer.map(DetourWords::verdict)
-                .orElse(model.problem().isEmpty() ? DetourWords.DRIVING : model.problem()));
+        verdict.setText(answer.map(DetourWords::verdict).orElseGet(() -> value.absence(DetourWords.DRIVING)));
         table.getChildren().clear();
         answer.ifPresent(this::fill);
     }

@@ -7,6 +7,7 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.State;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Setup;
@@ -73,11 +74,12 @@ public final class DriveModel extends StationModel {
      */
     public DriveModel(
             Season season,
-            Errands errands,
+            State state,
             Supplier<Optional<Ground>> tableInHand,
             Supplier<Map<Constant, Double>> known,
             LiveModel live) {
         super(season);
+        Errands errands = state.errands();
         this.courses = new Courses(season, tableInHand);
         this.known = known;
         this.oneErrand = errands.errand("The run");
@@ -86,8 +88,8 @@ public final class DriveModel extends StationModel {
         many.oddsProperty().addListener(o -> many.oddsProperty().get().ifPresent(this::counted));
         this.files = new DriveFiles(errands.errand("The file"));
         this.two = new TwoModel(season, errands, this::ground, this::compared);
-        this.stops = new StopModel(season, errands);
-        this.detours = new DetourModel(season, errands, tableInHand);
+        this.stops = new StopModel(season, state);
+        this.detours = new DetourModel(season, state, tableInHand);
         this.log = new LogModel(season, errands, this::ground, live, this::logged);
         this.running =
                 Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());

@@ -1,9 +1,8 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
@@ -17,7 +16,6 @@ import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
@@ -30,56 +28,41 @@ final class StopModel {
     private static final long SEED = 1;
 
     private final Season season;
-    private final Errand<Answer> errand;
-    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Answer> answer;
+    private final Derived<Back> back;
     private final ReadOnlyObjectWrapper<Rule> inHand = new ReadOnlyObjectWrapper<>(Rule.TIMER);
-    private Optional<Wanted> wanted = Optional.empty();
-    private String problem = "";
-    private final Errand<Back> backErrand;
-    private final ReadOnlyObjectWrapper<Optional<Back>> back = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Optional<WantedBack> wantedBack = Optional.empty();
 
-    private record Wanted(Setup setup, StopPlan plan) {}
+    private record Stops(Setup setup, StopPlan plan) {}
 
-    private record WantedBack(Wanted of, Rule rule) {}
+    private record Return(Stops of, Rule rule) {}
 
     /** There and back again, out by one rule. */
     record Back(Rule rule, double windowMm, ReturnTrial trial) {}
 
     record Answer(Setup setup, StopPlan plan, StopShares shares) {}
 
-    StopModel(Season season, Errands errands) {
+    StopModel(Season season, State state) {
         this.season = season;
-        this.errand = errands.errand("The stops");
-        this.backErrand = errands.errand("The way back");
+        this.answer = state.derive("The stops", this::stops, StopModel::drive);
+        this.back = state.derive("The way back", () -> new Return(stops(), inHand.get()), StopModel::driveBack);
     }
 
-    /** Empty as long as nobody looked, while it is driven, and when it cannot be. */
-    ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
-        return answer.getReadOnlyProperty();
+    private Stops stops() {
+        return new Stops(season.setupOrGuess(), plan());
     }
 
-    /** By the rule in hand; empty as long as nobody looked, while it is driven, and when it cannot be. */
-    ReadOnlyObjectProperty<Optional<Back>> backProperty() {
-        return back.getReadOnlyProperty();
+    Derived<Answer> answer() {
+        return answer;
+    }
+
+    /** Out by the rule in hand, and back again. */
+    Derived<Back> back() {
+        return back;
     }
 
     /** The rule of which it is told what would make it better. */
     ReadOnlyObjectProperty<Rule> inHandProperty() {
         return inHand.getReadOnlyProperty();
-    }
-
-    ReadOnlyBooleanProperty runningProperty() {
-        return errand.runningProperty();
-    }
-
-    double progress() {
-        return errand.progress();
-    }
-
-    /** Why there is no answer; empty when there is one, or one is on its way. */
-    String problem() {
-        return problem;
     }
 
     StopPlan plan() {
@@ -101,42 +84,20 @@ final class StopModel {
         inHand.set(all[Math.floorMod(inHand.get().ordinal() + by, all.length)]);
     }
 
-    /** Somebody looks: the runs are driven, unless they have been. */
-    void look() {
-        Wanted now = new Wanted(season.setupOrGuess(), plan());
-        lookBack(new WantedBack(now, inHand.get()));
-        if (wanted.isPresent() && wanted.get().equals(now)) {
-            return;
-        }
-        wanted = Optional.of(now);
-        problem = "";
-        answer.set(Optional.empty());
-        errand.runToEnd(job -> drive(now, job), ending -> {
-            problem = Ending.words(ending);
-            answer.set(ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
-        });
+    /** Somebody looks. */
+    void show() {
+        answer.show();
+        back.show();
     }
 
-    private void lookBack(WantedBack now) {
-        if (wantedBack.isPresent() && wantedBack.get().equals(now)) {
-            return;
-        }
-        wantedBack = Optional.of(now);
-        back.set(Optional.empty());
-        backErrand.runToEnd(
-                job -> driveBack(now, job),
-                ending -> back.set(
-                        ending instanceof Ending.Done<Back> done ? Optional.of(done.result()) : Optional.empty()));
-    }
-
-    private static Back driveBack(WantedBack now, Job job) {
+    private static Back driveBack(Return now, Job job) {
         StopPlan plan = now.of().plan();
         ReturnTrial trial = ReturnTrial.of(
                 now.of().setup(), plan.sensing(), now.rule(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
         return new Back(now.rule(), plan.windowMm(), trial);
     }
 
-    private static Answer drive(Wanted now, Job job) {
+    private static Answer drive(Stops now, Job job) {
         StopShares shares =
                 StopShares.of(now.setup(), now.plan().sensing(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
         return new Answer(now.setup(), now.plan(), shares);

@@ -2,9 +2,11 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.StopModel.Answer;
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.Sensing;
 import fahrbahn.words.StoppingWords;
@@ -51,14 +53,15 @@ final class StopPage {
     Pages.Page page() {
         Action before = new Action("ruleBefore", "Rule above", KeyCode.UP, () -> model.move(-1));
         Action after = new Action("ruleAfter", "Rule below", KeyCode.DOWN, () -> model.move(1));
-        progress.visibleProperty().bind(model.runningProperty());
+        progress.visibleProperty().bind(model.answer().computingProperty());
         progress.managedProperty().bind(progress.visibleProperty());
-        model.answerProperty().addListener(o -> refresh());
-        model.inHandProperty().addListener(o -> refresh());
-        model.backProperty().addListener(o -> showBack());
+        model.inHandProperty().addListener(o -> {
+            refresh();
+            showBack();
+        });
         model.runs().addListener((InvalidationListener) o -> refresh());
-        refresh();
-        showBack();
+        Follow.of(model.answer(), this::refresh, picture, better);
+        Follow.of(model.back(), this::showBack, back);
         VBox side = Nodes.column(Nodes.panel("What would make it better", betterHead, better));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
@@ -75,8 +78,8 @@ final class StopPage {
                                 backPanel())),
                         side)));
         return new Pages.Page(body, List.of(before, after), nowNs -> {
-            model.look();
-            progress.setProgress(model.progress());
+            model.show();
+            progress.setProgress(model.answer().progress());
         });
     }
 
@@ -139,13 +142,13 @@ final class StopPage {
 
     private void refresh() {
         shown.forEach(Runnable::run);
-        Optional<Answer> answer = model.answerProperty().get();
+        Value<Answer> value = model.answer().value();
+        Optional<Answer> answer = value.ready();
         Rule rule = model.inHandProperty().get();
-        picture.show(answer.orElse(null), rule);
-        verdict.setText(
-                answer.map(StopWords::verdict).orElse(model.problem().isEmpty() ? StopWords.DRIVING : model.problem()));
+        answer.ifPresent(a -> picture.show(a, rule));
+        verdict.setText(answer.map(StopWords::verdict).orElseGet(() -> value.absence(StopWords.DRIVING)));
         betterHead.setText("Stopping by " + StoppingWords.name(rule));
-        better.getChildren().setAll(answer.map(a -> better(a, rule)).orElse(List.of()));
+        answer.ifPresent(a -> better.getChildren().setAll(better(a, rule)));
     }
 
     private VBox backPanel() {
@@ -156,11 +159,11 @@ final class StopPage {
 
     private void showBack() {
         backHead.setText(StopWords.backHead(model.inHandProperty().get()));
-        back.getChildren().clear();
-        model.backProperty().get().ifPresentOrElse(this::fillBack, () -> back.add(Nodes.cell(StopWords.DRIVING), 0, 0));
+        model.back().get().ifPresent(this::fillBack);
     }
 
     private void fillBack(StopModel.Back answer) {
+        back.getChildren().clear();
         String window = "home within " + Words.number(answer.windowMm(), 3) + " mm";
         String[] heads = {"way back", "along, mm", "across, mm", "heading, deg", window};
         for (int i = 0; i < heads.length; i++) {

@@ -160,6 +160,8 @@ public final class Errand<T> {
             return new Ending.Done<>(work.run(job));
         } catch (CancelledException stopped) {
             return new Ending.Stopped<>();
+        } catch (RefusedException refused) {
+            return new Ending.Refused<>(refused.getMessage());
         } catch (BadValueException | BadFileException refused) {
             return new Ending.Refused<>(Refusals.sentence(refused));
         } catch (RuntimeException | OutOfMemoryError broken) {

@@ -1,12 +1,13 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
+import fahrbahn.app.state.Value;
 import fahrbahn.card.LaneChart;
 import fahrbahn.card.LanePicture;
 import fahrbahn.card.LanePicture.Advised;
@@ -33,11 +34,9 @@ public final class GainsModel extends StationModel {
     /** The same robot gets the same advice. */
     private static final long SEED = 1;
 
-    private final Errand<LanePicture> errand;
-    private final Errand<Optional<TwinAdvice>> adviceErrand;
+    private final Derived<LanePicture> lane;
+    private final Derived<Optional<TwinAdvice>> advice;
     private final Errand<String> saveErrand;
-    private Setup advisedFor;
-    private Advised advised = Advised.NOT_YET;
 
     /** For what the pair was asked for that was not there yet: another robot, or a change, and it is not wanted any more. */
     private Setup useFor;
@@ -49,7 +48,6 @@ public final class GainsModel extends StationModel {
     private final TransferModel transfer;
     private final Consumer<String> told;
     private final Supplier<Map<Constant, Double>> known;
-    private String problem = "";
     private final ReadOnlyObjectWrapper<Optional<LanePicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /**
@@ -58,21 +56,26 @@ public final class GainsModel extends StationModel {
      */
     public GainsModel(
             Season season,
-            Errands errands,
+            State state,
             Supplier<Optional<Ground>> tableInHand,
             Supplier<Map<Constant, Double>> known,
             Stopwatch watch) {
         super(season);
-        this.next = new NextModel(season, tableInHand, known, this, watch, errands);
-        this.map = new MapModel(season, tableInHand, this, errands);
-        this.response = new ResponseModel(season, map, this, errands);
-        this.transfer = new TransferModel(season, this, errands);
-        this.goal = new GoalModel(season, tableInHand, this, errands);
-        this.errand = errands.errand("The lane");
-        this.adviceErrand = errands.errand("The gains to try");
-        this.saveErrand = errands.errand("Saving the picture");
-        this.told = errands.tell();
+        this.next = new NextModel(season, tableInHand, known, this, watch, state);
+        this.map = new MapModel(season, tableInHand, this, state.errands());
+        this.response = new ResponseModel(season, map, this, state);
+        this.transfer = new TransferModel(season, this, state);
+        this.goal = new GoalModel(season, tableInHand, this, state.errands());
+        this.lane = state.derive("The lane", season::setupOrGuess, (setup, job) -> LanePicture.of(setup));
+        this.advice = state.derive(
+                "The gains to try",
+                () -> withoutGains(season.setupOrGuess()),
+                (setup, job) -> TwinAdvisor.advise(setup, SEED, Workers.all(), job));
+        this.saveErrand = state.errands().errand("Saving the picture");
+        this.told = state.errands().tell();
         this.known = known;
+        lane.valueProperty().addListener(o -> judge());
+        advice.valueProperty().addListener(o -> advised());
         season.setupProperty().addListener(o -> compute());
         compute();
     }
@@ -95,7 +98,8 @@ public final class GainsModel extends StationModel {
 
     /** What the next trial is to be set to, in words; empty until the page has worked it out. */
     public Optional<String> nextTrial() {
-        return next.current()
+        return next.answer()
+                .get()
                 .flatMap(answer -> answer.next().next())
                 .map(c -> "Kp " + Words.number(c.kp()) + ", Kd " + Words.number(c.kd()) + " at "
                         + Words.number(c.baseCommand()));
@@ -110,22 +114,24 @@ public final class GainsModel extends StationModel {
         return picture.getReadOnlyProperty();
     }
 
+    /** The lane is judged whether it is looked at or not. */
     private void compute() {
-        Setup setup = season.setupOrGuess();
-        errand.runToEnd(job -> LanePicture.of(setup), ending -> {
-            picture.set(
-                    ending instanceof Ending.Done<LanePicture> done
-                            ? Optional.of(done.result().with(known(setup)))
-                            : Optional.empty());
-            problem = Ending.words(ending);
-            judge();
-            if (withoutGains(setup).equals(useFor)) {
-                advise();
-                useIfThere();
-            } else {
-                useFor = null;
-            }
-        });
+        lane.show();
+        if (useFor != null && withoutGains(season.setupOrGuess()).equals(useFor)) {
+            advice.show();
+            useIfThere();
+        } else {
+            useFor = null;
+        }
+    }
+
+    private void advised() {
+        // A bend that the robot cannot be put on is refused with words: then nothing is to be found.
+        if (!advice.value().refusal().isEmpty()) {
+            told.accept(advice.value().refusal());
+        }
+        judge();
+        useIfThere();
     }
 
     /** Advice does not depend on the gains there are, so it stays while they alone are changed. */
@@ -140,86 +146,65 @@ public final class GainsModel extends StationModel {
                 .withBaseCommand(setup.robot().drive().fullCommand()));
     }
 
-    private Advised known(Setup setup) {
-        return withoutGains(setup).equals(advisedFor) ? advised : Advised.NOT_YET;
+    /** What the twin found, as far as it has. */
+    private Advised known() {
+        Value<Optional<TwinAdvice>> value = advice.value();
+        return new Advised(
+                value.ready().isPresent() || !value.refusal().isEmpty(),
+                value.ready().flatMap(found -> found));
     }
 
     /** Somebody looks: the table is made ready for the map, which the coach may turn to at any moment; then the twin tries pairs, unless it has. */
     public void look() {
         map.makeReady();
         if (!map.gettingReady()) {
-            advise();
+            advice.show();
         }
-    }
-
-    private void advise() {
-        Optional<LanePicture> shown = picture.get();
-        Setup wanted = shown.map(p -> withoutGains(p.setup())).orElse(null);
-        if (shown.isEmpty() || wanted.equals(advisedFor)) {
-            return;
-        }
-        advisedFor = wanted;
-        advised = Advised.NOT_YET;
-        Setup setup = shown.get().setup();
-        adviceErrand.runToEnd(job -> TwinAdvisor.advise(setup, SEED, Workers.all(), job), ending -> {
-            // A bend that the robot cannot be put on is refused with words: then nothing is to be found.
-            advised = new Advised(
-                    true, ending instanceof Ending.Done<Optional<TwinAdvice>> done ? done.result() : Optional.empty());
-            if (!Ending.words(ending).isEmpty()) {
-                told.accept(Ending.words(ending));
-            }
-            picture.set(picture.get().map(p -> p.with(known(p.setup()))));
-            judge();
-            useIfThere();
-        });
     }
 
     /** Nobody looks any more: what is looked at instead gets the processors. A pair that was asked for is still worked out. */
     void lookAway() {
-        if (adviceErrand.runningProperty().get() && useFor == null) {
-            adviceErrand.stop();
-            advisedFor = null;
+        if (useFor == null) {
+            advice.hide();
         }
     }
 
     /** How far the trying is, 0 to 1. */
     double progress() {
-        return adviceErrand.progress();
+        return advice.progress();
     }
 
     ReadOnlyBooleanProperty tryingProperty() {
-        return adviceErrand.runningProperty();
+        return advice.computingProperty();
     }
 
     /** Stops trying, until something is changed or the pair is asked for. */
     void stopTrying() {
-        adviceErrand.stop();
+        advice.stop();
         useFor = null;
     }
 
     private void judge() {
+        Value<LanePicture> value = lane.value();
+        picture.set(value.ready().map(p -> p.with(known())));
         if (picture.get().isPresent()) {
             say(GainsWords.verdict(picture.get().get()));
         } else {
-            say(problem.isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(problem));
+            say(value.refusal().isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(value.refusal()));
         }
+        useIfThere();
     }
 
     /** Takes the recommended pair, as soon as there is one. */
     public void useAdvice() {
         useFor = withoutGains(season.setupOrGuess());
-        if (!advised.done() && !adviceErrand.runningProperty().get()) {
-            advisedFor = null; // it was stopped
-        }
-        advise();
+        advice.again();
         useIfThere();
     }
 
     private void useIfThere() {
         Optional<LanePicture> shown = picture.get();
-        boolean asked = shown.isPresent()
-                && withoutGains(shown.get().setup()).equals(useFor)
-                && withoutGains(season.setupOrGuess()).equals(useFor);
+        boolean asked = shown.isPresent() && withoutGains(season.setupOrGuess()).equals(useFor);
         if (asked && shown.get().advice().done()) {
             useFor = null;
             shown.get()

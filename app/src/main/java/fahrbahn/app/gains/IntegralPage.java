@@ -1,13 +1,14 @@
 package fahrbahn.app.gains;
 
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Questions;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.tuning.IntegralTrade;
 import fahrbahn.words.Words;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -30,8 +31,7 @@ final class IntegralPage {
     }
 
     Pages.Page page() {
-        model.answerProperty().addListener(o -> refresh());
-        refresh();
+        Follow.of(model.answer(), this::refresh, trade);
         refreshKi();
         return new Pages.Page(
                 Nodes.column(
@@ -41,7 +41,7 @@ final class IntegralPage {
                                 trade,
                                 Nodes.wrapped(ResponseWords.INTEGRAL, "caption"))),
                 List.of(),
-                nowNs -> model.look());
+                nowNs -> model.answer().show());
     }
 
     /** The gain as set, whatever the map's point. */
@@ -50,11 +50,11 @@ final class IntegralPage {
     }
 
     private void refresh() {
-        Optional<ResponseModel.Answer> answer = model.answerProperty().get();
-        words.setText(answer.map(ResponseWords::integral)
-                .orElse(model.problem().isEmpty() ? ResponseWords.ASKED : model.problem()));
-        answer.ifPresent(a -> trade.getChildren()
-                .setAll(table(a.integral(), a.setup().robot().loop().periodS())));
+        Value<ResponseModel.Answer> answer = model.answer().value();
+        words.setText(answer.ready().map(ResponseWords::integral).orElseGet(() -> answer.absence(ResponseWords.ASKED)));
+        answer.ready()
+                .ifPresent(a -> trade.getChildren()
+                        .setAll(table(a.integral(), a.setup().robot().loop().periodS())));
     }
 
     private static GridPane table(List<IntegralTrade.Row> rows, double periodS) {

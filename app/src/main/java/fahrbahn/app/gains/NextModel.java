@@ -1,10 +1,10 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.belief.Candidate;
 import fahrbahn.core.belief.Learnt;
 import fahrbahn.core.belief.NextTrial;
@@ -12,6 +12,7 @@ import fahrbahn.core.belief.Prior;
 import fahrbahn.core.belief.Story;
 import fahrbahn.core.belief.Trial;
 import fahrbahn.core.belief.Wish;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
@@ -34,9 +35,6 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /**
  * The ladder so far and the next trial. Trials are runs of the log book: those of this robot as it is, gains and speed aside, on the table in hand,
@@ -53,15 +51,19 @@ public final class NextModel {
     private final Supplier<Map<Constant, Double>> known;
     private final GainsModel gains;
     private final Stopwatch watch;
-    private final Errand<Answer> errand;
+    private final Derived<Answer> answer;
     private final Practice practice;
     private final Consumer<String> tell;
-    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private String problem = "";
-    private Wanted wanted;
     private double alongMm = Double.NaN;
 
-    private record Wanted(Setup setup, Prior prior, Optional<Ground> ground, Goal goal, int left, List<Trial> trials) {}
+    private record Evening(Setup setup, Prior prior, Ground ground, Goal goal, int left, List<Trial> trials) {
+        Answer next(Job job) {
+            Story story = new Story(setup, prior, ground, goal, left, trials);
+            NextTrial next = NextTrial.of(story, SEED, Workers.all(), job);
+            Story before = new Story(setup, prior, ground, goal, left, List.of());
+            return new Answer(story, next, trials.isEmpty() ? next : NextTrial.of(before, SEED, Workers.all(), job));
+        }
+    }
 
     /** What is tried next after a story, and what the belief was before any of it. */
     public record Answer(Story story, NextTrial next, NextTrial first) {}
@@ -72,43 +74,27 @@ public final class NextModel {
             Supplier<Map<Constant, Double>> known,
             GainsModel gains,
             Stopwatch watch,
-            Errands errands) {
+            State state) {
         this.season = season;
         this.tableInHand = tableInHand;
         this.known = known;
         this.gains = gains;
         this.watch = watch;
-        this.errand = errands.errand("The next trial");
-        this.tell = errands.tell();
-        this.practice = new Practice(season, tableInHand, errands);
+        this.tell = state.errands().tell();
+        this.practice = new Practice(season, tableInHand, state.errands());
+        this.answer = state.derive(
+                "The next trial",
+                () -> new Evening(setup(), prior(), table(), goal(), left(), trials()),
+                Evening::next);
     }
 
-    public ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
-        return answer.getReadOnlyProperty();
+    /** What is next for the robot in hand on the table in hand, after all its trials. */
+    public Derived<Answer> answer() {
+        return answer;
     }
 
-    /** What is next for the robot in hand on the table in hand, after all its trials; empty while that is being worked out. */
-    Optional<Answer> current() {
-        return answer.get()
-                .filter(a -> isOf(a.story(), setup(), tableInHand.get()))
-                .filter(a -> a.story().trials().equals(trials()));
-    }
-
-    private static boolean isOf(Story story, Setup setup, Optional<Ground> ground) {
-        return ground.filter(story.course()::equals).isPresent()
-                && withoutWhatIsTuned(story.setup()).equals(withoutWhatIsTuned(setup));
-    }
-
-    ReadOnlyBooleanProperty thinkingProperty() {
-        return errand.runningProperty();
-    }
-
-    double progress() {
-        return errand.progress();
-    }
-
-    String problem() {
-        return problem;
+    private Ground table() {
+        return tableInHand.get().orElseThrow(() -> new RefusedException(NextTrialWords.NO_TABLE));
     }
 
     Stopwatch watch() {
@@ -173,7 +159,7 @@ public final class NextModel {
     Map<Constant, Measured> learnt() {
         return practice.robot().isPresent()
                 ? Map.of()
-                : current()
+                : answer.get()
                         .map(a -> Learnt.of(
                                 a.next().belief(),
                                 a.first().belief(),
@@ -188,7 +174,7 @@ public final class NextModel {
                 facts.add(new Fact(constant, measured, List.of(NextTrialWords.BY_TRIALS), season.basisNow())));
         if (!facts.isEmpty()) {
             season.measurements().use(facts, UnaryOperator.identity());
-        } else if (current().isEmpty()) {
+        } else if (answer.get().isEmpty()) {
             tell.accept(NextTrialWords.NOT_YET);
         }
     }
@@ -220,38 +206,6 @@ public final class NextModel {
                 && run.source() == Run.Source.TABLE
                 && run.outcome().seen().isPresent()
                 && run.robot().equals(season.handProperty().get().robot());
-    }
-
-    /** Somebody looks: thinks, unless it has about just this. */
-    public void look() {
-        List<Trial> trials = trials();
-        Wanted now = new Wanted(setup(), prior(), tableInHand.get(), goal(), left(), trials);
-        if (now.equals(wanted)) {
-            return;
-        }
-        wanted = now;
-        problem = "";
-        // Of the same robot the last answer stands until the next is there; of another it would mislead.
-        answer.set(answer.get().filter(a -> isOf(a.story(), now.setup(), now.ground())));
-        if (now.ground().isEmpty()) {
-            problem = NextTrialWords.NO_TABLE;
-            errand.stop();
-            return;
-        }
-        Ground ground = now.ground().get();
-        errand.runToEnd(
-                job -> {
-                    Story story = new Story(now.setup(), now.prior(), ground, now.goal(), now.left(), trials);
-                    Story before = new Story(now.setup(), now.prior(), ground, now.goal(), now.left(), List.of());
-                    NextTrial next = NextTrial.of(story, SEED, Workers.all(), job);
-                    return new Answer(
-                            story, next, trials.isEmpty() ? next : NextTrial.of(before, SEED, Workers.all(), job));
-                },
-                ending -> {
-                    problem = Ending.words(ending);
-                    answer.set(
-                            ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
-                });
     }
 
     /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
@@ -287,7 +241,7 @@ public final class NextModel {
         if (practice.robot().isPresent()) {
             return;
         }
-        current().ifPresentOrElse(this::use, () -> tell.accept(NextTrialWords.NOT_YET));
+        answer.get().ifPresentOrElse(this::use, () -> tell.accept(NextTrialWords.NOT_YET));
     }
 
     private void use(Answer there) {
@@ -303,8 +257,6 @@ public final class NextModel {
 
     /** The hidden robot drives what is next. */
     void driveHidden() {
-        if (!errand.runningProperty().get()) {
-            current().map(a -> a.next().next().orElse(a.next().best())).ifPresent(practice::drive);
-        }
+        answer.get().map(a -> a.next().next().orElse(a.next().best())).ifPresent(practice::drive);
     }
 }

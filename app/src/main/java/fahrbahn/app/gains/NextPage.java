@@ -3,11 +3,13 @@ package fahrbahn.app.gains;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SeenActions;
 import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.belief.Belief;
 import fahrbahn.core.belief.HiddenTable;
 import fahrbahn.core.tuning.Goal;
@@ -92,7 +94,6 @@ final class NextPage {
                         "Practise with a robot that has secrets; nothing of it goes into the log book",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
                         secrets));
-        model.answerProperty().addListener(o -> refresh(use, keep));
         run.setMinHeight(RUN_HEIGHT);
         run.setPrefHeight(RUN_HEIGHT);
         model.practice().hiddenProperty().addListener(o -> {
@@ -100,16 +101,16 @@ final class NextPage {
             refresh(use, keep);
         });
         practising(sights, drive, reveal, watch);
-        refresh(use, keep);
-        progress.visibleProperty().bind(model.thinkingProperty());
-        progress.managedProperty().bind(model.thinkingProperty());
+        Follow.of(model.answer(), () -> refresh(use, keep), ranges, learnt);
+        progress.visibleProperty().bind(model.answer().computingProperty());
+        progress.managedProperty().bind(model.answer().computingProperty());
         List<Action> actions = new ArrayList<>(List.of(use, count, keep, practise, drive, reveal));
         actions.addAll(sights);
         actions.addAll(watch.actions());
         return new Pages.Page(Nodes.row(Nodes.grow(main), side), actions, nowNs -> {
-            model.look();
+            model.answer().show();
             watch.frame();
-            progress.setProgress(model.progress());
+            progress.setProgress(model.answer().progress());
         });
     }
 
@@ -139,21 +140,24 @@ final class NextPage {
     }
 
     private void refresh(Action use, Action keep) {
-        Optional<NextModel.Answer> answer = model.answerProperty().get();
+        Value<NextModel.Answer> value = model.answer().value();
+        Optional<NextModel.Answer> answer = value.ready();
         boolean practising = model.practice().hiddenProperty().get().isPresent();
         left.show(model.left());
         goals.show(model.goal());
         along.show(model.alongMm());
         use.button().setDisable(answer.isEmpty() || practising);
         reason.setText(answer.map(a -> NextTrialWords.reason(a, practising))
-                .orElse(model.problem().isEmpty() ? NextTrialWords.THINKING : model.problem()));
+                .orElseGet(() -> value.absence(NextTrialWords.THINKING)));
         ladder.setText(NextTrialWords.ladder(model.trials()));
         plot.show(new LadderChart(model.trials(), answer.flatMap(a -> a.next().next())));
         String told = NextTrialWords.learnt(model.learnt());
-        learnt.setText(told);
-        Nodes.showIf(learnt, !told.isEmpty());
         Nodes.showIf(keep.button(), !told.isEmpty());
-        ranges.setText(answer.map(NextPage::ranges).orElse(""));
+        answer.map(NextPage::ranges).ifPresent(there -> {
+            ranges.setText(there);
+            learnt.setText(told);
+            Nodes.showIf(learnt, !told.isEmpty());
+        });
     }
 
     private static String ranges(NextModel.Answer answer) {

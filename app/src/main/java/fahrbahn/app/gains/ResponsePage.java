@@ -1,13 +1,14 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.tuning.PointResponse;
 import fahrbahn.core.twin.Trace;
 import fahrbahn.pen.TraceChart;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.control.Label;
 
 /** A step beside the path and the tightest bend, as the point in hand answers them. */
@@ -34,8 +35,7 @@ final class ResponsePage {
     }
 
     Pages.Page page() {
-        model.answerProperty().addListener(o -> refresh());
-        refresh();
+        Follow.of(model.answer(), this::refresh, step, bend);
         return new Pages.Page(
                 Nodes.column(
                         Nodes.panel("The point in hand, by the twin without noise", words),
@@ -43,14 +43,13 @@ final class ResponsePage {
                                 Nodes.grow(Nodes.panel("Set down beside its path on a straight", Nodes.grow(step))),
                                 Nodes.grow(Nodes.panel("Round the tightest bend to the left", Nodes.grow(bend)))))),
                 List.of(),
-                nowNs -> model.look());
+                nowNs -> model.answer().show());
     }
 
     private void refresh() {
-        Optional<ResponseModel.Answer> answer = model.answerProperty().get();
-        words.setText(answer.map(ResponseWords::of)
-                .orElse(model.problem().isEmpty() ? ResponseWords.ASKED : model.problem()));
-        answer.ifPresent(a -> {
+        Value<ResponseModel.Answer> answer = model.answer().value();
+        words.setText(answer.ready().map(ResponseWords::of).orElseGet(() -> answer.absence(ResponseWords.ASKED)));
+        answer.ready().ifPresent(a -> {
             double periodS = a.setup().robot().loop().periodS();
             PointResponse response = a.response();
             step.show(chart("Distance from its path after a step", response.step(), shown(response, periodS), periodS));

@@ -1,9 +1,8 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.law.GainUnits;
@@ -12,11 +11,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.Carried;
 import java.util.EnumMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Gains carried over: from the robot that they were chosen for to the robot as it is now, or as it is to become. */
 final class TransferModel {
@@ -25,11 +20,8 @@ final class TransferModel {
 
     private final Season season;
     private final GainsModel gains;
-    private final Errand<Answer> errand;
-    private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Answer> answer;
     private final Map<Changed, UnaryOperator<Setup>> changes = new EnumMap<>(Changed.class);
-    private Wanted wanted;
-    private String problem = "";
 
     /** What of the robot may become otherwise. */
     enum Changed {
@@ -42,7 +34,7 @@ final class TransferModel {
         MIXING
     }
 
-    private record Wanted(Setup from, Setup to) {}
+    private record Change(Setup from, Setup to) {}
 
     /** @param from with its gains */
     record Answer(Setup from, Setup to, Carried carried) {
@@ -51,10 +43,16 @@ final class TransferModel {
         }
     }
 
-    TransferModel(Season season, GainsModel gains, Errands errands) {
+    TransferModel(Season season, GainsModel gains, State state) {
         this.season = season;
         this.gains = gains;
-        this.errand = errands.errand("Gains carried over");
+        this.answer = state.derive(
+                "Gains carried over",
+                () -> new Change(from(), to()),
+                (change, job) -> new Answer(
+                        change.from(),
+                        change.to(),
+                        Carried.between(change.from(), change.to(), SEED, Workers.all(), job)));
         season.handProperty().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 forget(); // what is to change was said of the robot before
@@ -62,20 +60,8 @@ final class TransferModel {
         });
     }
 
-    ReadOnlyObjectProperty<Optional<Answer>> answerProperty() {
-        return answer.getReadOnlyProperty();
-    }
-
-    ReadOnlyBooleanProperty tryingProperty() {
-        return errand.runningProperty();
-    }
-
-    double progress() {
-        return errand.progress();
-    }
-
-    String problem() {
-        return problem;
+    Derived<Answer> answer() {
+        return answer;
     }
 
     /** The robot as it is to become, with the gains as set. */
@@ -119,26 +105,9 @@ final class TransferModel {
         changes.clear();
     }
 
-    /** Somebody looks: carried over, unless it has been. */
-    void look() {
-        Wanted now = new Wanted(from(), to());
-        if (now.equals(wanted)) {
-            return;
-        }
-        wanted = now;
-        errand.runToEnd(
-                job -> new Answer(
-                        now.from(), now.to(), Carried.between(now.from(), now.to(), SEED, Workers.all(), job)),
-                ending -> {
-                    problem = Ending.words(ending);
-                    answer.set(
-                            ending instanceof Ending.Done<Answer> done ? Optional.of(done.result()) : Optional.empty());
-                });
-    }
-
     /** Puts the changes on the robot, with the gains that come out best, as one step. */
     void use() {
-        answer.get().filter(a -> a.to().equals(to())).ifPresent(a -> {
+        answer.get().ifPresent(a -> {
             changes.clear();
             gains.become(a.to().withLaw(a.carried().best().law()));
         });

@@ -3,10 +3,12 @@ package fahrbahn.app.gains;
 import fahrbahn.app.gains.TransferModel.Changed;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Questions;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.law.GainUnits;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
@@ -59,9 +61,8 @@ final class TransferPage {
             model.forget();
             refreshFields();
         });
-        progress.visibleProperty().bind(model.tryingProperty());
-        model.answerProperty().addListener(o -> refresh(use));
-        refresh(use);
+        progress.visibleProperty().bind(model.answer().computingProperty());
+        Follow.of(model.answer(), () -> refresh(use), steering, share, ways);
         VBox units = Nodes.panel(
                 "The gains as set, per loop and in time",
                 Nodes.flow(units()),
@@ -78,8 +79,8 @@ final class TransferPage {
                         Nodes.flow(use.button(), forget.button(), progress)),
                 Nodes.row(Nodes.grow(Nodes.panel("The sums", steering, share, ways)), units));
         return new Pages.Page(body, List.of(use, forget), nowNs -> {
-            model.look();
-            progress.setProgress(model.progress());
+            model.answer().show();
+            progress.setProgress(model.answer().progress());
         });
     }
 
@@ -236,12 +237,12 @@ final class TransferPage {
 
     private void refresh(Action use) {
         refreshFields();
-        Optional<TransferModel.Answer> answer = model.answerProperty().get();
+        Value<TransferModel.Answer> value = model.answer().value();
+        Optional<TransferModel.Answer> answer = value.ready();
         use.button().setDisable(answer.map(TransferModel.Answer::sameRobot).orElse(true));
-        verdict.setText(answer.map(TransferWords::verdict)
-                .orElse(model.problem().isEmpty() ? TransferWords.TRYING : model.problem()));
-        steering.setText(answer.map(TransferWords::steering).orElse(""));
-        share.setText(answer.map(TransferWords::share).orElse(""));
+        verdict.setText(answer.map(TransferWords::verdict).orElseGet(() -> value.absence(TransferWords.TRYING)));
+        answer.map(TransferWords::steering).ifPresent(steering::setText);
+        answer.map(TransferWords::share).ifPresent(share::setText);
         answer.ifPresent(a -> ways.getChildren().setAll(table(a.carried())));
     }
 

@@ -1,10 +1,11 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.card.CardFile;
 import fahrbahn.card.CardWords;
 import fahrbahn.card.PitCard;
@@ -28,41 +29,39 @@ public final class CardModel {
     private final Season season;
     private final MeasureModel measure;
     private final HandoverModel handover;
-    private final Errand<Shown> errand;
+    private final Derived<Shown> shown;
     private final Errand<String> save;
     private final Consumer<String> tell;
-    private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Paper> paper = new ReadOnlyObjectWrapper<>(Paper.A4);
-    private Wanted wanted;
-    private String problem = "";
-    private long lookedAtMinute = Long.MIN_VALUE;
 
     /** A card with its picture. */
     public record Shown(PitCard card, BufferedImage image) {}
 
     /** All that a card is made from. */
-    private record Wanted(
+    private record Written(
             Taken taken, String whose, String when, Optional<HandOver> last, List<String> stale, Paper paper) {
         PitCard card() {
             return CardWords.card(taken, whose, when, last, stale);
         }
+
+        Shown shown() {
+            PitCard card = card();
+            return new Shown(card, CardFile.image(card, paper, SHOWN_DPI));
+        }
     }
 
-    CardModel(Season season, HandoverModel handover, MeasureModel measure, Errands errands) {
+    CardModel(Season season, HandoverModel handover, MeasureModel measure, State state) {
         this.season = season;
         this.measure = measure;
         this.handover = handover;
-        this.errand = errands.errand("The pit card");
-        this.save = errands.errand("Saving the pit card");
-        this.tell = errands.tell();
-        season.ledger().listen(kinds -> lookedAtMinute = Long.MIN_VALUE);
-        measure.surveyProperty().addListener(o -> lookedAtMinute = Long.MIN_VALUE);
-        paper.addListener(o -> lookedAtMinute = Long.MIN_VALUE);
+        this.save = state.errands().errand("Saving the pit card");
+        this.tell = state.errands().tell();
+        this.shown = state.derive("The pit card", this::written, (written, job) -> written.shown());
     }
 
-    /** The newest; empty until the first is made. */
-    public ReadOnlyObjectProperty<Optional<Shown>> shownProperty() {
-        return shown.getReadOnlyProperty();
+    /** As it is printed. */
+    public Derived<Shown> shown() {
+        return shown;
     }
 
     public ReadOnlyObjectProperty<Paper> paperProperty() {
@@ -73,46 +72,12 @@ public final class CardModel {
         paper.set(newPaper);
     }
 
-    /** Why there is no card; empty when there is one, or one is on its way. */
-    String problem() {
-        return handover.problem().isEmpty() ? problem : handover.problem();
-    }
-
-    /** Somebody looks: the card is drawn, unless it has been. */
-    public void look() {
-        long minute = season.now().getEpochSecond() / 60; // results age, and what has changed since is worked out
-        if (minute == lookedAtMinute) {
-            return;
-        }
-        lookedAtMinute = minute;
-        Optional<Wanted> now = wanted();
-        if (now.isEmpty()) {
-            wanted = null;
-            shown.set(Optional.empty());
-            return;
-        }
-        Wanted asked = now.get();
-        if (asked.equals(wanted)) {
-            return;
-        }
-        wanted = asked;
-        errand.runToEnd(
-                job -> {
-                    PitCard card = asked.card();
-                    return new Shown(card, CardFile.image(card, asked.paper(), SHOWN_DPI));
-                },
-                ending -> {
-                    problem = Ending.words(ending);
-                    shown.set(
-                            ending instanceof Ending.Done<Shown> done ? Optional.of(done.result()) : Optional.empty());
-                });
-    }
-
-    private Optional<Wanted> wanted() {
+    /** @throws RefusedException when there is no program whose numbers could stand on it */
+    private Written written() {
         Basis now = season.basisNow();
         return handover.takenProperty()
                 .get()
-                .map(taken -> new Wanted(
+                .map(taken -> new Written(
                         taken,
                         season.whose(),
                         HandoverWords.day(now.at()),
@@ -123,21 +88,22 @@ public final class CardModel {
                                 measure.surveyProperty().get(),
                                 season.choices().chosenProperty().get(),
                                 season.club()::venueName),
-                        paper.get()));
+                        paper.get()))
+                .orElseThrow(() -> new RefusedException(handover.problem()));
     }
 
     /** SVG or PNG when the name ends so, else PDF. */
     public void save(Path file) {
-        Optional<Wanted> now = wanted();
-        if (now.isEmpty()) {
-            tell.accept(problem());
-            return;
+        try {
+            Written now = written();
+            save.run(
+                    job -> {
+                        CardFile.write(List.of(now.card()), now.paper(), file);
+                        return "Saved as " + file.getFileName() + ".";
+                    },
+                    tell);
+        } catch (RefusedException noProgram) {
+            tell.accept(noProgram.getMessage());
         }
-        save.run(
-                job -> {
-                    CardFile.write(List.of(now.get().card()), now.get().paper(), file);
-                    return "Saved as " + file.getFileName() + ".";
-                },
-                tell);
     }
 }

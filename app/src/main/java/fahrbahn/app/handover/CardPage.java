@@ -3,9 +3,11 @@ package fahrbahn.app.handover;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.FileAsk;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.state.Value;
 import fahrbahn.card.PitCard;
 import fahrbahn.pen.Paper;
 import java.util.List;
@@ -54,8 +56,7 @@ final class CardPage {
         paper.show(model.paperProperty().get());
         Action closer = new Action("cardCloser", "Closer", KeyCode.Z, this::closer);
         Action save = new Action("cardSave", "Save or print", KeyCode.V, this::save);
-        model.shownProperty().addListener(o -> refresh());
-        refresh();
+        Follow.of(model.shown(), this::refresh, card);
         VBox side = Nodes.column(
                 Nodes.panel("The card", state, stale, Nodes.flow(paper.inARow(), closer.button(), save.button())),
                 Nodes.panel(
@@ -66,7 +67,9 @@ final class CardPage {
                                 "reason")),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
         return new Pages.Page(
-                new SideBySide(frame, side, CARD_SHARE, LEAST_EM), List.of(closer, save), nowNs -> model.look());
+                new SideBySide(frame, side, CARD_SHARE, LEAST_EM),
+                List.of(closer, save),
+                nowNs -> model.shown().show());
     }
 
     private void closer() {
@@ -87,14 +90,15 @@ final class CardPage {
     }
 
     private void refresh() {
-        Optional<CardModel.Shown> shown = model.shownProperty().get();
-        card.setImage(shown.map(s -> SwingFXUtils.toFXImage(s.image(), null)).orElse(null));
+        Value<CardModel.Shown> value = model.shown().value();
+        Optional<CardModel.Shown> shown = value.ready();
+        shown.ifPresent(s -> card.setImage(SwingFXUtils.toFXImage(s.image(), null)));
         card.setAccessibleText(shown.map(s -> HandoverWords.says(s.card())).orElse("The card is drawn."));
         List<String> lines =
                 shown.map(CardModel.Shown::card).map(PitCard::stale).orElse(List.of());
         state.setText(
                 shown.isEmpty()
-                        ? (model.problem().isEmpty() ? "The card is drawn." : model.problem())
+                        ? value.absence("The card is drawn.")
                         : lines.isEmpty() ? "All on it holds." : "Not all on it holds any more; it says so:");
         stale.getChildren()
                 .setAll(lines.stream()

@@ -10,6 +10,7 @@ import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
@@ -64,8 +65,9 @@ public final class HandoverModel extends StationModel {
             LevelsModel levels,
             QuickLog log,
             Function<Station, Freshness> freshness,
-            Errands errands) {
+            State state) {
         super(season);
+        Errands errands = state.errands();
         this.drills = new DrillModel(season, errands);
         this.lists = new ListModel(season, freshness, errands);
         this.rounds = new RoundsModel(season, log, lists);
@@ -74,7 +76,7 @@ public final class HandoverModel extends StationModel {
         this.tell = errands.tell();
         this.costErrand = errands.errand("What rounding costs");
         this.save = errands.errand("Saving the program");
-        this.card = new CardModel(season, this, measure, errands);
+        this.card = new CardModel(season, this, measure, state);
         this.typed = new TypedModel(season, this);
         season.setupProperty().addListener(o -> refresh());
         season.choices().handedProperty().addListener(o -> refresh());

@@ -23,6 +23,7 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Standing;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.state.State;
 import fahrbahn.app.table.TableModel;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Setup;
@@ -77,13 +78,14 @@ public final class Workshop {
                 .listen(kinds ->
                         notices.over()); // the next success ends what was told, before anybody tells what it did
         season = new Season(open.ledger(), open.path(), clock);
+        State state = new State(errands, open.ledger());
         live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
         table = new TableModel(season, errands, live);
         levels = new LevelsModel(season, measure, table::ground, errands);
-        gains = new GainsModel(season, errands, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
-        drive = new DriveModel(season, errands, table::ground, robot::known, live);
+        gains = new GainsModel(season, state, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
+        drive = new DriveModel(season, state, table::ground, robot::known, live);
         runs = new RunsModel(
                 season, robot::known, table::ground, gains::nextTrial, new Stopwatch(clocks.handsNs()), live, errands);
         handover = new HandoverModel(
@@ -93,7 +95,7 @@ public final class Workshop {
                 levels,
                 runs.log(),
                 station -> stations.get(station).freshnessProperty().get(),
-                errands);
+                state);
         club = new ClubModel(season, errands);
         stations.put(Station.ROBOT, robot);
         stations.put(Station.TABLE, table);

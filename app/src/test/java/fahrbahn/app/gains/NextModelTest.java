@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.InShop;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.season.Sort;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
@@ -19,7 +20,7 @@ class NextModelTest extends InShop {
         shop.club().addRobot(RobotKind.EDGE, "Dipper");
         shop.club().addRobot(RobotKind.PAIR, "Wren");
         shop.season().club().additions().addTable(Draft.of(DemoCourses.mission()));
-        next().look();
+        next().answer().show();
         assertThat(shop.gains().nextTrial()).isPresent();
         worker.hold();
     }
@@ -40,8 +41,10 @@ class NextModelTest extends InShop {
         assertThat(other.robot().name()).isEqualTo("Dipper");
         assertThat(shop.gains().nextTrial()).as("before anybody looks").isEmpty();
         next().use();
-        next().look();
-        assertThat(next().answerProperty().get()).as("nothing to be misled by").isEmpty();
+        next().answer().show();
+        assertThat(next().answer().value().shown())
+                .as("nothing to be misled by")
+                .isEmpty();
         next().use();
         assertThat(setup()).isEqualTo(other);
         assertThat(told()).startsWith("What is next is still being worked out");
@@ -55,17 +58,17 @@ class NextModelTest extends InShop {
     void whatWasNextBeforeATrialIsNotSetAfterIt() {
         next().use();
         Setup tried = setup();
-        next().look();
+        next().answer().show();
         worker.work();
         later(60);
         next().see(Seen.LOST_BEND, false);
         assertThat(shop.gains().nextTrial()).isEmpty();
         next().use();
         assertThat(setup()).isEqualTo(tried);
-        next().look();
-        assertThat(next().answerProperty().get())
-                .as("the last answer stands, of the same robot")
-                .isPresent();
+        next().answer().show();
+        assertThat(next().answer().value())
+                .as("what was next before is not what is next")
+                .isInstanceOf(Value.Computing.class);
         worker.work();
         assertThat(shop.gains().nextTrial()).isPresent();
         next().use();

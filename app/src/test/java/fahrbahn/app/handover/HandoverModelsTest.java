@@ -69,24 +69,12 @@ class HandoverModelsTest extends InShop {
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 700, 690, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 700, 690, shop)));
-        shop.handover().card().look();
-        assertThat(shop.handover()
-                        .card()
-                        .shownProperty()
-                        .get()
-                        .orElseThrow()
-                        .card()
-                        .stale())
+        shop.handover().card().shown().show();
+        assertThat(shop.handover().card().shown().get().orElseThrow().card().stale())
                 .anyMatch(line -> line.startsWith("Dark and light: Sensor left"));
         capture();
-        shop.handover().card().look();
-        assertThat(shop.handover()
-                        .card()
-                        .shownProperty()
-                        .get()
-                        .orElseThrow()
-                        .card()
-                        .stale())
+        shop.handover().card().shown().show();
+        assertThat(shop.handover().card().shown().get().orElseThrow().card().stale())
                 .noneMatch(line -> line.startsWith("Dark and light: Sensor left"));
     }
 

@@ -1,0 +1,154 @@
+package fahrbahn.app.state;
+
+import fahrbahn.app.errand.Ending;
+import fahrbahn.app.errand.Errand;
+import fahrbahn.app.errand.RefusedException;
+import fahrbahn.core.job.Job;
+import fahrbahn.store.BadFileException;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * A value worked out in the background from inputs. It is of these inputs alone: whoever asks for it when one of them has become another
+ * gets nothing, and whoever shows it has it worked out again. Belongs to the interface thread; made by {@link State#derive}.
+ */
+public final class Derived<V> {
+    private final Errand<V> errand;
+    private final Recipe<?, V> recipe;
+    private final ReadOnlyObjectWrapper<Value<V>> value = new ReadOnlyObjectWrapper<>(new Value.Unasked<>());
+
+    /** The inputs that the value, or the work on it, is of; empty while nobody has shown it. */
+    private Optional<?> of = Optional.empty();
+
+    /** Makes a value of inputs, off the interface thread. */
+    @FunctionalInterface
+    public interface Work<K, V> {
+        V of(K inputs, Job job) throws BadFileException;
+    }
+
+    /** The same with something to show before it is done. */
+    @FunctionalInterface
+    public interface PartWork<K, V> {
+        /** @param part takes what there is so far */
+        V of(K inputs, Job job, Consumer<V> part) throws BadFileException;
+    }
+
+    /** @param inputs as they are now; equal ones give the same value */
+    record Recipe<K, V>(Supplier<K> inputs, PartWork<K, V> work) {
+        Errand.PartWork<V> with(Object of) {
+            @SuppressWarnings("unchecked") // it came from the inputs of this recipe
+            K inputs = (K) of;
+            return (job, part) -> work.of(inputs, job, part);
+        }
+    }
+
+    Derived(Errand<V> errand, Recipe<?, V> recipe) {
+        this.errand = errand;
+        this.recipe = recipe;
+    }
+
+    /** How it stands; a page that is up follows it. */
+    public ReadOnlyObjectProperty<Value<V>> valueProperty() {
+        return value.getReadOnlyProperty();
+    }
+
+    /** How it stands for the inputs as they are now. */
+    public Value<V> value() {
+        check();
+        return value.get();
+    }
+
+    /** The value for the inputs as they are now: what may be printed, saved or used. */
+    public Optional<V> get() {
+        return value().ready();
+    }
+
+    /** Somebody shows it: it is worked out, unless it has been. Called at each frame. */
+    public void show() {
+        Object now = inputs();
+        if (!of.equals(Optional.of(now))) {
+            begin(now);
+        }
+    }
+
+    /** Lets go of what is not of the inputs as they are now. */
+    void check() {
+        if (of.isPresent() && !of.get().equals(inputs())) {
+            forget();
+        }
+    }
+
+    /** Inputs that are not there, and why. */
+    private record Missing(String words) {}
+
+    private Object inputs() {
+        try {
+            return recipe.inputs().get();
+        } catch (RefusedException missing) {
+            return new Missing(missing.getMessage());
+        }
+    }
+
+    /** Nobody wants it any more: work on it is stopped, a value that is there stays. */
+    public void hide() {
+        if (errand.runningProperty().get()) {
+            forget();
+        }
+    }
+
+    /** Stops the work on it; it is not begun again until an input is another, or {@link #again}. */
+    public void stop() {
+        if (errand.runningProperty().get()) {
+            errand.stop();
+            value.set(new Value.Unasked<>());
+        }
+    }
+
+    /** Works it out, even if that was stopped for just these inputs. */
+    public void again() {
+        if (value() instanceof Value.Unasked) {
+            of = Optional.empty();
+        }
+        show();
+    }
+
+    private void forget() {
+        of = Optional.empty();
+        errand.stop();
+        value.set(new Value.Unasked<>());
+    }
+
+    private void begin(Object now) {
+        of = Optional.of(now);
+        if (now instanceof Missing missing) {
+            errand.stop();
+            value.set(new Value.Refused<>(missing.words()));
+            return;
+        }
+        value.set(new Value.Computing<>(Optional.empty()));
+        errand.runInParts(
+                recipe.with(now),
+                part -> value.set(new Value.Computing<>(Optional.of(part))),
+                ending -> value.set(ended(ending)));
+    }
+
+    private static <V> Value<V> ended(Ending<V> ending) {
+        if (ending instanceof Ending.Done<V> done) {
+            return new Value.Ready<>(done.result());
+        }
+        return ending instanceof Ending.Stopped<V> ? new Value.Unasked<>() : new Value.Refused<>(Ending.words(ending));
+    }
+
+    public ReadOnlyBooleanProperty computingProperty() {
+        return errand.runningProperty();
+    }
+
+    /** How far the work is, 0 to 1. */
+    public double progress() {
+        return errand.progress();
+    }
+}
