@@ -1,20 +1,17 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The law of the robot in hand with everything it may have, and what it does on the twin as it stands. */
 public final class LawModel implements SetupFields.Source {
@@ -22,23 +19,18 @@ public final class LawModel implements SetupFields.Source {
     private static final String SIGN = "SIGN";
 
     private final Season season;
-    private final Errand<LawTrial> errand;
+    private final Derived<LawTrial> trial;
     private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Setup wanted;
 
-    /**
-     * What the twin did with one setup.
-     *
-     * @param trial empty where it could not be driven
-     * @param problem why not, in words
-     */
-    public record Picture(Setup setup, Optional<LawTrial> trial, String problem) {}
-
-    LawModel(Season season, Errands errands) {
+    LawModel(Season season, State state) {
         this.season = season;
-        this.errand = errands.errand("The law on the twin");
-        this.told = errands.tell();
+        this.trial = state.derive("The law on the twin", season::setupOrGuess, (setup, job) -> LawTrial.of(setup));
+        this.told = state.errands().tell();
+    }
+
+    /** What the twin does with it as it stands. */
+    Derived<LawTrial> trial() {
+        return trial;
     }
 
     @Override
@@ -48,10 +40,6 @@ public final class LawModel implements SetupFields.Source {
 
     public ReadOnlyObjectProperty<Setup> shownProperty() {
         return season.setupNowProperty();
-    }
-
-    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
     }
 
     @Override
@@ -93,20 +81,5 @@ public final class LawModel implements SetupFields.Source {
     /** Calls when a tick is made or taken away. */
     void whenTicked(Runnable work) {
         season.measurements().entries().addListener((InvalidationListener) o -> work.run());
-    }
-
-    /** Somebody looks: the twin drives, unless it has. */
-    void look() {
-        Setup now = season.setupOrGuess();
-        if (now.equals(wanted)) {
-            return;
-        }
-        wanted = now;
-        errand.runToEnd(
-                job -> LawTrial.of(now),
-                ending -> picture.set(Optional.of(
-                        ending instanceof Ending.Done<LawTrial> done
-                                ? new Picture(now, Optional.of(done.result()), "")
-                                : new Picture(now, Optional.empty(), Ending.words(ending)))));
     }
 }

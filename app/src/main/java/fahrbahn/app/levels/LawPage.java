@@ -2,12 +2,14 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Law;
@@ -15,6 +17,7 @@ import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.tuning.LawTrial;
 import fahrbahn.words.LawWords;
 import fahrbahn.words.SignWords;
 import fahrbahn.words.Words;
@@ -88,10 +91,10 @@ final class LawPage {
                 row.node(),
                 reflexes.lost());
         model.shownProperty().addListener(o -> refresh());
-        model.pictureProperty().addListener(o -> refresh());
         model.whenTicked(this::refresh);
-        refresh();
-        return new Pages.Page(body, List.of(tick, row.fill()), nowNs -> model.look());
+        Follow.of(model.trial(), this::refresh, twin);
+        return new Pages.Page(
+                body, List.of(tick, row.fill()), nowNs -> model.trial().show());
     }
 
     /** Those the robot has enough sensors for: with arrows nobody comes past one that is refused. */
@@ -119,10 +122,10 @@ final class LawPage {
         Law law = model.shown().law();
         showWhatItHas(law);
         reflexes.refresh(law.options());
-        model.pictureProperty()
-                .get()
-                .ifPresent(picture -> twin.setText(
-                        picture.setup().equals(model.shown()) ? LawPageWords.trial(picture) : "The twin drives."));
+        Value<LawTrial> trial = model.trial().value();
+        twin.setText(trial.ready()
+                .map(t -> LawPageWords.trial(t, model.shown()))
+                .orElseGet(() -> trial.absence("The twin drives.")));
     }
 
     static Setup options(Setup setup, UnaryOperator<Options> change) {

@@ -176,12 +176,9 @@ final class LawPageWords {
         return Words.number(ground + share * (setup.line().polarity().line(sensor) - ground), 3);
     }
 
-    static String trial(LawModel.Picture picture) {
-        if (picture.trial().isEmpty()) {
-            return picture.problem();
-        }
-        LawTrial trial = picture.trial().get();
-        String radius = Words.millimetres(picture.setup().line().tightestRadiusMm());
+    /** @param setup that drove */
+    static String trial(LawTrial trial, Setup setup) {
+        String radius = Words.millimetres(setup.line().tightestRadiusMm());
         String bend = trial.comesRound()
                 ? "Comes round its " + radius + " bend both ways, "
                         + Words.number(

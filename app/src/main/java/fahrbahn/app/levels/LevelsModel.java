@@ -6,6 +6,7 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelPick;
@@ -75,12 +76,13 @@ public final class LevelsModel extends StationModel {
     private static final int TARGET_DIGITS = 4;
 
     /** @param tableInHand whose colours its turn marks have */
-    public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, Errands errands) {
+    public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, State state) {
         super(season);
-        this.scaling = new ScalingModel(season, errands);
-        this.marks = new MarksModel(season, errands);
-        this.law = new LawModel(season, errands);
-        this.turns = new TurnsModel(season, tableInHand, marks, errands);
+        Errands errands = state.errands();
+        this.scaling = new ScalingModel(season, state);
+        this.marks = new MarksModel(season, state);
+        this.law = new LawModel(season, state);
+        this.turns = new TurnsModel(season, tableInHand, marks, state);
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;

@@ -1,9 +1,8 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.marks.ChannelChoice;
@@ -17,8 +16,6 @@ import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Coloured marks told apart from the captures of a colour sensor. */
 public final class MarksModel {
@@ -28,14 +25,11 @@ public final class MarksModel {
     private static final int MOST_READS = 50;
 
     private final Season season;
-    private final Errand<Picture> errand;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Picture> picture;
     private int reads = USUAL_READS;
     private Optional<String> chosen = Optional.empty();
-    private Optional<String> wantedSensor = Optional.empty();
-    private List<Capture> wantedOf;
-    private Setup wantedFor;
-    private int wantedReads;
+
+    private record Captured(List<Capture> captures, Setup setup, int reads, Optional<String> sensor) {}
 
     /**
      * All that was computed from the captures there are.
@@ -45,7 +39,6 @@ public final class MarksModel {
      * @param comparison empty where there is no sensor, or something is missing
      * @param channels the sensor's channels, the one that tells line from ground best first
      * @param markMm over which a reading shows a usual turn mark: its length less the spot
-     * @param problem what is missing, in words
      */
     public record Picture(
             String sensor,
@@ -53,23 +46,18 @@ public final class MarksModel {
             Optional<MarkComparison> comparison,
             List<ChannelChoice> channels,
             MarkTiming timing,
-            double markMm,
-            String problem) {}
+            double markMm) {}
 
-    MarksModel(Season season, Errands errands) {
+    MarksModel(Season season, State state) {
         this.season = season;
-        this.errand = errands.errand("The marks");
+        this.picture = state.derive(
+                "The marks",
+                () -> new Captured(List.copyOf(season.captures()), season.setupOrGuess(), reads, chosen),
+                (captured, job) -> picture(captured));
     }
 
-    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
-    }
-
-    /** Of the captures that there are now, of the robot in hand; empty while they are being judged. */
-    Optional<Picture> current() {
-        boolean judged =
-                season.captures().equals(wantedOf) && !errand.runningProperty().get();
-        return judged ? picture.get() : Optional.empty();
+    Derived<Picture> picture() {
+        return picture;
     }
 
     /** Of the captures that there are now, for a file; takes a while. @return by which it is told, when asked on any thread */
@@ -93,47 +81,25 @@ public final class MarksModel {
     void ask(double newReads) {
         Check.between("reads", newReads, 1, MOST_READS);
         reads = (int) Math.round(newReads);
-        look();
     }
 
     /** Another of the sensors that captured colours. */
     void choose(String sensor) {
         chosen = Optional.of(sensor);
-        look();
     }
 
-    /** Somebody looks: the schools are compared, unless they have been. */
-    void look() {
-        List<Capture> captures = List.copyOf(season.captures());
-        Setup setup = season.setupOrGuess();
-        if (captures.equals(wantedOf)
-                && setup.equals(wantedFor)
-                && reads == wantedReads
-                && chosen.equals(wantedSensor)) {
-            return;
-        }
-        wantedOf = captures;
-        wantedFor = setup;
-        wantedReads = reads;
-        wantedSensor = chosen;
-        Optional<String> wish = chosen;
-        MarkTiming timing = new MarkTiming(reads, setup.robot().loop().periodS(), setup.speedMmPerS());
-        double markMm = Spacing.MARK_WIDTHS * setup.line().widthMm()
-                - 2 * setup.lawSensors().get(0).spotSigmaMm();
-        errand.runToEnd(
-                job -> picture(captures, wish, timing, Math.max(0, markMm)),
-                ending -> picture.set(Optional.of(
-                        ending instanceof Ending.Done<Picture> done
-                                ? done.result()
-                                : new Picture(
-                                        "", List.of(), Optional.empty(), List.of(), timing, 0, Ending.words(ending)))));
-    }
-
-    private static Picture picture(List<Capture> captures, Optional<String> wish, MarkTiming timing, double markMm) {
+    private static Picture picture(Captured of) {
+        List<Capture> captures = of.captures();
+        Setup setup = of.setup();
+        MarkTiming timing = new MarkTiming(of.reads(), setup.robot().loop().periodS(), setup.speedMmPerS());
+        double markMm = Math.max(
+                0,
+                Spacing.MARK_WIDTHS * setup.line().widthMm()
+                        - 2 * setup.lawSensors().get(0).spotSigmaMm());
         List<String> all = MarkCaptures.sensors(captures);
-        Optional<String> sensor = sensor(captures, wish);
+        Optional<String> sensor = sensor(captures, of.sensor());
         if (sensor.isEmpty()) {
-            return new Picture("", all, Optional.empty(), List.of(), timing, markMm, "");
+            return new Picture("", all, Optional.empty(), List.of(), timing, markMm);
         }
         return new Picture(
                 sensor.get(),
@@ -141,8 +107,7 @@ public final class MarksModel {
                 Optional.of(MarkComparison.of(MarkCaptures.of(captures, sensor.get()))),
                 channels(captures, sensor.get()),
                 timing,
-                markMm,
-                "");
+                markMm);
     }
 
     private static Optional<String> sensor(List<Capture> captures, Optional<String> wish) {

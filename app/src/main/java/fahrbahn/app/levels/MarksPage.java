@@ -1,10 +1,12 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.marks.MarkSchool;
@@ -34,16 +36,22 @@ final class MarksPage {
     }
 
     Pages.Page page() {
-        model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
         body.getChildren().setAll(Nodes.label(MarkWords.NOTHING, "caption"));
-        return new Pages.Page(body, List.of(), nowNs -> model.look());
+        Follow.of(model.picture(), this::refresh, body);
+        return new Pages.Page(body, List.of(), nowNs -> model.picture().show());
+    }
+
+    private void refresh() {
+        Value<MarksModel.Picture> value = model.picture().value();
+        value.ready().ifPresent(this::show);
+        if (!value.refusal().isEmpty()) {
+            body.getChildren().setAll(Nodes.wrapped(value.refusal(), "bench-result"));
+        }
     }
 
     private void show(MarksModel.Picture picture) {
         if (picture.comparison().isEmpty()) {
-            body.getChildren()
-                    .setAll(Nodes.wrapped(
-                            picture.problem().isEmpty() ? MarkWords.NOTHING : picture.problem(), "bench-result"));
+            body.getChildren().setAll(Nodes.wrapped(MarkWords.NOTHING, "bench-result"));
             return;
         }
         reads.show(model.reads());

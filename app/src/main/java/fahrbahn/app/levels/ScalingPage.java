@@ -1,7 +1,9 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import java.util.List;
@@ -13,15 +15,25 @@ import javafx.scene.layout.VBox;
 final class ScalingPage {
     private final ScalingModel model;
     private final VBox body = Nodes.column();
+    private final Label absence = Nodes.wrapped("", "bench-result");
 
     ScalingPage(ScalingModel model) {
         this.model = model;
     }
 
     Pages.Page page() {
-        model.pictureProperty().addListener(o -> model.pictureProperty().get().ifPresent(this::show));
-        body.getChildren().setAll(Nodes.label("The twin drives across a gap.", "caption"));
-        return new Pages.Page(body, List.of(), nowNs -> model.look());
+        body.getChildren().setAll(absence);
+        Follow.of(model.picture(), this::refresh, body);
+        return new Pages.Page(body, List.of(), nowNs -> model.picture().show());
+    }
+
+    private void refresh() {
+        Value<ScalingModel.Picture> value = model.picture().value();
+        value.ready().ifPresent(this::show);
+        absence.setText(value.absence("The twin drives across a gap."));
+        if (!value.refusal().isEmpty()) {
+            body.getChildren().setAll(absence);
+        }
     }
 
     private void show(ScalingModel.Picture picture) {
@@ -43,7 +55,7 @@ final class ScalingPage {
         Label without = Nodes.wrapped(
                 picture.unscaled()
                         .map(u -> LevelWords.unscaled(u, picture.setup()))
-                        .orElse(picture.problem().isEmpty() ? LevelWords.ONE_SENSOR : picture.problem()),
+                        .orElse(LevelWords.ONE_SENSOR),
                 "bench-result");
         without.setId("unscaled");
         Label rounding = Nodes.wrapped(

@@ -1,10 +1,10 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.setup.Setup;
@@ -21,7 +21,6 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** What the robot in hand does about turn marks, and what the twin makes of it at crossings of each kind. */
 public final class TurnsModel implements SetupFields.Source {
@@ -31,27 +30,33 @@ public final class TurnsModel implements SetupFields.Source {
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
     private final MarksModel marks;
-    private final Errand<MarkTrial> errand;
+    private final Derived<MarkTrial> trial;
     private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Wanted wanted;
 
-    private record Wanted(Setup setup, Palette palette) {}
+    private record Crossings(Setup setup, Palette palette) {}
 
-    /**
-     * What the twin made of one setup.
-     *
-     * @param trial empty where it could not be driven
-     * @param problem why not, in words
-     */
-    public record Picture(Setup setup, Optional<MarkTrial> trial, String problem) {}
-
-    TurnsModel(Season season, Supplier<Optional<Ground>> tableInHand, MarksModel marks, Errands errands) {
+    TurnsModel(Season season, Supplier<Optional<Ground>> tableInHand, MarksModel marks, State state) {
         this.season = season;
         this.tableInHand = tableInHand;
         this.marks = marks;
-        this.errand = errands.errand("Turn marks on the twin");
-        this.told = errands.tell();
+        this.trial = state.derive(
+                "Turn marks on the twin",
+                this::crossings,
+                (met, job) -> MarkTrial.of(met.setup(), met.palette(), RUNS, Workers.all(), job));
+        this.told = state.errands().tell();
+    }
+
+    /** @throws RefusedException when its program does not look for marks */
+    private Crossings crossings() {
+        if (turnMarks().isEmpty()) {
+            throw new RefusedException(TurnsWords.OFF);
+        }
+        return new Crossings(season.setupOrGuess(), palette());
+    }
+
+    /** What the twin makes of it as it stands. */
+    Derived<MarkTrial> trial() {
+        return trial;
     }
 
     @Override
@@ -65,10 +70,6 @@ public final class TurnsModel implements SetupFields.Source {
 
     public ReadOnlyObjectProperty<Setup> shownProperty() {
         return season.setupNowProperty();
-    }
-
-    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
     }
 
     @Override
@@ -104,8 +105,8 @@ public final class TurnsModel implements SetupFields.Source {
         if (turnMarks().isEmpty()) {
             return "It does not look for marks yet: choose 'turns by marks' first.";
         }
-        marks.look();
-        Optional<MarksModel.Picture> seen = marks.current();
+        marks.picture().show();
+        Optional<MarksModel.Picture> seen = marks.picture().get();
         if (seen.isEmpty()) {
             return "The captured colours are still being judged: press it again in a moment.";
         }
@@ -123,23 +124,9 @@ public final class TurnsModel implements SetupFields.Source {
                 + MarkWords.of(comparison.get().recommended()) + ".";
     }
 
-    /** Somebody looks: the twin drives, unless it has. */
-    void look() {
-        marks.look();
-        Wanted now = new Wanted(season.setupOrGuess(), palette());
-        if (now.equals(wanted)) {
-            return;
-        }
-        wanted = now;
-        if (now.setup().law().options().turnMarks().isEmpty()) {
-            picture.set(Optional.of(new Picture(now.setup(), Optional.empty(), "")));
-            return;
-        }
-        errand.runToEnd(
-                job -> MarkTrial.of(now.setup(), now.palette(), RUNS, Workers.all(), job),
-                ending -> picture.set(Optional.of(
-                        ending instanceof Ending.Done<MarkTrial> done
-                                ? new Picture(now.setup(), Optional.of(done.result()), "")
-                                : new Picture(now.setup(), Optional.empty(), Ending.words(ending)))));
+    /** Somebody looks. */
+    void show() {
+        marks.picture().show(); // whose colours can be taken by a key
+        trial.show();
     }
 }

@@ -1,10 +1,12 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -64,9 +66,8 @@ final class TurnsPage {
         looks.setAlignment(Pos.BOTTOM_LEFT);
         VBox body = Nodes.column(Nodes.panel("On the twin, as it stands", looks, verdict, twin), rule);
         model.shownProperty().addListener(o -> refresh());
-        model.pictureProperty().addListener(o -> refresh());
-        refresh();
-        return new Pages.Page(body, List.of(take), nowNs -> model.look());
+        Follow.of(model.trial(), this::refresh, twin);
+        return new Pages.Page(body, List.of(take), nowNs -> model.show());
     }
 
     private void refresh() {
@@ -77,16 +78,14 @@ final class TurnsPage {
             extents.setText(TurnsWords.extents(marks, model.shown()));
             colours.setText(TurnsWords.eyes(marks, model.shown()));
         });
-        model.pictureProperty().get().ifPresent(this::show);
-    }
-
-    private void show(TurnsModel.Picture picture) {
-        boolean now = picture.setup().equals(model.shown());
-        verdict.setText(now ? TurnsWords.verdict(picture) : "The twin drives.");
-        twin.getChildren().clear();
-        if (now && picture.trial().isPresent() && model.turnMarks().isPresent()) {
-            twin.getChildren()
-                    .add(table(picture.trial().get(), model.turnMarks().get()));
+        Value<MarkTrial> trial = model.trial().value();
+        verdict.setText(trial.ready().map(TurnsWords::verdict).orElseGet(() -> trial.absence("The twin drives.")));
+        if (model.turnMarks().isEmpty()) {
+            twin.getChildren().clear();
+        } else {
+            trial.ready()
+                    .ifPresent(met -> twin.getChildren()
+                            .setAll(table(met, model.turnMarks().get())));
         }
     }
 

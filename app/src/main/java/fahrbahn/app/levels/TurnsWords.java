@@ -34,19 +34,10 @@ final class TurnsWords {
         };
     }
 
-    static String verdict(TurnsModel.Picture picture) {
-        if (picture.trial().isEmpty()) {
-            return picture.problem().isEmpty() ? OFF : picture.problem();
-        }
-        int runs = picture.trial().get().met().stream()
-                .mapToInt(MarkTrial.Met::runs)
-                .sum();
-        int right = picture.trial().get().met().stream()
-                .mapToInt(MarkTrial.Met::right)
-                .sum();
-        int through = picture.trial().get().met().stream()
-                .mapToInt(MarkTrial.Met::through)
-                .sum();
+    static String verdict(MarkTrial trial) {
+        int runs = trial.met().stream().mapToInt(MarkTrial.Met::runs).sum();
+        int right = trial.met().stream().mapToInt(MarkTrial.Met::right).sum();
+        int through = trial.met().stream().mapToInt(MarkTrial.Met::through).sum();
         Completion chance = Completion.of(right, runs);
         String decides = "The twin decides right at " + right + " of " + runs + " crossings ("
                 + Words.percent(chance.low()) + " to " + Words.percent(chance.high()) + ")";

@@ -83,7 +83,7 @@ public final class Workshop {
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
         table = new TableModel(season, errands, live);
-        levels = new LevelsModel(season, measure, table::ground, errands);
+        levels = new LevelsModel(season, measure, table::ground, state);
         gains = new GainsModel(season, state, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
         drive = new DriveModel(season, state, table::ground, robot::known, live);
         runs = new RunsModel(
