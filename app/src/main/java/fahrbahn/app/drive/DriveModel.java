@@ -87,12 +87,14 @@ public final class DriveModel extends StationModel {
         // First of all who listen: they ask what the odds rest on.
         many.oddsProperty().addListener(o -> many.oddsProperty().get().ifPresent(this::counted));
         this.files = new DriveFiles(errands.errand("The file"));
-        this.two = new TwoModel(season, errands, this::ground, this::compared);
+        this.two = new TwoModel(season, state, this::ground);
+        two.compared().valueProperty().addListener(o -> compared());
         this.stops = new StopModel(season, state);
         this.detours = new DetourModel(season, state, tableInHand);
         this.log = new LogModel(season, errands, this::ground, live, this::logged);
-        this.running =
-                Bindings.or(Bindings.or(oneErrand.runningProperty(), many.runningProperty()), two.runningProperty());
+        this.running = Bindings.or(
+                Bindings.or(oneErrand.runningProperty(), many.runningProperty()),
+                two.compared().computingProperty());
         season.handProperty().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 otherRobot();
@@ -132,9 +134,10 @@ public final class DriveModel extends StationModel {
         return laid.get().map(Laid::ground);
     }
 
-    private void compared(String problem) {
-        latest = two.comparedProperty().get().isPresent() ? Latest.TWO : latest;
-        tell(problem);
+    private void compared() {
+        boolean there = two.compared().get().isPresent();
+        latest = there ? Latest.TWO : latest == Latest.TWO ? Latest.NOTHING : latest;
+        tell(two.compared().value().refusal());
     }
 
     /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
@@ -164,7 +167,6 @@ public final class DriveModel extends StationModel {
         // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
         String table = other.map(l -> l.print().id()).orElse(lastTable);
         if (!table.equals(lastTable) || table.isEmpty()) {
-            two.putAway();
             putAway();
         }
         lastTable = table;
@@ -213,7 +215,7 @@ public final class DriveModel extends StationModel {
 
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
-        return two.runningProperty().get() ? two.progress() : many.progress();
+        return two.compared().computingProperty().get() ? two.compared().progress() : many.progress();
     }
 
     /** The latest run. */
@@ -310,7 +312,7 @@ public final class DriveModel extends StationModel {
     public void cancel() {
         oneErrand.stop();
         many.cancel();
-        two.cancel();
+        two.compared().endEarly();
     }
 
     private void tell(String problem) {
@@ -330,7 +332,7 @@ public final class DriveModel extends StationModel {
         switch (latest) {
             case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
             case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
-            case TWO -> say(two.verdict());
+            case TWO -> two.verdict().ifPresent(this::say);
             case LOG -> say(log.verdict());
             case NOTHING ->
                 say(Verdict.open(

@@ -2,6 +2,7 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
@@ -17,7 +18,6 @@ import fahrbahn.core.twin.Spread;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
 
 /** Every way to decide that it is there, on the same runs of the robot in hand; and what would make the one in hand better. */
@@ -30,7 +30,7 @@ final class StopModel {
     private final Season season;
     private final Derived<Answer> answer;
     private final Derived<Back> back;
-    private final ReadOnlyObjectWrapper<Rule> inHand = new ReadOnlyObjectWrapper<>(Rule.TIMER);
+    private final Parameter<Rule> inHand;
 
     private record Stops(Setup setup, StopPlan plan) {}
 
@@ -43,6 +43,7 @@ final class StopModel {
 
     StopModel(Season season, State state) {
         this.season = season;
+        this.inHand = state.parameter(Rule.TIMER);
         this.answer = state.derive("The stops", this::stops, StopModel::drive);
         this.back = state.derive("The way back", () -> new Return(stops(), inHand.get()), StopModel::driveBack);
     }
@@ -62,7 +63,7 @@ final class StopModel {
 
     /** The rule of which it is told what would make it better. */
     ReadOnlyObjectProperty<Rule> inHandProperty() {
-        return inHand.getReadOnlyProperty();
+        return inHand.property();
     }
 
     StopPlan plan() {

@@ -1,12 +1,13 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.State;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.review.CompareWords;
@@ -26,11 +27,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** A against B: any two robots of the club, or settings of the robot in hand, from the same starts. */
 final class TwoModel {
@@ -40,14 +37,12 @@ final class TwoModel {
     private static final int MOST_CHOICES = 24;
 
     private final Season season;
-    private final Errand<Compared> errand;
+    private final Derived<Compared> compared;
     private final Supplier<Optional<Ground>> ground;
-    private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Optional<Compared>> compared = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Optional<Side> pinned = Optional.empty();
-    private Side a;
-    private Side b;
-    private long nextSeed = 1;
+    private final Parameter<Optional<Side>> pinned;
+    private final Parameter<Optional<Side>> a;
+    private final Parameter<Optional<Side>> b;
+    private final Parameter<Long> asked;
 
     /** One of two. @param name as it is chosen */
     record Side(String name, Setup setup) {}
@@ -56,24 +51,38 @@ final class TwoModel {
     record Compared(
             Side a, Side b, Ground ground, TwoOnOneTable both, List<Cause> differs, Trace ghostA, Trace ghostB) {}
 
-    /** @param told when a comparison has ended, with what went wrong; empty when nothing did */
-    TwoModel(Season season, Errands errands, Supplier<Optional<Ground>> ground, Consumer<String> told) {
+    /** @param seed another each time they are driven */
+    private record Pair(Side a, Side b, Optional<Ground> ground, long seed) {
+        Compared driven(Job job) {
+            Ground on = ground.orElseThrow();
+            Track trackA = Track.of(on, a.setup());
+            Track trackB = Track.of(on, b.setup());
+            TwoOnOneTable both = TwoOnOneTable.drive(trackA, trackB, Spread.TYPICAL, PAIRS, seed, Workers.all(), job);
+            Start start = both.a().starts().get(0);
+            return new Compared(
+                    a,
+                    b,
+                    on,
+                    both,
+                    SetupDifference.between(a.setup(), b.setup()),
+                    ghost(trackA, start),
+                    ghost(trackB, start));
+        }
+    }
+
+    TwoModel(Season season, State state, Supplier<Optional<Ground>> ground) {
         this.season = season;
         this.ground = ground;
-        this.told = told;
-        this.errand = errands.errand("The comparison");
+        pinned = state.parameter(Optional.empty());
+        a = state.parameter(Optional.empty());
+        b = state.parameter(Optional.empty());
+        asked = state.parameter(0L);
+        compared = state.derive("The comparison", () -> new Pair(a(), b(), ground.get(), asked.get()), Pair::driven);
     }
 
-    ReadOnlyObjectProperty<Optional<Compared>> comparedProperty() {
-        return compared.getReadOnlyProperty();
-    }
-
-    ReadOnlyBooleanProperty runningProperty() {
-        return errand.runningProperty();
-    }
-
-    double progress() {
-        return errand.progress();
+    /** Of the two as chosen, on the table in hand; there when it was asked for. */
+    Derived<Compared> compared() {
+        return compared;
     }
 
     private Side asSet() {
@@ -83,15 +92,15 @@ final class TwoModel {
     /** Holds what is set now, to be compared with what will be set later. */
     void pin() {
         Setup now = season.setupOrGuess();
-        pinned = Optional.of(new Side(now.robot().name() + " as held", now));
-        a = pinned.get();
-        b = null;
+        pinned.set(Optional.of(new Side(now.robot().name() + " as held", now)));
+        a.set(pinned.get());
+        b.set(Optional.empty());
     }
 
     /** What can be chosen: as set, as held, the club's robots, and what the robot in hand ran with before. */
     List<Side> sides() {
         List<Side> all = new ArrayList<>(List.of(asSet()));
-        pinned.ifPresent(all::add);
+        pinned.get().ifPresent(all::add);
         for (Entry robot : season.club().entries(Sort.ROBOT)) {
             season.club()
                     .setupOf(robot.id())
@@ -111,19 +120,19 @@ final class TwoModel {
     }
 
     Side a() {
-        return a == null ? sides().get(sides().size() > 1 ? 1 : 0) : a;
+        return a.get().orElseGet(() -> sides().get(sides().size() > 1 ? 1 : 0));
     }
 
     Side b() {
-        return b == null ? asSet() : b;
+        return b.get().orElseGet(this::asSet);
     }
 
     void chooseA(Side side) {
-        a = side;
+        a.set(Optional.of(side));
     }
 
     void chooseB(Side side) {
-        b = side;
+        b.set(Optional.of(side));
     }
 
     /** What the two as chosen differ in. */
@@ -131,35 +140,12 @@ final class TwoModel {
         return SetupDifference.between(a().setup(), b().setup());
     }
 
-    /** Drives both. */
+    /** Drives both, once more where that has been done. */
     void compare() {
-        ground.get().ifPresent(on -> {
-            Side first = a();
-            Side second = b();
-            long seed = nextSeed++;
-            errand.runToEnd(
-                    job -> {
-                        Track trackA = Track.of(on, first.setup());
-                        Track trackB = Track.of(on, second.setup());
-                        TwoOnOneTable both =
-                                TwoOnOneTable.drive(trackA, trackB, Spread.TYPICAL, PAIRS, seed, Workers.all(), job);
-                        Start start = both.a().starts().get(0);
-                        return new Compared(
-                                first,
-                                second,
-                                on,
-                                both,
-                                SetupDifference.between(first.setup(), second.setup()),
-                                ghost(trackA, start),
-                                ghost(trackB, start));
-                    },
-                    ending -> {
-                        if (ending instanceof Ending.Done<Compared> done) {
-                            compared.set(Optional.of(done.result()));
-                        }
-                        told.accept(Ending.words(ending));
-                    });
-        });
+        if (ground.get().isPresent()) {
+            asked.set(asked.get() + 1);
+            compared.show();
+        }
     }
 
     private static Trace ghost(Track track, Start start) {
@@ -168,22 +154,14 @@ final class TwoModel {
         return trace;
     }
 
-    /** Ends it: pairs that are done are kept. */
-    void cancel() {
-        errand.endEarly();
-    }
-
-    void putAway() {
-        errand.stop();
-        compared.set(Optional.empty());
-    }
-
-    Verdict verdict() {
-        Compared last = compared.get().orElseThrow();
-        String sentence =
-                CompareWords.sentence(last.both(), last.a().name(), last.b().name());
-        return last.both().chance().shown() || last.both().timeS().shown()
-                ? Verdict.good(sentence)
-                : Verdict.open(sentence);
+    /** Empty while they have not been driven. */
+    Optional<Verdict> verdict() {
+        return compared.get().map(last -> {
+            String sentence =
+                    CompareWords.sentence(last.both(), last.a().name(), last.b().name());
+            return last.both().chance().shown() || last.both().timeS().shown()
+                    ? Verdict.good(sentence)
+                    : Verdict.open(sentence);
+        });
     }
 }

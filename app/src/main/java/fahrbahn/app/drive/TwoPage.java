@@ -51,20 +51,22 @@ final class TwoPage {
         ChoiceField<Side> b = choice("sideB", "B", model::chooseB);
         Action compare = new Action("compareTwo", "Drive both", KeyCode.SPACE, model::compare);
         Action pin = new Action("holdA", "Hold as A what is set", KeyCode.A, () -> hold(a, b));
-        Action stop = new Action("stopTwo", "Stop", KeyCode.S, model::cancel);
+        Action stop = new Action("stopTwo", "Stop", KeyCode.S, model.compared()::endEarly);
         Action play = new Action("playTwo", "Play", KeyCode.P, this::toggle);
         Action closer = new Action("twoCloser", "Closer", KeyCode.Z, course::lookCloser);
         Action save = new Action("saveTwo", "Save", KeyCode.T, this::save);
-        compare.button().disableProperty().bind(model.runningProperty());
-        stop.button().disableProperty().bind(model.runningProperty().not());
-        progress.visibleProperty().bind(model.runningProperty());
+        compare.button().disableProperty().bind(model.compared().computingProperty());
+        stop.button()
+                .disableProperty()
+                .bind(model.compared().computingProperty().not());
+        progress.visibleProperty().bind(model.compared().computingProperty());
         offer(a, b);
         drive.setupNowProperty().addListener(o -> {
             offer(a, b);
             course.showLine(lineWidthMm());
         });
         course.showLine(lineWidthMm());
-        model.comparedProperty().addListener(o -> refresh());
+        model.compared().valueProperty().addListener(o -> refresh());
         drive.laidProperty().addListener(o -> lay());
         lay();
         refresh();
@@ -130,7 +132,7 @@ final class TwoPage {
     }
 
     private void refresh() {
-        Optional<Compared> last = model.comparedProperty().get();
+        Optional<Compared> last = model.compared().get();
         figures.getChildren().clear();
         if (last.isEmpty()) {
             playback = null;
@@ -190,7 +192,7 @@ final class TwoPage {
     }
 
     private void frame(long nowNs) {
-        progress.setProgress(model.progress());
+        progress.setProgress(model.compared().progress());
         if (playback != null && playback.frame(nowNs)) {
             course.moveTo(playback.atS());
         }

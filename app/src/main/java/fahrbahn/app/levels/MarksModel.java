@@ -2,6 +2,7 @@ package fahrbahn.app.levels;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
@@ -26,8 +27,8 @@ public final class MarksModel {
 
     private final Season season;
     private final Derived<Picture> picture;
-    private int reads = USUAL_READS;
-    private Optional<String> chosen = Optional.empty();
+    private final Parameter<Integer> reads;
+    private final Parameter<Optional<String>> chosen;
 
     private record Captured(List<Capture> captures, Setup setup, int reads, Optional<String> sensor) {}
 
@@ -50,9 +51,11 @@ public final class MarksModel {
 
     MarksModel(Season season, State state) {
         this.season = season;
+        this.reads = state.parameter(USUAL_READS);
+        this.chosen = state.parameter(Optional.empty());
         this.picture = state.derive(
                 "The marks",
-                () -> new Captured(List.copyOf(season.captures()), season.setupOrGuess(), reads, chosen),
+                () -> new Captured(List.copyOf(season.captures()), season.setupOrGuess(), reads.get(), chosen.get()),
                 (captured, job) -> picture(captured));
     }
 
@@ -63,7 +66,7 @@ public final class MarksModel {
     /** Of the captures that there are now, for a file; takes a while. @return by which it is told, when asked on any thread */
     Supplier<Optional<MarkComparison>> comparison() {
         List<Capture> captures = List.copyOf(season.captures());
-        Optional<String> wish = chosen;
+        Optional<String> wish = chosen.get();
         return () -> {
             try {
                 return sensor(captures, wish).map(s -> MarkComparison.of(MarkCaptures.of(captures, s)));
@@ -74,18 +77,18 @@ public final class MarksModel {
     }
 
     int reads() {
-        return reads;
+        return reads.get();
     }
 
     /** Confirming reads that the program asks for. */
     void ask(double newReads) {
         Check.between("reads", newReads, 1, MOST_READS);
-        reads = (int) Math.round(newReads);
+        reads.set((int) Math.round(newReads));
     }
 
     /** Another of the sensors that captured colours. */
     void choose(String sensor) {
-        chosen = Optional.of(sensor);
+        chosen.set(Optional.of(sensor));
     }
 
     private static Picture picture(Captured of) {

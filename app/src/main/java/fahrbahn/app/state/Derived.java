@@ -100,6 +100,11 @@ public final class Derived<V> {
         }
     }
 
+    /** Ends the work on it early: what is done of it is its value, where the work can be so. */
+    public void endEarly() {
+        errand.endEarly();
+    }
+
     /** Stops the work on it; it is not begun again until an input is another, or {@link #again}. */
     public void stop() {
         if (errand.runningProperty().get()) {

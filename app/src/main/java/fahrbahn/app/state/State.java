@@ -22,6 +22,11 @@ public final class State {
         return errands;
     }
 
+    /** A choice made on a page. @param initial until it is made */
+    public <T> Parameter<T> parameter(T initial) {
+        return new Parameter<>(initial, this::check);
+    }
+
     /**
      * A value that follows its inputs.
      *
