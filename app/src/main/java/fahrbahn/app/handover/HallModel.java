@@ -20,12 +20,14 @@ import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.UsualTurnMarks;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
@@ -142,12 +144,17 @@ public final class HallModel {
             tell.accept(alike().map(HallWords::alike).orElse("Capture light and dark here first: L and D."));
             return;
         }
+        Set<String> names =
+                numbers().stream().map(ProgramConstant::name).collect(Collectors.toCollection(HashSet::new));
         season.together("numbers of this hall typed", () -> {
             levels.useOnRobot();
             if (marks.found().isPresent()) {
                 season.changeSetup(this::marked);
             }
-            handover.handOver();
+            handover.toType().stream()
+                    .filter(change -> Double.isNaN(change.now()))
+                    .forEach(gone -> names.add(gone.name()));
+            handover.handOverSome(names);
             day().filter(d -> !d.steps().contains(HallStep.TYPE)).ifPresent(d -> tick(HallStep.TYPE));
         });
     }

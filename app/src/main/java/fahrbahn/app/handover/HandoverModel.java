@@ -27,6 +27,7 @@ import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -165,6 +166,11 @@ public final class HandoverModel extends StationModel {
     /** Everything that is marked has been typed into the robot. */
     public void handOver() {
         taken.get().ifPresentOrElse(t -> season.choices().handOver(t), () -> tell.accept(problem));
+    }
+
+    /** Some of it has been typed into the robot. @param names of the constants */
+    void handOverSome(Set<String> names) {
+        taken.get().ifPresentOrElse(t -> season.choices().handOverSome(t, names), () -> tell.accept(problem));
     }
 
     private void refresh() {

@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.collections.ObservableMap;
@@ -116,6 +117,14 @@ public final class Choices {
         ledger.change(
                 "numbers handed over to " + season.robotName(),
                 List.of(Put.of(Kinds.HANDED, season.hand().robot(), HandOver.of(season.now(), taken))));
+    }
+
+    /** The same of some of them, by name. */
+    public void handOverSome(Taken taken, Set<String> typed) {
+        HandOver some = HandOver.ofSome(season.now(), in.handed.get(), taken, typed);
+        ledger.change(
+                "some numbers handed over to " + season.robotName(),
+                List.of(Put.of(Kinds.HANDED, season.hand().robot(), some)));
     }
 
     /** The robot's minutes in a new hall; empty when they have not begun. */

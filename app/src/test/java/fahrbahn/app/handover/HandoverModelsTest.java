@@ -228,6 +228,16 @@ class HandoverModelsTest extends InShop {
         assertThat(hall().day().orElseThrow().steps()).doesNotContain(HallStep.TYPE);
         hall().typed();
         assertThat(hall().day().orElseThrow().steps()).contains(HallStep.TYPE);
+        List<String> ofTheHall =
+                hall().numbers().stream().map(ProgramConstant::name).toList();
+        assertThat(shop.handover().toType())
+                .extracting(Change::name)
+                .as("what was not typed here is still to be typed")
+                .contains("KP")
+                .doesNotContainAnyElementsOf(ofTheHall);
+        shop.handover().handOver();
+        capture();
+        hall().typed();
         assertThat(shop.handover().toType()).as("all of it is on the robot").isEmpty();
         assertThat(shop.season().setupOrGuess().robot().sensors().get(0).dark())
                 .isEqualTo(hall().numbers().stream()
@@ -302,6 +312,7 @@ class HandoverModelsTest extends InShop {
     @Test
     void marksAreCapturedInTheHallToo() {
         lookForMarks();
+        shop.handover().handOver(); // at home
         hall().begin(20);
         later(5);
         shop.measure().paste(coloured(List.of("light", "dark")));

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * What was last handed over to a robot's program.
@@ -24,6 +26,30 @@ public record HandOver(Instant at, Grain grain, List<Handed> constants) {
                 taken.constants().stream()
                         .map(c -> new Handed(c.name(), c.typed(taken.grain())))
                         .toList());
+    }
+
+    /**
+     * After some of the numbers have been typed: the others are as they were handed over before, or are not handed over yet.
+     *
+     * @param last empty where nothing was handed over
+     * @param typed names of constants, of those too that were taken out
+     */
+    public static HandOver ofSome(Instant at, Optional<HandOver> last, Taken taken, Set<String> typed) {
+        Map<String, Double> before = new LinkedHashMap<>();
+        last.filter(h -> h.grain().equals(taken.grain()))
+                .ifPresent(h -> h.constants().forEach(c -> before.put(c.name(), c.value())));
+        List<Handed> now = new ArrayList<>();
+        for (ProgramConstant constant : taken.constants()) {
+            Double kept = before.remove(constant.name());
+            if (typed.contains(constant.name())) {
+                now.add(new Handed(constant.name(), constant.typed(taken.grain())));
+            } else if (kept != null) {
+                now.add(new Handed(constant.name(), kept));
+            }
+        }
+        before.keySet().removeAll(typed); // taken out of the program
+        before.forEach((name, value) -> now.add(new Handed(name, value)));
+        return new HandOver(at, taken.grain(), now);
     }
 
     /** @param before NaN for a constant that is new @param now NaN for one that is gone */
