@@ -1,8 +1,8 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.runs.QuickLog;
@@ -10,6 +10,7 @@ import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;
@@ -38,10 +39,9 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class HandoverModel extends StationModel {
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
-    private final Errand<TwoOnOneTable> costErrand;
+    private final Derived<TwoOnOneTable> cost;
     private final Errand<String> save;
     private final ReadOnlyObjectWrapper<Optional<Taken>> taken = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<TwoOnOneTable>> cost = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final CardModel card;
     private final TypedModel typed;
     private final HallModel hall;
@@ -49,10 +49,9 @@ public final class HandoverModel extends StationModel {
     private final ListModel lists;
     private final RoundsModel rounds;
     private String problem = "";
-    private Costed costed;
 
     /** What rounding was judged of. */
-    private record Costed(Taken taken, Optional<Ground> ground) {}
+    private record Costed(Taken taken, Ground ground) {}
 
     /**
      * @param table in hand, on which it is seen what rounding costs
@@ -75,7 +74,10 @@ public final class HandoverModel extends StationModel {
         this.hall = new HallModel(season, this, measure, levels, log, table, errands);
         this.table = table;
         this.tell = errands.tell();
-        this.costErrand = errands.errand("What rounding costs");
+        this.cost = state.derive(
+                "What rounding costs",
+                this::costed,
+                (costed, job) -> RoundingCost.drive(costed.ground(), costed.taken(), job));
         this.save = errands.errand("Saving the program");
         this.card = new CardModel(season, this, measure, state);
         this.typed = new TypedModel(season, this);
@@ -132,8 +134,8 @@ public final class HandoverModel extends StationModel {
     }
 
     /** By the program as it was worked out against as it takes its numbers; empty until it was driven, and where rounding moves nothing. */
-    ReadOnlyObjectProperty<Optional<TwoOnOneTable>> costProperty() {
-        return cost.getReadOnlyProperty();
+    Derived<TwoOnOneTable> cost() {
+        return cost;
     }
 
     /** The program in the team's language; empty when there is none. */
@@ -186,40 +188,15 @@ public final class HandoverModel extends StationModel {
             problem = Refusals.sentence(refused);
         }
         if (!now.equals(taken.get())) {
-            cost.set(Optional.empty());
             taken.set(now);
         }
         say(HandoverWords.verdict(this, setup.robot().name()));
     }
 
-    /** Somebody looks at the program: what rounding costs is driven, unless it has been, or moves nothing. */
-    void look() {
-        Optional<Ground> ground = table.get();
-        Optional<Taken> rounded = taken.get();
-        if (rounded.isEmpty() || ground.isEmpty() || rounded.get().changes().isEmpty()) {
-            return;
-        }
-        Costed now = new Costed(rounded.get(), ground);
-        if (now.equals(costed)) {
-            return;
-        }
-        costed = now;
-        cost.set(Optional.empty());
-        costErrand.runToEnd(job -> RoundingCost.drive(ground.get(), rounded.get(), job), ending -> {
-            if (ending instanceof Ending.Done<TwoOnOneTable> done) {
-                cost.set(Optional.of(done.result()));
-            } else if (!Ending.words(ending).isEmpty()) {
-                tell.accept(Ending.words(ending));
-            }
-        });
-    }
-
-    boolean working() {
-        return costErrand.runningProperty().get();
-    }
-
-    double progress() {
-        return costErrand.progress();
+    /** @throws RefusedException when rounding moves nothing, or there is nothing to drive on */
+    private Costed costed() {
+        Taken rounded = taken.get().filter(t -> !t.changes().isEmpty()).orElseThrow(() -> new RefusedException(""));
+        return new Costed(rounded, table.get().orElseThrow(() -> new RefusedException("")));
     }
 
     /** Saves the program as text. */

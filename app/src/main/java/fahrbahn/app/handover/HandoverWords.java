@@ -1,6 +1,7 @@
 package fahrbahn.app.handover;
 
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Value;
 import fahrbahn.card.PitCard;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
@@ -90,7 +91,7 @@ final class HandoverWords {
     }
 
     /** What rounding does to the numbers, and what that costs on the table. */
-    static String rounding(Taken taken, Optional<TwoOnOneTable> cost, boolean working) {
+    static String rounding(Taken taken, Value<TwoOnOneTable> cost) {
         List<Taken.Change> changes = taken.changes();
         if (taken.grain() == Grain.ANY) {
             return "The program takes every digit: nothing is rounded.";
@@ -105,10 +106,10 @@ final class HandoverWords {
                 + Words.number(most.taken(), 4) + " from " + Words.number(most.set(), 4) + " ("
                 + Words.percent(most.share()) + " off)"
                 + (changes.size() > 1 ? ", the most of " + changes.size() + " that move" : "") + ". ";
-        if (cost.isEmpty()) {
-            return moved + (working ? "The twin drives both." : "");
-        }
-        return moved + cost(taken, cost.get());
+        return moved
+                + cost.ready()
+                        .map(driven -> cost(taken, driven))
+                        .orElseGet(() -> cost.absence("The twin drives both."));
     }
 
     private static String cost(Taken taken, TwoOnOneTable cost) {

@@ -78,7 +78,7 @@ final class ProgramPage {
         };
         model.verdictProperty().addListener(o -> refresh.run());
         model.takenProperty().addListener(o -> refresh.run());
-        model.costProperty().addListener(o -> sayRounding());
+        model.cost().valueProperty().addListener(o -> sayRounding());
         refresh.run();
         VBox main = Nodes.column(Nodes.flow(language.inARow(), copy.button(), save.button()), Nodes.grow(program));
         VBox side = Nodes.column(
@@ -89,9 +89,9 @@ final class ProgramPage {
                 Nodes.panel("As the robot takes them", grain.inARow(), rounding, progress),
                 Nodes.wrapped(HandoverWords.CAUTION, "caution"));
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(use, copy, save), nowNs -> {
-            model.look();
-            progress.setProgress(model.progress());
-            Nodes.showIf(progress, model.working());
+            model.cost().show();
+            progress.setProgress(model.cost().progress());
+            Nodes.showIf(progress, model.cost().computingProperty().get());
             sayRounding();
         });
     }
@@ -130,7 +130,7 @@ final class ProgramPage {
     private void sayRounding() {
         rounding.setText(model.takenProperty()
                 .get()
-                .map(t -> HandoverWords.rounding(t, model.costProperty().get(), model.working()))
+                .map(t -> HandoverWords.rounding(t, model.cost().value()))
                 .orElse(model.problem()));
     }
 

@@ -7,6 +7,7 @@ import fahrbahn.app.season.Club;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.State;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.table.Ground;
@@ -39,10 +40,11 @@ public final class RunsModel extends StationModel {
             Supplier<Optional<String>> nextTrial,
             Stopwatch watch,
             LiveModel live,
-            Errands errands) {
+            State state) {
         super(season);
+        Errands errands = state.errands();
         this.log = new QuickLog(season, known, tableInHand, watch, live, errands);
-        this.stops = new StopsModel(season, errands);
+        this.stops = new StopsModel(season, state);
         this.book = new BookModel(season, log, errands);
         this.compare = new CompareModel(season, errands);
         this.plan = new PlanModel(season, nextTrial, errands);

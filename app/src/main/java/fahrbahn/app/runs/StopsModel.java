@@ -1,9 +1,9 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.stopping.LogScatter;
@@ -26,18 +26,22 @@ final class StopsModel {
     private static final long SEED = 1;
 
     private final Season season;
-    private final Errand<StopShares> errand;
+    private final Derived<StopShares> twin;
     private final ReadOnlyObjectWrapper<Stops> stops;
     private final ReadOnlyObjectWrapper<Optional<LogScatter>> scatter = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Optional<Wanted> wanted = Optional.empty();
-    private Optional<StopShares> twin = Optional.empty();
     private List<Run> counted = List.of();
 
-    private record Wanted(Setup setup, Sensing sensing) {}
+    private record Twins(Setup setup, Sensing sensing) {
+        StopShares driven(Job job) {
+            return StopShares.of(setup, sensing, Spread.TYPICAL, RUNS, SEED, Workers.all(), job);
+        }
+    }
 
-    StopsModel(Season season, Errands errands) {
+    StopsModel(Season season, State state) {
         this.season = season;
-        this.errand = errands.errand("What scatters the stops");
+        this.twin = state.derive(
+                "What scatters the stops", () -> new Twins(season.setupOrGuess(), plan().sensing()), Twins::driven);
+        twin.valueProperty().addListener(o -> sort());
         this.stops = new ReadOnlyObjectWrapper<>(Stops.of(List.of(), plan().windowMm()));
         season.choices().stopProperty().addListener(o -> count(counted));
     }
@@ -81,23 +85,11 @@ final class StopsModel {
         sort();
     }
 
-    /** Somebody looks: the twin drives such stops, unless it has or nobody could use it. */
-    void look() {
-        Wanted now = new Wanted(season.setupOrGuess(), plan().sensing());
-        if (stops.get().runs().size() < LogScatter.FEWEST || wanted.equals(Optional.of(now))) {
-            return;
+    /** Somebody looks: the twin drives such stops where they can be used. */
+    void show() {
+        if (stops.get().runs().size() >= LogScatter.FEWEST) {
+            twin.show();
         }
-        wanted = Optional.of(now);
-        twin = Optional.empty();
-        sort();
-        errand.runToEnd(
-                job -> StopShares.of(now.setup(), now.sensing(), Spread.TYPICAL, RUNS, SEED, Workers.all(), job),
-                ending -> {
-                    twin = ending instanceof Ending.Done<StopShares> done
-                            ? Optional.of(done.result())
-                            : Optional.empty();
-                    sort();
-                });
     }
 
     private void sort() {
@@ -105,6 +97,6 @@ final class StopsModel {
         double[] along =
                 runs.stream().mapToDouble(r -> r.outcome().stop().alongMm()).toArray();
         double[] volts = runs.stream().mapToDouble(Run::volts).toArray();
-        scatter.set(twin.flatMap(shares -> LogScatter.of(along, volts, shares, rule())));
+        scatter.set(twin.get().flatMap(shares -> LogScatter.of(along, volts, shares, rule())));
     }
 }

@@ -54,7 +54,7 @@ final class StopsPage {
                         "From above, to scale: the next one stops in the ellipse with a chance of 95 %",
                         Nodes.grow(picture))),
                 side)));
-        return new Pages.Page(body, List.of(), nowNs -> model.look());
+        return new Pages.Page(body, List.of(), nowNs -> model.show());
     }
 
     private void refresh(NumberField window, ChoiceField<Rule> rule) {

@@ -82,12 +82,12 @@ public final class Workshop {
         live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
-        table = new TableModel(season, errands, live);
+        table = new TableModel(season, state, live);
         levels = new LevelsModel(season, measure, table::ground, state);
         gains = new GainsModel(season, state, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
         drive = new DriveModel(season, state, table::ground, robot::known, live);
         runs = new RunsModel(
-                season, robot::known, table::ground, gains::nextTrial, new Stopwatch(clocks.handsNs()), live, errands);
+                season, robot::known, table::ground, gains::nextTrial, new Stopwatch(clocks.handsNs()), live, state);
         handover = new HandoverModel(
                 season,
                 table::ground,

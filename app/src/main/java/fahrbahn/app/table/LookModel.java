@@ -1,10 +1,11 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Draft;
@@ -13,11 +14,8 @@ import fahrbahn.core.table.TableTop;
 import fahrbahn.core.twin.Lookout;
 import fahrbahn.link.BenchRobot;
 import java.util.Optional;
-import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** A robot put anywhere on the table, and what its sensors read there. */
 public final class LookModel {
@@ -25,18 +23,23 @@ public final class LookModel {
     private final ReadOnlyObjectProperty<Draft> draft;
     private final MatModel mat;
     private final LiveModel live;
-    private final Errand<Lookout> errand;
-    private final ReadOnlyObjectWrapper<Optional<Lookout>> lookout = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Lookout> lookout;
     private final ReadOnlyObjectWrapper<Pose> pose = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
+
+    private record Sight(Draft draft, Optional<Mat> mat, Setup setup) {
+        Lookout painted(Job job) {
+            TableTop top = mat.isPresent() ? mat.get() : draft.course();
+            return Lookout.on(top, setup);
+        }
+    }
 
     /** @param live with the bench robot */
-    LookModel(Season season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, Errands errands, LiveModel live) {
+    LookModel(Season season, ReadOnlyObjectProperty<Draft> draft, MatModel mat, State state, LiveModel live) {
         this.live = live;
         this.season = season;
         this.draft = draft;
         this.mat = mat;
-        this.errand = errands.errand("Painting the table");
+        this.lookout = state.derive("Painting the table", this::sight, Sight::painted);
         pose.set(draft.get().start());
     }
 
@@ -45,14 +48,9 @@ public final class LookModel {
         return pose.getReadOnlyProperty();
     }
 
-    /** The table as its sensors see it; empty until it has been painted. */
-    public ReadOnlyObjectProperty<Optional<Lookout>> lookoutProperty() {
-        return lookout.getReadOnlyProperty();
-    }
-
-    /** Why there is nothing to see, in words. */
-    public ReadOnlyStringProperty problemProperty() {
-        return problem.getReadOnlyProperty();
+    /** The table as its sensors see it. */
+    public Derived<Lookout> lookout() {
+        return lookout;
     }
 
     public Draft draft() {
@@ -91,28 +89,12 @@ public final class LookModel {
                 .orElseGet(() -> draft.get().start()));
     }
 
-    /** Paints the table in hand anew for the robot as it is. */
-    public void look() {
-        Setup setup = season.setupOrGuess();
-        Supplier<TableTop> top = () -> draft.get().course();
-        if (season.matProperty().get().isPresent()) {
-            Optional<Mat> picked = mat.mat();
-            if (picked.isEmpty()) {
-                show(Optional.empty(), "Point at the mat's line and ground first, on the page Mat.");
-                return;
-            }
-            top = picked::get;
+    /** @throws RefusedException when there is nothing to see */
+    private Sight sight() {
+        Optional<Mat> picked = season.matProperty().get().flatMap(sheet -> mat.mat());
+        if (season.matProperty().get().isPresent() && picked.isEmpty()) {
+            throw new RefusedException("Point at the mat's line and ground first, on the page Mat.");
         }
-        Supplier<TableTop> on = top;
-        errand.runToEnd(
-                job -> Lookout.on(on.get(), setup),
-                ending -> show(
-                        ending instanceof Ending.Done<Lookout> done ? Optional.of(done.result()) : Optional.empty(),
-                        Ending.words(ending)));
-    }
-
-    private void show(Optional<Lookout> newLookout, String newProblem) {
-        lookout.set(newLookout);
-        problem.set(newProblem);
+        return new Sight(draft.get(), picked, season.setupOrGuess());
     }
 }

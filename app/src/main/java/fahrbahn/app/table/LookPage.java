@@ -1,6 +1,7 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.setup.Sensor;
@@ -39,35 +40,35 @@ final class LookPage {
         VBox right = Nodes.panel("What it reads there", where, readings);
         right.setMinWidth(300);
         model.poseProperty().addListener(o -> refresh());
-        model.lookoutProperty().addListener(o -> refresh());
-        model.problemProperty().addListener(o -> refresh());
-        refresh();
+        Follow.of(model.lookout(), this::refresh, readings);
         VBox content = Nodes.column(Nodes.grow(Nodes.row(Nodes.grow(left), right)));
         content.sceneProperty().addListener((o, before, now) -> {
             if (now != null) {
-                model.look(); // the table or the robot may have changed since
                 model.toStart();
                 Platform.runLater(canvas::requestFocus);
             }
         });
-        return new Pages.Page(content, List.of(start, bench), nowNs -> canvas.frame());
+        return new Pages.Page(content, List.of(start, bench), nowNs -> {
+            model.lookout().show();
+            canvas.frame();
+        });
     }
 
     private void refresh() {
         Pose pose = model.poseProperty().get();
-        readings.getChildren().clear();
         canvas.requestLayout();
         where.setText(
-                model.problemProperty().get().isEmpty()
+                model.lookout().value().refusal().isEmpty()
                         ? "Turning point at " + Words.number(pose.xMm()) + ", " + Words.number(pose.yMm())
                                 + " mm, facing "
                                 + Words.number(Math.toDegrees(Math.IEEEremainder(pose.headingRad(), 2 * Math.PI)), 2)
                                 + " degrees."
-                        : model.problemProperty().get());
-        Optional<fahrbahn.core.twin.Lookout> lookout = model.lookoutProperty().get();
+                        : model.lookout().value().refusal());
+        Optional<fahrbahn.core.twin.Lookout> lookout = model.lookout().get();
         if (lookout.isEmpty()) {
             return;
         }
+        readings.getChildren().clear();
         double[] values = lookout.get().readings(pose);
         String[] heads = {"sensor", "reads", "from dark to light"};
         for (int i = 0; i < heads.length; i++) {

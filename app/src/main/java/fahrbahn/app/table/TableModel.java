@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.marks.CapturedColours;
 import fahrbahn.core.marks.MarkCaptures;
@@ -48,8 +49,9 @@ public final class TableModel extends StationModel {
     private LaidCourse laid;
 
     /** @param live with the bench robot, which can be put on the table */
-    public TableModel(Season season, Errands errands, LiveModel live) {
+    public TableModel(Season season, State state, LiveModel live) {
         super(season);
+        Errands errands = state.errands();
         this.told = errands.tell();
         this.saveErrand = errands.errand("Saving the course");
         this.openErrand = errands.errand("Opening the course");
@@ -59,7 +61,7 @@ public final class TableModel extends StationModel {
         season.matProperty().addListener(o -> update());
         season.handProperty().addListener(o -> update());
         update();
-        this.look = new LookModel(season, draftProperty(), mat, errands, live);
+        this.look = new LookModel(season, draftProperty(), mat, state, live);
     }
 
     public MatModel mat() {

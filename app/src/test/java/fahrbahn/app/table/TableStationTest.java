@@ -204,9 +204,7 @@ class TableStationTest extends InWindow {
         until("judged", () -> mark(Station.TABLE) == Freshness.Mark.FRESH);
 
         page("read");
-        until(
-                "the mat is painted",
-                () -> shop().table().look().lookoutProperty().get().isPresent());
+        until("the mat is painted", () -> shop().table().look().lookout().get().isPresent());
         double onMat = reading("left");
         Lookout onCourse =
                 Lookout.on(DemoCourses.workshopLoop(), shop().season().setupOrGuess());
