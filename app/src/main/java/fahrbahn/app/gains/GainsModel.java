@@ -65,7 +65,7 @@ public final class GainsModel extends StationModel {
         this.map = new MapModel(season, tableInHand, this, state.errands());
         this.response = new ResponseModel(season, map, this, state);
         this.transfer = new TransferModel(season, this, state);
-        this.goal = new GoalModel(season, tableInHand, this, state.errands());
+        this.goal = new GoalModel(season, tableInHand, this, state);
         this.lane = state.derive("The lane", season::setupOrGuess, (setup, job) -> LanePicture.of(setup));
         this.advice = state.derive(
                 "The gains to try",

@@ -2,8 +2,10 @@ package fahrbahn.app.gains;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.core.tuning.Goal;
 import fahrbahn.words.Words;
@@ -33,7 +35,7 @@ final class GoalPage {
 
     Pages.Page page() {
         Action find = new Action("findForGoal", "Find it", KeyCode.F, model::find);
-        Action stop = new Action("stopFinding", "Stop", KeyCode.S, model::stop);
+        Action stop = new Action("stopFinding", "Stop", KeyCode.S, model.found()::stop);
         Action use = new Action("useGoal", "Use it on the robot", KeyCode.U, model::use);
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "goal",
@@ -41,27 +43,28 @@ final class GoalPage {
                 "What counts first: to finish, to stop in the same place, or the least time.",
                 Goal.values(),
                 GoalWords::goal,
-                model::want);
-        goal.show(model.goalProperty().get());
-        stop.button().disableProperty().bind(model.tryingProperty().not());
-        progress.visibleProperty().bind(model.tryingProperty());
+                model.goal()::set);
+        goal.show(model.goal().get());
+        stop.button().disableProperty().bind(model.found().computingProperty().not());
+        progress.visibleProperty().bind(model.found().computingProperty());
         javafx.scene.layout.HBox row = Nodes.row(goal, find.button(), stop.button(), use.button(), progress);
         row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
         VBox body = Nodes.column(
                 Nodes.panel("What for", row, verdict),
                 Nodes.panel("Each school's gains at the set speed, on the same table", schools));
         schools.getChildren().setAll(Nodes.label(GoalWords.ASK, "caption"));
-        model.foundProperty().addListener(o -> refresh(use));
-        model.goalProperty().addListener(o -> refresh(use));
-        refresh(use);
-        return new Pages.Page(body, List.of(find, stop, use), nowNs -> progress.setProgress(model.progress()));
+        Follow.of(model.found(), () -> refresh(use), schools);
+        return new Pages.Page(
+                body,
+                List.of(find, stop, use),
+                nowNs -> progress.setProgress(model.found().progress()));
     }
 
     private void refresh(Action use) {
-        Optional<GoalModel.Found> found = model.foundProperty().get().filter(model::holds);
+        Value<GoalModel.Found> value = model.found().value();
+        Optional<GoalModel.Found> found = value.ready();
         use.button().setDisable(found.isEmpty());
-        verdict.setText(
-                found.map(GoalWords::verdict).orElse(model.problem().isEmpty() ? GoalWords.ASK : model.problem()));
+        verdict.setText(found.map(GoalWords::verdict).orElseGet(() -> value.absence(GoalWords.ASK)));
         found.ifPresent(f -> schools.getChildren().setAll(table(f.advice())));
     }
 

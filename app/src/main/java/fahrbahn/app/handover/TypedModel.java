@@ -19,7 +19,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Numbers read off the robot and typed back, held against those that belong there. */
 public final class TypedModel {
     private final Season season;
-    private final HandoverModel handover;
 
     /** By what belongs on the robot: the coach goes from robot to robot and finds each sheet as it was left. */
     private final Map<Optional<Taken>, Map<String, String>> sheets = new HashMap<>();
@@ -44,19 +43,18 @@ public final class TypedModel {
 
     TypedModel(Season season, HandoverModel handover) {
         this.season = season;
-        this.handover = handover;
+        handover.takenProperty().addListener(o -> take(handover.takenProperty().get()));
+        take(handover.takenProperty().get());
     }
 
     public ReadOnlyObjectProperty<Checked> checkedProperty() {
         return checked.getReadOnlyProperty();
     }
 
-    /** Somebody looks: of another robot, or after a change, the numbers are others. */
-    public void look() {
-        if (!handover.takenProperty().get().equals(of)) {
-            of = handover.takenProperty().get();
-            check();
-        }
+    /** Of another robot, or after a change, the numbers are others. */
+    private void take(Optional<Taken> taken) {
+        of = taken;
+        check();
     }
 
     /** @param text as it stands on the robot; empty when it was not read */

@@ -41,7 +41,7 @@ final class TypedPage {
         refresh();
         VBox page = Nodes.column(Nodes.panel(
                 "Read off the robot what stands in its program", Nodes.row(Nodes.grow(state), clear.button()), rows));
-        return new Pages.Page(page, List.of(clear), nowNs -> model.look());
+        return new Pages.Page(page, List.of(clear));
     }
 
     private void clear() {

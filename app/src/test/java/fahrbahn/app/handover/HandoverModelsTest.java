@@ -142,7 +142,6 @@ class HandoverModelsTest extends InShop {
     @Test
     void slipsAreNamedAndEachRobotHasItsOwnSheet() {
         TypedModel typed = shop.handover().typed();
-        typed.look();
         int all = typed.checkedProperty().get().wanted().size();
         double kp = shop.season().setupOrGuess().law().kp();
         typed.type("KP", String.valueOf(10 * kp));
@@ -163,13 +162,11 @@ class HandoverModelsTest extends InShop {
         typed.type("KD", "");
         assertThat(typed.checkedProperty().get().problem()).isEmpty();
         shop.season().club().additions().addRobot(RobotKind.EDGE.setup("Dipper"));
-        typed.look();
         assertThat(typed.checkedProperty().get().typed()).isZero();
         assertThat(typed.checkedProperty().get().wanted())
                 .extracting(TypedBack.Handed::name)
                 .contains("TARGET");
         shop.season().club().takeNext(Sort.ROBOT);
-        typed.look();
         assertThat(typed.checkedProperty().get().typed()).as("as it was left").isEqualTo(1);
         typed.clear();
         assertThat(typed.checkedProperty().get().typed()).isZero();
