@@ -4,9 +4,10 @@ import fahrbahn.app.state.Derived;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 
-/** A page that shows a derived value: shown again whenever it stands otherwise, and dimmed while it is not there. */
+/** A page that shows a derived value: shown again whenever it stands otherwise; while it is not there, what was there before is dimmed, or gone if it was of another robot. */
 public final class Follow {
     private static final PseudoClass ABSENT = PseudoClass.getPseudoClass("absent");
+    private static final PseudoClass OF_ANOTHER = PseudoClass.getPseudoClass("of-another");
 
     private Follow() {}
 
@@ -16,6 +17,7 @@ public final class Follow {
             boolean absent = derived.value().ready().isEmpty();
             for (Node node : dimmed) {
                 node.pseudoClassStateChanged(ABSENT, absent);
+                node.pseudoClassStateChanged(OF_ANOTHER, absent && derived.beforeIsOfAnother());
             }
             refresh.run();
         };

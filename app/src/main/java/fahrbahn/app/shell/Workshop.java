@@ -78,7 +78,7 @@ public final class Workshop {
                 .listen(kinds ->
                         notices.over()); // the next success ends what was told, before anybody tells what it did
         season = new Season(open.ledger(), open.path(), clock);
-        State state = new State(errands, open.ledger());
+        State state = new State(errands, open.ledger(), season.handProperty()::get);
         live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);

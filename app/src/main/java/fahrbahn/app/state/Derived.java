@@ -19,7 +19,11 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class Derived<V> {
     private final Errand<V> errand;
     private final Recipe<?, V> recipe;
+    private final Supplier<?> selection;
     private final ReadOnlyObjectWrapper<Value<V>> value = new ReadOnlyObjectWrapper<>(new Value.Unasked<>());
+
+    /** What was selected when there last was a value. */
+    private Optional<?> before = Optional.empty();
 
     /** The inputs that the value, or the work on it, is of; empty while nobody has shown it. */
     private Optional<?> of = Optional.empty();
@@ -46,9 +50,15 @@ public final class Derived<V> {
         }
     }
 
-    Derived(Errand<V> errand, Recipe<?, V> recipe) {
+    Derived(Errand<V> errand, Recipe<?, V> recipe, Supplier<?> selection) {
         this.errand = errand;
         this.recipe = recipe;
+        this.selection = selection;
+    }
+
+    /** Whether the value before was of another robot, table or venue than is selected now: then nothing of it may still be seen. */
+    public boolean beforeIsOfAnother() {
+        return before.isPresent() && !before.get().equals(selection.get());
     }
 
     /** How it stands; a page that is up follows it. */
@@ -135,10 +145,10 @@ public final class Derived<V> {
             return;
         }
         value.set(new Value.Computing<>(Optional.empty()));
-        errand.runInParts(
-                recipe.with(now),
-                part -> value.set(new Value.Computing<>(Optional.of(part))),
-                ending -> value.set(ended(ending)));
+        errand.runInParts(recipe.with(now), part -> value.set(new Value.Computing<>(Optional.of(part))), ending -> {
+            before = Optional.of(selection.get());
+            value.set(ended(ending));
+        });
     }
 
     private static <V> Value<V> ended(Ending<V> ending) {

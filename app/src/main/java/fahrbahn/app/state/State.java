@@ -12,8 +12,12 @@ public final class State {
     private final Errands errands;
     private final List<Derived<?>> all = new ArrayList<>();
 
-    public State(Errands errands, Ledger season) {
+    private final Supplier<?> selection;
+
+    /** @param selection what robot, table and venue are selected */
+    public State(Errands errands, Ledger season, Supplier<?> selection) {
         this.errands = errands;
+        this.selection = selection;
         season.listen(kinds -> check());
     }
 
@@ -40,7 +44,7 @@ public final class State {
 
     /** The same with something to show before it is done. */
     public <K, V> Derived<V> deriveInParts(String what, Supplier<K> inputs, Derived.PartWork<K, V> work) {
-        Derived<V> derived = new Derived<>(errands.errand(what), new Derived.Recipe<>(inputs, work));
+        Derived<V> derived = new Derived<>(errands.errand(what), new Derived.Recipe<>(inputs, work), selection);
         all.add(derived);
         return derived;
     }

@@ -33,6 +33,7 @@ class DerivedTest {
     private Ledger season;
     private State state;
     private String robot = "Wren";
+    private String selected = "first";
     private int times;
     private Derived<String> derived;
 
@@ -41,7 +42,7 @@ class DerivedTest {
         season = OpenSeason.read(
                         SeasonFile.create(folder.resolve("s"), Clock.systemUTC()), Runnable::run, Runnable::run)
                 .ledger();
-        state = new State(new Errands(worker, Runnable::run, told::add), season);
+        state = new State(new Errands(worker, Runnable::run, told::add), season, () -> selected);
         derived = state.derive("The name", () -> robot, (name, job) -> {
             times++;
             return name.toUpperCase(java.util.Locale.ROOT);
@@ -162,5 +163,20 @@ class DerivedTest {
         worker.work();
         derived.hide();
         assertThat(derived.get()).contains("WREN");
+    }
+
+    /** Of the robot that is still selected the value before may be seen, dimmed; of another it may not. */
+    @Test
+    void itIsKnownWhoseTheValueBeforeWas() {
+        assertThat(derived.beforeIsOfAnother()).as("there was none").isFalse();
+        derived.show();
+        worker.hold();
+        robot = "Wren with other wheels";
+        derived.show();
+        assertThat(derived.beforeIsOfAnother()).isFalse();
+        selected = "second";
+        assertThat(derived.beforeIsOfAnother()).isTrue();
+        worker.work();
+        assertThat(derived.beforeIsOfAnother()).isFalse();
     }
 }
