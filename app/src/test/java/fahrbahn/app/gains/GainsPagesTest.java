@@ -3,9 +3,14 @@ package fahrbahn.app.gains;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
+import fahrbahn.core.belief.NextTrial;
+import fahrbahn.core.belief.Trial;
 import fahrbahn.core.setup.Law;
+import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.words.Words;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -23,6 +28,28 @@ class GainsPagesTest extends InWindow {
         });
     }
 
+    private NextModel next() {
+        return shop().gains().next();
+    }
+
+    private GainsModel model() {
+        return shop().gains();
+    }
+
+    /** What the page shows as the next trial, after so many; empty while it is worked out. */
+    private Optional<NextTrial> next(int trials) {
+        return next().answer()
+                .valueProperty()
+                .get()
+                .ready()
+                .filter(answer -> answer.story().trials().size() == trials)
+                .map(NextModel.Answer::next);
+    }
+
+    private List<Trial> trials() throws Exception {
+        return onWindow(() -> next().trials());
+    }
+
     private double kp() {
         return shop().season().setupOrGuess().law().kp();
     }
@@ -30,38 +57,55 @@ class GainsPagesTest extends InWindow {
     @Test
     void theMapsPointIsMovedByKeysAndUsed() throws Exception {
         gains("map");
-        until("a first picture", () -> text("mapPoint").startsWith("As set, about Kp "));
+        until("a first picture", () -> model().map().pictureProperty().get().isPresent());
         robot.type(KeyCode.RIGHT);
-        until("a point in hand", () -> text("mapPoint").startsWith("In hand Kp "));
-        String before = text("mapPoint");
+        until("a point in hand", () -> model().map().chosen().isPresent());
+        Optional<MapModel.Gains> before = model().map().chosen();
         robot.type(KeyCode.UP).type(KeyCode.UP);
-        until("moved", () -> !text("mapPoint").equals(before));
+        until("moved", () -> !model().map().chosen().equals(before));
         robot.type(KeyCode.Y);
-        until("the next layer", () -> text("mapLegend").startsWith("Lighter: nearer to the path"));
+        until("the next layer", () -> model().map().layerProperty().get() == MapModel.Layer.RMS);
         double set = kp();
         gains("response");
-        until("its response", () -> text("responseWords").contains("it is back within a tenth after"));
-        assertThat(text("responseWords")).doesNotContain("Kp " + Words.number(set, 3) + ",");
+        until(
+                "its response",
+                () -> model().response().answer().valueProperty().get().ready().isPresent());
+        assertThat(onWindow(() -> model().response()
+                        .answer()
+                        .get()
+                        .orElseThrow()
+                        .setup()
+                        .law()
+                        .kp()))
+                .as("of the point, not of the gains as set")
+                .isNotEqualTo(set);
         gains("map");
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
         undo();
         until("taken back", () -> kp() == set);
-        until("complete", () -> !text("mapLegend").contains("Still coarse"));
+        until(
+                "complete",
+                () -> model().map().pictureProperty().get().orElseThrow().map().stride() == 1);
     }
 
     @Test
     void aGoalsSettingIsFoundAndUsed() throws Exception {
         gains("goal");
-        assertThat(text("goalVerdict")).contains("F tries every school's gains");
+        assertThat(text("goalVerdict")).isEqualTo(GoalWords.ASK);
         robot.type(KeyCode.F);
-        until("found", () -> text("goalVerdict").startsWith("Take Kp "));
+        until(
+                "found",
+                () -> model().goal().found().valueProperty().get().ready().isPresent());
+        CourseAdvice found =
+                onWindow(() -> model().goal().found().get().orElseThrow().advice());
         double set = kp();
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
-        assertThat(text("goalVerdict"))
-                .contains("Take Kp " + Words.number(kp()) + ", Kd ")
-                .contains("By loop theory it wiggles at ");
+        assertThat(kp()).isEqualTo(found.kp());
+        assertThat(onWindow(() -> model().goal().found().get()))
+                .as("it holds for the robot that has it")
+                .isPresent();
         undo();
         until("taken back", () -> kp() == set);
     }
@@ -70,13 +114,17 @@ class GainsPagesTest extends InWindow {
     @Test
     void gainsAreCarriedOverToALongerLoop() throws Exception {
         gains("carry-over");
-        until("nothing differs", () -> text("transferVerdict").startsWith("The gains stand on the robot"));
+        until(
+                "nothing differs",
+                () -> carried().map(TransferModel.Answer::sameRobot).orElse(false));
         double periodS = shop().season().setupOrGuess().robot().loop().periodS();
         double kd = shop().season().setupOrGuess().law().kd();
         typeIn("newPeriod", Words.number(2000 * periodS));
-        until("carried over", () -> text("transferVerdict").startsWith("For the changed robot "));
-        String ms = Words.number(1000 * periodS) + "/" + Words.number(2000 * periodS) + " (ms a loop)";
-        assertThat(text("transferSteering")).contains(ms);
+        until(
+                "carried over",
+                () -> carried()
+                        .map(a -> a.to().robot().loop().periodS() == 2 * periodS)
+                        .orElse(false));
         robot.type(KeyCode.ESCAPE).type(KeyCode.U);
         until(
                 "the loop is longer",
@@ -95,10 +143,16 @@ class GainsPagesTest extends InWindow {
         assertThat(text("unitKd")).isEqualTo(Words.number(0.02 / periodS));
     }
 
+    private Optional<TransferModel.Answer> carried() {
+        return model().transfer().answer().valueProperty().get().ready();
+    }
+
     @Test
     void kiIsToldByWhatItBuysAndSet() throws Exception {
         gains("ki");
-        until("its trade", () -> text("integralWords").contains(" per loop, "));
+        until(
+                "its trade",
+                () -> model().response().answer().valueProperty().get().ready().isPresent());
         typeIn("ki", "0.002");
         until("set", () -> shop().season().setupOrGuess().law().ki() == 0.002);
         undo();
@@ -109,43 +163,37 @@ class GainsPagesTest extends InWindow {
     @Test
     void aLadderIsClimbedByKeys() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
-        assertThat(text("nextLadder")).isEqualTo("No trial yet.");
+        until("the first trial", () -> next(0).isPresent());
+        assertThat(trials()).isEmpty();
         double set = kp();
         robot.type(KeyCode.U);
         until("it is on the robot", () -> kp() != set);
         robot.type(KeyCode.A);
-        until("the sign first", () -> text("nextReason").startsWith("It turns away at once"));
-        assertThat(text("nextLadder"))
-                .startsWith("1. Kp " + Words.number(kp(), 3))
-                .contains("turns away");
+        until("the sign first", () -> next(1).flatMap(NextTrial::suspect).isPresent());
+        assertThat(trials()).singleElement().matches(t -> t.kp() == kp() && t.seen() == Seen.TURNS_AWAY);
         undo();
-        until("taken back", () -> text("nextReason").contains("simulated runs on this course finish"));
+        until("taken back", () -> next(0).isPresent());
         robot.type(KeyCode.Q).type(KeyCode.SPACE);
         until("the watch runs", () -> !text("watchSeconds").startsWith("0.0"));
         robot.type(KeyCode.SPACE).type(KeyCode.SPACE).type(KeyCode.W);
-        until(
-                "a trial",
-                () -> text("nextLadder").startsWith("1. ") && text("nextLadder").contains("wiggles, a wiggle each"));
-        until("ranges of before and now", () -> text("nextRanges").contains("(at first "));
+        until("a trial that says how fast it wiggles", () -> next(1).isPresent());
+        assertThat(trials()).singleElement().matches(t -> t.seen() == Seen.WIGGLES);
         robot.type(KeyCode.U).type(KeyCode.E);
-        until(
-                "two trials",
-                () -> text("nextLadder").startsWith("2. ") && text("nextLadder").contains("lost: bend"));
+        until("two trials", () -> next(2).isPresent());
+        assertThat(trials().get(1).seen()).isEqualTo(Seen.LOST_BEND);
         assertThat(shop().season().runs().stream()
                         .filter(r -> r.outcome().seen().isPresent()))
                 .hasSize(2)
                 .anyMatch(r -> r.outcome().wiggles().isPresent());
     }
 
-    /** A hidden robot drives what is next, says what was seen itself, leaves nothing in the log book, and tells its secrets. */
     /** A robot on an edge that rides light is told its target, and the trials with the old one stay; between two sensors there is none. */
     @Test
     void ridingBesideTheEdgeAsksForAnotherTarget() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
+        until("the first trial", () -> next(0).isPresent());
         robot.type(KeyCode.L);
-        until("no target to move", () -> text("nextReason").startsWith("It rides to one side"));
+        until("no target to move", () -> next(1).map(n -> n.aside().untold()).orElse(false));
         onWindow(() -> {
             var season = shop().season();
             var setup = season.setupOrGuess();
@@ -153,36 +201,39 @@ class GainsPagesTest extends InWindow {
                     .become(setup.withLaw(setup.law().withKind(Law.Kind.EDGE).withTarget(50)));
             return null;
         });
-        until("another law, another ladder", () -> text("nextLadder").equals("No trial yet."));
+        until("another law, another ladder", () -> next(0).isPresent());
         robot.type(KeyCode.L).type(KeyCode.L);
-        until("its target", () -> text("nextReason").startsWith("It rides some "));
+        until(
+                "its target",
+                () -> next(2).map(n -> n.aside().target().isPresent()).orElse(false));
         robot.type(KeyCode.U);
         until("set", () -> shop().season().setupOrGuess().law().target() < 45);
-        until("both trials stay", () -> text("nextLadder").startsWith("2. Kp "));
+        until("both trials stay", () -> next(2).isPresent());
         robot.type(KeyCode.S);
-        until(
-                "put right",
-                () -> text("nextLadder").startsWith("3. Kp ")
-                        && !text("nextReason").startsWith("It rides"));
+        until("put right", () -> next(3).map(n -> n.aside().target().isEmpty()).orElse(false));
     }
 
+    private Optional<Practice.HiddenRobot> hidden() {
+        return next().practice().hiddenProperty().get();
+    }
+
+    /** It drives what is next, says what was seen itself, leaves nothing in the log book, and tells its secrets. */
     @Test
     void aHiddenRobotIsPractisedWith() throws Exception {
         gains("next-trial");
-        until("the first trial", () -> text("nextReason").contains("simulated runs on this course finish"));
+        until("the first trial", () -> next(0).isPresent());
         int logged = shop().season().runs().size();
         robot.type(KeyCode.P);
-        until("a hidden robot", () -> text("nextReason").endsWith("V lets the hidden robot drive it."));
+        until("a hidden robot", () -> next(0).isPresent() && hidden().isPresent());
         robot.type(KeyCode.V);
-        until("it has run", () -> text("nextSecrets").startsWith("It has run"));
-        assertThat(text("nextLadder")).isEqualTo("No trial yet.");
+        until("it has run", () -> hidden().orElseThrow().driven().isPresent());
+        assertThat(trials()).isEmpty();
         robot.type(KeyCode.C); // no corner anywhere on this table: the eye is told better
-        until("a trial of it", () -> text("nextLadder").startsWith("1. Kp "));
-        assertThat(text("nextSecrets")).startsWith("You said lost: corner; we would call it ");
+        until("a trial of it", () -> next(1).isPresent());
         robot.type(KeyCode.Y);
-        until("revealed", () -> text("nextSecrets").startsWith("Its secrets: lag "));
+        until("revealed", () -> hidden().orElseThrow().revealed());
         robot.type(KeyCode.P);
-        until("back to the real one", () -> text("nextLadder").equals("No trial yet."));
+        until("back to the real one", () -> hidden().isEmpty() && next(0).isPresent());
         assertThat(shop().season().runs()).hasSize(logged);
     }
 

@@ -57,7 +57,7 @@ class DamagedDemoTest extends Repeated {
         Opener opener =
                 new Opener(home, new Backups(home.backups(), CLOCK, 1 << 30), CLOCK, Runnable::run, Runnable::run);
         int found = 0;
-        int seasons = times(18, 300);
+        int seasons = times(12, 300);
         for (int seed = 0; seed < seasons; seed++) {
             byte[] damaged = Damage.of(sound, seed);
             boolean changed = !java.util.Arrays.equals(damaged, sound);
