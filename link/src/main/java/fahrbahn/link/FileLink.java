@@ -46,6 +46,10 @@ public final class FileLink extends StreamLink {
 
     @Override
     Way connect() throws IOException {
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            // A pipe that nobody writes into would keep the thread for ever.
+            throw new IOException("it is no plain file but a folder, a device or a pipe");
+        }
         return new Tail(FileChannel.open(file, StandardOpenOption.READ));
     }
 

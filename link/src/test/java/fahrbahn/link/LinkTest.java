@@ -191,4 +191,20 @@ class LinkTest {
             assertThat(ears.readings.size()).isLessThan(60_000);
         }
     }
+
+    /** A pipe that nobody writes into, a device without end, a folder: said at once, and no thread is left waiting. */
+    @Test
+    void whatIsNoPlainFileIsNoLogThatGrows(@TempDir Path folder) throws Exception {
+        Path pipe = folder.resolve("pipe");
+        assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor())
+                .isZero();
+        for (Path file : new Path[] {pipe, Path.of("/dev/zero"), folder}) {
+            Ears ears = new Ears();
+            try (Link link = FileLink.open(file, ears, ears.times)) {
+                assertThat(ears.lost.poll(PATIENCE_S, TimeUnit.SECONDS))
+                        .as("%s", file)
+                        .contains(file.toString(), "no plain file");
+            }
+        }
+    }
 }
