@@ -38,7 +38,7 @@ class KilledBackupTest extends Repeated {
             try (SeasonFile season = SeasonFile.open(work.resolve("season"), Clock.systemUTC())) {
                 do {
                     season.write(
-                            Seasons.edit("a change", Change.put("note", "", "x", "\"" + System.nanoTime() + "\"")));
+                            Seasons.edit("a change", Change.put("note", "", "x", "\"" + season.lastStep() + "\"")));
                     backups.make(season);
                     Files.writeString(
                             work.resolve("said"), "copied\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
