@@ -3,6 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InShop;
+import fahrbahn.app.runs.QuickLog;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -30,7 +31,8 @@ class HostileFilesTest extends InShop {
                 new Import("mat", "png pdf svg", shop.table().mat()::open),
                 new Import("log", "csv", file -> shop.drive().log().open(file)),
                 new Import("runs", "csv json", shop.runs().book().files()::open),
-                new Import("robot", "json", shop.club()::importSetup));
+                new Import("robot", "json", shop.club()::importSetup),
+                new Import("photograph", "png", shop.runs().book()::addPhoto));
     }
 
     private Map<String, Path> files() throws IOException {
@@ -95,6 +97,8 @@ class HostileFilesTest extends InShop {
 
     @Test
     void noFileThatIsNoneOfOursChangesAnythingOrKeepsTheWindow() throws Exception {
+        shop.runs().log().log(true, QuickLog.Typed.NOTHING);
+        shop.runs().book().take(shop.season().runs().get(0)); // which a photograph would belong to
         int steps = shop.season().ledger().undoable().size();
         Map<String, Path> files = files();
         String untouched = shop.drive().verdictProperty().get().sentence();
