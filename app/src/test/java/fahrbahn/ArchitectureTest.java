@@ -128,7 +128,7 @@ class ArchitectureTest {
                 .that(VIEWS)
                 .should()
                 .dependOnClassesThat()
-                .haveNameMatching("fahrbahn\\.app\\.season\\.(Season|Club|Measurements)|fahrbahn\\.store\\..*")
+                .haveNameMatching("fahrbahn\\.app\\.season\\.(Season|Club|SetupChanges)|fahrbahn\\.store\\..*")
                 .check(CLASSES);
     }
 

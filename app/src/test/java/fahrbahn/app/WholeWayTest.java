@@ -25,9 +25,7 @@ class WholeWayTest extends InWindow {
         assertThat(text("verdict")).contains("guesses");
         robot.clickOn("#page-numbers");
         type("trackWidth", "136");
-        until(
-                "the track width is kept",
-                () -> shop().season().setupProperty().get().isPresent());
+        until("the track width is kept", () -> shop().season().setup().kept().isPresent());
         assertThat(shop().season().setupOrGuess().robot().drive().trackWidthMm())
                 .isEqualTo(136);
 
@@ -124,7 +122,7 @@ class WholeWayTest extends InWindow {
         assertThat(text("lineWidth")).isEqualTo("-20");
         assertThat(robot.lookup(".problem").queryAll().stream().map(n -> ((Labeled) n).getText()))
                 .contains("It is -20; it must be above 0, at most 500");
-        assertThat(shop().season().setupProperty().get()).isEmpty();
+        assertThat(shop().season().setup().kept()).isEmpty();
 
         go(Station.MEASURE);
         robot.type(KeyCode.W);
@@ -158,7 +156,7 @@ class WholeWayTest extends InWindow {
         untilOpen();
         robot.clickOn("#page-numbers");
         type("trackWidth", "150");
-        until("kept", () -> shop().season().setupProperty().get().isPresent());
+        until("kept", () -> shop().season().setup().kept().isPresent());
     }
 
     @Test

@@ -225,7 +225,7 @@ public final class ClubModel {
         season.ledger()
                 .written(
                         Kinds.SETUP,
-                        season.handProperty().get().robot(),
+                        season.selection().get().robot(),
                         Kind.ONLY,
                         document -> exportErrand.run(
                                 job -> {

@@ -2,6 +2,7 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
 import fahrbahn.core.detour.Approach;
 import fahrbahn.core.detour.DetourChoice;
@@ -14,6 +15,7 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.table.Standing;
 import fahrbahn.core.twin.Spread;
+import fahrbahn.store.Kinds;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -29,6 +31,7 @@ final class DetourModel {
     private static final long SEED = 1;
 
     private final Season season;
+    private final Document<Task> typed;
     private final Supplier<Optional<Ground>> ground;
     private final Derived<Answer> answer;
     private final ReadOnlyObjectWrapper<Boolean> byTouch = new ReadOnlyObjectWrapper<>(false);
@@ -47,6 +50,7 @@ final class DetourModel {
 
     DetourModel(Season season, State state, Supplier<Optional<Ground>> ground) {
         this.season = season;
+        this.typed = season.state().document(Kinds.DETOUR, () -> Task.usual(season.setupOrGuess()));
         this.ground = ground;
         this.answer = state.derive("The detours", this::obstacle, DetourModel::drive);
     }
@@ -71,13 +75,13 @@ final class DetourModel {
 
     /** As it was typed, round the obstacle of the table in hand where there is one. */
     Task task() {
-        Task typed = season.choices().detourProperty().get().orElseGet(() -> Task.usual(season.setupOrGuess()));
-        return standing().map(s -> typed.withObstacleRadiusMm(s.radiusMm())).orElse(typed);
+        Task task = typed.get();
+        return standing().map(s -> task.withObstacleRadiusMm(s.radiusMm())).orElse(task);
     }
 
     /** @throws fahrbahn.core.check.BadValueException when a number of it cannot be */
     void change(UnaryOperator<Task> change) {
-        season.choices().planDetour(change.apply(task()));
+        typed.set("the way of " + season.robotName() + " round an obstacle", change.apply(task()));
     }
 
     /** The way that is drawn as moves of a program; empty without an answer, or without an arc. */
@@ -89,7 +93,7 @@ final class DetourModel {
     }
 
     ReadOnlyObjectProperty<Setup> setupProperty() {
-        return season.setupNowProperty();
+        return season.setup().property();
     }
 
     /** What the program of the robot in hand does about an obstacle. */

@@ -95,12 +95,12 @@ public final class DriveModel extends StationModel {
         this.running = Bindings.or(
                 Bindings.or(oneErrand.runningProperty(), many.runningProperty()),
                 two.compared().computingProperty());
-        season.handProperty().addListener((o, was, is) -> {
+        season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 otherRobot();
             }
         });
-        season.setupProperty().addListener(o -> judge());
+        season.setup().keptProperty().addListener(o -> judge());
         takeTable();
         judge();
     }
@@ -355,7 +355,7 @@ public final class DriveModel extends StationModel {
                     .log(new Run(
                             UUID.randomUUID().toString(),
                             Run.Source.TWIN,
-                            season.handProperty().get().robot(),
+                            season.selection().get().robot(),
                             last.basis().withAt(season.now()),
                             result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
                             DriveWords.lostNote(result)));

@@ -206,8 +206,8 @@ public final class LogModel {
                 .ifPresent(last -> last.fit().ifPresent(fit -> {
                     List<String> how = List.of(LogWords.BY_LOG);
                     int ticks = last.log().size();
-                    season.measurements()
-                            .use(
+                    season.changes()
+                            .measured(
                                     List.of(
                                             fact(Constant.LAG, fit.lagS(), how),
                                             fact(Constant.DELAY, fit.delayS(), how),

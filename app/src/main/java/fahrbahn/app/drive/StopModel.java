@@ -2,6 +2,7 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
 import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.core.job.Job;
@@ -15,6 +16,7 @@ import fahrbahn.core.stopping.StopShares;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Sample;
 import fahrbahn.core.twin.Spread;
+import fahrbahn.store.Kinds;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -28,6 +30,7 @@ final class StopModel {
     private static final long SEED = 1;
 
     private final Season season;
+    private final Document<StopPlan> plan;
     private final Derived<Answer> answer;
     private final Derived<Back> back;
     private final Parameter<Rule> inHand;
@@ -43,6 +46,7 @@ final class StopModel {
 
     StopModel(Season season, State state) {
         this.season = season;
+        this.plan = season.state().document(Kinds.STOP, () -> StopPlan.USUAL);
         this.inHand = state.parameter(Rule.TIMER);
         this.answer = state.derive("The stops", this::stops, StopModel::drive);
         this.back = state.derive("The way back", () -> new Return(stops(), inHand.get()), StopModel::driveBack);
@@ -67,12 +71,12 @@ final class StopModel {
     }
 
     StopPlan plan() {
-        return season.choices().stopProperty().get().orElse(StopPlan.USUAL);
+        return plan.get();
     }
 
     /** @throws fahrbahn.core.check.BadValueException when a number of it cannot be */
     void change(UnaryOperator<StopPlan> change) {
-        season.choices().planStop(change.apply(plan()));
+        plan.change("where " + season.robotName() + " is to stop", change);
     }
 
     void take(Rule rule) {

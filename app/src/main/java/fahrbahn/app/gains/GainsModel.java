@@ -76,7 +76,7 @@ public final class GainsModel extends StationModel {
         this.known = known;
         lane.valueProperty().addListener(o -> judge());
         advice.valueProperty().addListener(o -> advised());
-        season.setupProperty().addListener(o -> compute());
+        season.setup().keptProperty().addListener(o -> compute());
         compute();
     }
 
@@ -236,7 +236,7 @@ public final class GainsModel extends StationModel {
 
     /** The same with a target. */
     void chooseWithSpeed(double kp, double kd, double baseCommand, double target) {
-        season.choices()
+        season.changes()
                 .chooseGains(
                         setup -> setup.withLaw(setup.law()
                                 .withGains(kp, setup.law().ki(), kd)
@@ -247,11 +247,11 @@ public final class GainsModel extends StationModel {
 
     /** The robot becomes otherwise, with gains chosen for it, as one step. */
     public void become(Setup setup) {
-        season.choices().chooseGains(before -> setup, known.get());
+        season.changes().chooseGains(before -> setup, known.get());
     }
 
     /** Sets gains by hand; they count as chosen for the robot as it is now. */
     public void choose(double kp, double ki, double kd) {
-        season.choices().chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
+        season.changes().chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
     }
 }

@@ -4,6 +4,7 @@ import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
 import fahrbahn.core.belief.Candidate;
 import fahrbahn.core.belief.Learnt;
@@ -26,6 +27,7 @@ import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.Goal;
+import fahrbahn.store.Kinds;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,6 +49,7 @@ public final class NextModel {
     private static final Duration EVENING = Duration.ofHours(24);
 
     private final Season season;
+    private final Document<Wish> wish;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Supplier<Map<Constant, Double>> known;
     private final GainsModel gains;
@@ -76,6 +79,7 @@ public final class NextModel {
             Stopwatch watch,
             State state) {
         this.season = season;
+        this.wish = season.state().document(Kinds.WISH, () -> Wish.USUAL);
         this.tableInHand = tableInHand;
         this.known = known;
         this.gains = gains;
@@ -102,7 +106,7 @@ public final class NextModel {
     }
 
     private Wish wish() {
-        return season.choices().wishProperty().get();
+        return wish.get();
     }
 
     Goal goal() {
@@ -122,11 +126,15 @@ public final class NextModel {
     }
 
     void want(Goal newGoal) {
-        season.choices().wish(newGoal, left());
+        want(newGoal, left());
     }
 
     void leave(double trials) {
-        season.choices().wish(goal(), (int) Math.rint(trials));
+        want(goal(), (int) Math.rint(trials));
+    }
+
+    private void want(Goal newGoal, int trialsLeft) {
+        wish.set("what the trials of " + season.robotName() + " are for", new Wish(newGoal, trialsLeft, season.now()));
     }
 
     /** Where the run that is to be told stopped, beyond its mark; NaN when nobody measured. */
@@ -152,7 +160,7 @@ public final class NextModel {
     private Prior prior() {
         return practice.robot().isPresent()
                 ? Prior.GUESSED
-                : Prior.of(season.setupOrGuess(), season.measurements().facts().values());
+                : Prior.of(season.setupOrGuess(), season.facts().values());
     }
 
     /** Constants that trials tell better than they were known; none of a hidden robot. */
@@ -173,7 +181,7 @@ public final class NextModel {
         learnt().forEach((constant, measured) ->
                 facts.add(new Fact(constant, measured, List.of(NextTrialWords.BY_TRIALS), season.basisNow())));
         if (!facts.isEmpty()) {
-            season.measurements().use(facts, UnaryOperator.identity());
+            season.changes().measured(facts, UnaryOperator.identity());
         } else if (answer.get().isEmpty()) {
             tell.accept(NextTrialWords.NOT_YET);
         }
@@ -205,7 +213,7 @@ public final class NextModel {
         return run.at().isAfter(season.now().minus(EVENING))
                 && run.source() == Run.Source.TABLE
                 && run.outcome().seen().isPresent()
-                && run.robot().equals(season.handProperty().get().robot());
+                && run.robot().equals(season.selection().get().robot());
     }
 
     /** Logs a run with the gains as set, with what the watch has counted; or tells what the hidden robot did. */
@@ -230,7 +238,7 @@ public final class NextModel {
                 .log(new Run(
                         UUID.randomUUID().toString(),
                         Run.Source.TABLE,
-                        season.handProperty().get().robot(),
+                        season.selection().get().robot(),
                         season.basisNow().withKnown(known.get()),
                         outcome,
                         ""));

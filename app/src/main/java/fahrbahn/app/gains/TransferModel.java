@@ -53,7 +53,7 @@ final class TransferModel {
                         change.from(),
                         change.to(),
                         Carried.between(change.from(), change.to(), SEED, Workers.all(), job)));
-        season.handProperty().addListener((o, was, is) -> {
+        season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 forget(); // what is to change was said of the robot before
             }
@@ -76,9 +76,9 @@ final class TransferModel {
     /** The robot that the gains were chosen for: as it is, where nobody noted another or its law is of another kind. */
     private Setup from() {
         Setup now = season.setupOrGuess();
-        return season.choices()
-                .chosenProperty()
-                .get()
+        return season.changes()
+                .gainsFor()
+                .kept()
                 .flatMap(Basis::setup)
                 .filter(chosen -> chosen.law().kind() == now.law().kind())
                 .map(chosen -> chosen.withLaw(chosen.law()

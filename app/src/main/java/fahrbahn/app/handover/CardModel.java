@@ -86,7 +86,7 @@ public final class CardModel {
                                 now,
                                 List.copyOf(season.captures()),
                                 measure.surveyProperty().get(),
-                                season.choices().chosenProperty().get(),
+                                season.changes().gainsFor().kept(),
                                 season.club()::venueName),
                         paper.get()))
                 .orElseThrow(() -> new RefusedException(handover.problem()));

@@ -3,12 +3,14 @@ package fahrbahn.app.handover;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Document;
 import fahrbahn.core.drill.Drill;
 import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.drill.DrillMaker;
 import fahrbahn.core.drill.DrillScore;
 import fahrbahn.core.drill.DrillScore.Answer;
 import fahrbahn.core.drill.Offer;
+import fahrbahn.store.Kinds;
 import java.util.Optional;
 import java.util.Random;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -17,6 +19,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** One drill after the other, and the score of who answers. */
 public final class DrillModel {
     private final Season season;
+    private final Document<DrillScore> score;
     private final Errand<Drill> errand;
     private final ReadOnlyObjectWrapper<Optional<Drill>> drill = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Answer>> answer = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -27,6 +30,7 @@ public final class DrillModel {
 
     DrillModel(Season season, Errands errands) {
         this.season = season;
+        this.score = season.state().document(Kinds.DRILLS, () -> DrillScore.NONE);
         this.errand = errands.errand("The drill");
     }
 
@@ -46,7 +50,7 @@ public final class DrillModel {
     }
 
     public ReadOnlyObjectProperty<DrillScore> scoreProperty() {
-        return season.choices().drillsProperty();
+        return score.property();
     }
 
     /** @param name who answers from now on; empty where nobody is named */
@@ -117,7 +121,7 @@ public final class DrillModel {
         if (drill.get().isPresent() && answer.get().isEmpty()) {
             Answer given = new Answer(who, drill.get().get().fault(), said);
             answer.set(Optional.of(given));
-            season.choices().answerDrill(scoreProperty().get().with(given));
+            score.note(score.get().with(given));
         }
     }
 
@@ -126,8 +130,8 @@ public final class DrillModel {
         if (answer.get().isPresent() && done.get().isEmpty()) {
             Offer chosen = drill.get().orElseThrow().offers().get(offer);
             Answer whole = answer.get().get().thenMended(chosen.mends());
-            DrillScore score = scoreProperty().get();
-            season.choices().answerDrill(score.instead(answer.get().get(), whole));
+
+            score.note(score.get().instead(answer.get().get(), whole));
             answer.set(Optional.of(whole));
             done.set(Optional.of(chosen));
             long seed = season.now().toEpochMilli();

@@ -1,14 +1,19 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.HallAdvice;
 import fahrbahn.core.hall.HallDay;
 import fahrbahn.core.hall.HallStep;
+import fahrbahn.core.job.Job;
+import fahrbahn.core.job.Workers;
 import fahrbahn.core.plan.Pace;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.ProgramConstant;
@@ -19,35 +24,49 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Run;
+import fahrbahn.core.tuning.CapturedTurnMarks;
 import fahrbahn.core.tuning.UsualTurnMarks;
+import fahrbahn.core.twin.Spread;
+import fahrbahn.core.twin.Track;
+import fahrbahn.store.Kinds;
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import javafx.beans.InvalidationListener;
-import javafx.beans.property.ReadOnlyObjectProperty;
 
 /** Five minutes in a new hall: the clock, the steps, what each is worth, and the numbers to type. */
 public final class HallModel {
     /** From one run to the next, before the log book tells. */
     private static final double USUAL_RUN_S = 75;
 
+    private static final int PAIRS = 100;
+
+    /** The same numbers get the same judgement. */
+    private static final long SEED = 1;
+
     private static final List<HallStep> CAPTURED = List.of(HallStep.LIGHT, HallStep.DARK, HallStep.MARKS);
 
     private final Season season;
+    private final Document<HallDay> day;
     private final HandoverModel handover;
     private final MeasureModel measure;
     private final LevelsModel levels;
     private final QuickLog log;
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
-    private final LevelsWorth worth;
-    private final HallMarks marks;
-    private OptionalDouble runS = OptionalDouble.empty();
+    private final Derived<TwoOnOneTable> worth;
+    private final Derived<TurnMarks> marks;
+    private final Derived<Double> runS;
+
+    /** What levels are worth: both sets of numbers on one table. */
+    private record Levels(Setup robot, Setup program, Ground ground) {}
+
+    /** Marks as they look here. */
+    private record Marks(TurnMarks old, List<Capture> here) {}
 
     HallModel(
             Season season,
@@ -55,49 +74,84 @@ public final class HallModel {
             MeasureModel measure,
             LevelsModel levels,
             QuickLog log,
-            Supplier<Optional<Ground>> table,
-            Errands errands) {
+            Supplier<Optional<Ground>> table) {
         this.season = season;
+        this.day = season.state().document(Kinds.HALL);
         this.handover = handover;
         this.measure = measure;
         this.levels = levels;
         this.log = log;
         this.table = table;
-        this.tell = errands.tell();
-        this.worth = new LevelsWorth(errands);
-        this.marks = new HallMarks(errands);
-        season.runs().addListener((InvalidationListener) o -> runS = OptionalDouble.empty());
-        season.handProperty().addListener(o -> forget());
+        State state = season.state();
+        this.tell = state.errands().tell();
+        this.worth = state.derive("What other levels are worth here", this::levelsHere, HallModel::drive);
+        this.marks = state.derive(
+                "The marks of this hall", this::marksHere, (now, job) -> CapturedTurnMarks.of(now.old(), now.here()));
+        this.runS = state.derive("How long a run takes", season::runsNow, (runs, job) -> paceS(runs.values()));
     }
 
     public MeasureModel measure() {
         return measure;
     }
 
-    /** The minutes of the robot in hand; empty when they have not begun. */
+    /** The minutes of the selected robot; empty when they have not begun. What was captured since is done, and undoing the capture undoes that. */
     public Optional<HallDay> day() {
-        return season.choices().hallProperty().get();
+        return day.kept().map(noted -> {
+            HallDay now = noted;
+            for (HallStep step : CAPTURED) {
+                now = captured(step, noted.begun()) ? now.with(step, noted.begun()) : now.without(step);
+            }
+            return now;
+        });
     }
 
-    /** With the levels just captured against those that stand in the program; empty until the twin has driven both. */
-    ReadOnlyObjectProperty<Optional<TwoOnOneTable>> worthProperty() {
-        return worth.foundProperty();
+    /** With the levels just captured against those that stand in the program. */
+    public Derived<TwoOnOneTable> worth() {
+        return worth;
+    }
+
+    /** Somebody looks. */
+    public void show() {
+        worth.show();
+        marks.show();
+        runS.show();
+    }
+
+    private Levels levelsHere() {
+        HallDay now = day().orElseThrow(() -> new RefusedException(HallWords.NOT_BEGUN));
+        if (now.steps().contains(HallStep.TYPE) || !fresh()) {
+            throw new RefusedException(HallWords.CAPTURE_FIRST);
+        }
+        Ground ground = table.get().orElseThrow(() -> new RefusedException(HallWords.NO_TABLE));
+        return new Levels(levels.measuredOnRobot(), season.setupOrGuess(), ground);
+    }
+
+    private static TwoOnOneTable drive(Levels now, Job job) {
+        return TwoOnOneTable.programmed(
+                Track.of(now.ground(), now.robot()), now.program(), Spread.TYPICAL, PAIRS, SEED, Workers.all(), job);
+    }
+
+    /** Why marks that were captured are none to go by; empty when nothing is wrong with them. */
+    Optional<String> marksRefused() {
+        boolean captured = day().filter(d -> d.steps().containsAll(CAPTURED)).isPresent();
+        return captured ? Optional.of(marks.value().refusal()).filter(why -> !why.isEmpty()) : Optional.empty();
+    }
+
+    private Marks marksHere() {
+        Set<HallStep> done = day().map(HallDay::steps).orElse(Set.of());
+        if (turnMarks().isEmpty() || !done.containsAll(CAPTURED)) {
+            throw new RefusedException(HallWords.CAPTURE_FIRST);
+        }
+        return new Marks(turnMarks().get(), here());
     }
 
     /** @throws BadValueException when so many minutes cannot be */
     public void begin(double minutes) {
-        forget();
-        season.choices().hall("the minutes in the hall begun", Optional.of(HallDay.begun(season.now(), minutes)));
-    }
-
-    /** What was worked out is of one robot in one hall. */
-    private void forget() {
-        worth.forget();
-        marks.forget();
+        day.set("the minutes in the hall begun", HallDay.begun(season.now(), minutes));
     }
 
     public void end() {
-        season.choices().hall("the minutes in the hall ended", Optional.empty());
+        day.remove("the minutes in the hall ended");
     }
 
     /** Seconds that are left; NaN when they have not begun. */
@@ -131,24 +185,23 @@ public final class HallModel {
     public void tick(HallStep step) {
         day().ifPresent(d -> {
             boolean was = d.steps().contains(step);
-            season.choices()
-                    .hall(
-                            HallWords.name(step) + (was ? " not done yet" : " done"),
-                            Optional.of(was ? d.without(step) : d.with(step, season.now())));
+            day.set(
+                    HallWords.name(step) + (was ? " not done yet" : " done"),
+                    was ? d.without(step) : d.with(step, season.now()));
         });
     }
 
     /** The new numbers were typed into the robot: they are on it from now on. */
     public void typed() {
         if (!fresh()) {
-            tell.accept(alike().map(HallWords::alike).orElse("Capture light and dark here first: L and D."));
+            tell.accept(alike().map(HallWords::alike).orElse(HallWords.CAPTURE_FIRST));
             return;
         }
         Set<String> names =
                 numbers().stream().map(ProgramConstant::name).collect(Collectors.toCollection(HashSet::new));
         season.together("numbers of this hall typed", () -> {
             levels.useOnRobot();
-            if (marks.found().isPresent()) {
+            if (marks.get().isPresent()) {
                 season.changeSetup(this::marked);
             }
             handover.toType().stream()
@@ -177,19 +230,29 @@ public final class HallModel {
                 : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
     }
 
-    /** Whether a surface was captured since the minutes began, and is another than the one captured before. */
-    public boolean captured(HallStep step) {
-        return step == HallStep.MARKS
-                ? here().stream().anyMatch(c -> c.surface().equals(surface(step)))
-                : there(step) && (!bothThere() || levels.canUse());
+    /** Whether a surface was captured since the minutes began. Of light and dark that are alike it is the later that is none. */
+    private boolean captured(HallStep step, Instant since) {
+        if (step == HallStep.MARKS) {
+            return season.captures().stream()
+                    .anyMatch(c -> c.surface().equals(surface(step)) && !c.at().isBefore(since));
+        }
+        return there(step, since) && (!bothThere(since) || levels.canUse() || step == firstOfBoth());
     }
 
-    private boolean there(HallStep step) {
-        return measure.counting(surface(step)).stream().anyMatch(this::here);
+    private HallStep firstOfBoth() {
+        return latest(HallStep.LIGHT) < latest(HallStep.DARK) ? HallStep.LIGHT : HallStep.DARK;
     }
 
-    private boolean bothThere() {
-        return there(HallStep.LIGHT) && there(HallStep.DARK);
+    private int latest(HallStep step) {
+        return season.captures().stream().map(Capture::surface).toList().lastIndexOf(surface(step));
+    }
+
+    private boolean there(HallStep step, Instant since) {
+        return measure.counting(surface(step)).stream().anyMatch(c -> !c.at().isBefore(since));
+    }
+
+    private boolean bothThere(Instant since) {
+        return there(HallStep.LIGHT, since) && there(HallStep.DARK, since);
     }
 
     /** What is wrong with light and dark as they were captured here; most often the robot was not moved between. */
@@ -199,45 +262,16 @@ public final class HallModel {
 
     /** Whether the numbers are of this hall. */
     boolean fresh() {
-        return captured(HallStep.LIGHT) && captured(HallStep.DARK) && levels.canUse();
+        return bothThere() && levels.canUse();
     }
 
-    private boolean here(Capture capture) {
-        return day().map(d -> !capture.at().isBefore(d.begun())).orElse(false);
+    private boolean bothThere() {
+        return day.kept().filter(d -> bothThere(d.begun())).isPresent();
     }
 
     private List<Capture> here() {
-        return season.captures().stream().filter(this::here).toList();
-    }
-
-    /** Somebody looks: surfaces captured meanwhile are done, and what other levels are worth is driven. */
-    public void look() {
-        day().ifPresent(d -> {
-            for (HallStep step : CAPTURED) {
-                // Follows from the captures, so that undoing one undoes it.
-                boolean done = d.steps().contains(step);
-                if (!done && captured(step) || done && !there(step)) {
-                    season.choices().noteHall(done ? d.without(step) : d.with(step, season.now()));
-                    return; // the next frame sees the next
-                }
-            }
-            judge(d);
-        });
-    }
-
-    private void judge(HallDay day) {
-        boolean both = day.steps().contains(HallStep.LIGHT) && day.steps().contains(HallStep.DARK);
-        if (both && day.steps().contains(HallStep.MARKS)) {
-            turnMarks().ifPresent(old -> marks.judge(old, here()));
-        }
-        Optional<Ground> ground = table.get();
-        if (both && !day.steps().contains(HallStep.TYPE) && ground.isPresent() && levels.canUse()) {
-            worth.judge(levels.measuredOnRobot(), season.setupOrGuess(), ground.get());
-        }
-    }
-
-    boolean working() {
-        return worth.working();
+        Instant since = day.kept().map(HallDay::begun).orElse(Instant.MAX);
+        return season.captures().stream().filter(c -> !c.at().isBefore(since)).toList();
     }
 
     /** Of the numbers that are typed. */
@@ -250,33 +284,21 @@ public final class HallModel {
         return day().map(d -> HallAdvice.of(new HallAdvice.Standing(
                 d.steps(),
                 d.leftS(season.now()),
-                runS(),
+                runS.get().orElse(USUAL_RUN_S),
                 looksForMarks(),
-                worth.foundProperty()
-                        .get()
-                        .map(w -> w.chance().a() - w.chance().b())
-                        .orElse(Double.NaN))));
+                worth.get().map(w -> w.chance().a() - w.chance().b()).orElse(Double.NaN))));
     }
 
-    /** Gone through when runs change, not at each look. */
-    private double runS() {
-        if (runS.isEmpty()) {
-            runS = OptionalDouble.of(paceS());
-        }
-        return runS.getAsDouble();
-    }
-
-    private double paceS() {
-        Pace pace = Pace.of(season.runs().stream()
-                .filter(run -> run.source() == Run.Source.TABLE)
-                .toList());
+    private static double paceS(List<Run> runs) {
+        Pace pace = Pace.of(
+                runs.stream().filter(run -> run.source() == Run.Source.TABLE).toList());
         return pace.lapS().isPresent()
                 ? pace.lapS().getAsDouble() + pace.resetS().orElse(0)
                 : USUAL_RUN_S;
     }
 
     private Setup marked(Setup setup) {
-        return marks.found().map(found -> HallNumbers.with(setup, found)).orElse(setup);
+        return marks.get().map(found -> HallNumbers.with(setup, found)).orElse(setup);
     }
 
     /** What is to be typed here: as captured once it is, as it stands before; of marks what is another than on the robot. */

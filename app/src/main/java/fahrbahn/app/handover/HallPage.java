@@ -108,7 +108,7 @@ final class HallPage {
                     // Often enough for a clock.
                     if (nowNs - shownNs > SHOWN_EVERY_NS) {
                         shownNs = nowNs;
-                        model.look();
+                        model.show();
                         refresh(within, marks);
                     }
                 });
@@ -127,7 +127,8 @@ final class HallPage {
         now.setText(HallWords.next(advice, leftS));
         why.setText(model.alike()
                 .map(HallWords::alike)
-                .orElseGet(() -> HallWords.why(advice, model.worthProperty().get(), model.working())));
+                .or(model::marksRefused)
+                .orElseGet(() -> HallWords.why(advice, model.worth().value())));
         Nodes.showIf(stillOld, day.isPresent() && !model.fresh());
         Set<HallStep> done = day.map(HallDay::steps).orElse(Set.of());
         Optional<HallStep> next = advice.flatMap(HallAdvice::next).map(HallAdvice.Offer::step);

@@ -1,5 +1,6 @@
 package fahrbahn.app.handover;
 
+import fahrbahn.app.state.Value;
 import fahrbahn.core.hall.HallAdvice;
 import fahrbahn.core.hall.HallAdvice.Offer;
 import fahrbahn.core.hall.HallStep;
@@ -12,6 +13,10 @@ import java.util.Optional;
 
 /** What is said in a new hall. */
 final class HallWords {
+    static final String NOT_BEGUN = "Type the minutes there are, then press B.";
+    static final String CAPTURE_FIRST = "Capture light and dark here first: L and D.";
+    static final String NO_TABLE = "There is no table to try the numbers on: lay one at Table (2).";
+
     static final String CAUTION =
             "Fingers and hair off the wheels, a hand at the table's edge; motors off while you measure. The venue's rules come first.";
 
@@ -78,15 +83,15 @@ final class HallWords {
                 .orElse("Nothing that still fits is worth its seconds: clean the wheels, set the robot down, breathe.");
     }
 
-    static String why(Optional<HallAdvice> advice, Optional<TwoOnOneTable> worth, boolean working) {
-        if (worth.isPresent()) {
-            TwoOnOneTable both = worth.get();
+    static String why(Optional<HallAdvice> advice, Value<TwoOnOneTable> worth) {
+        if (worth instanceof Value.Ready<TwoOnOneTable> ready) {
+            TwoOnOneTable both = ready.value();
             return "With the numbers on the robot it finishes "
                     + Words.percent(both.chance().b()) + " of " + both.chance().pairs() + " runs on " + both.table()
                     + ", with those just captured in "
                     + Words.percent(both.chance().a()) + ".";
         }
-        if (working) {
+        if (worth instanceof Value.Computing) {
             return "The twin drives with both sets of numbers.";
         }
         return advice.flatMap(HallAdvice::next)

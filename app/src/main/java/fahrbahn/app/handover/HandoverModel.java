@@ -11,6 +11,7 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Station;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;
@@ -24,6 +25,7 @@ import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.store.Export;
+import fahrbahn.store.Kinds;
 import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.List;
@@ -37,6 +39,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** What goes to the robot's program: its numbers as it takes them, what that costs, and what was handed over before. */
 public final class HandoverModel extends StationModel {
+    private final Document<HandOver> handed;
+    private final Document<Style> style;
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
     private final Derived<TwoOnOneTable> cost;
@@ -67,11 +71,13 @@ public final class HandoverModel extends StationModel {
             Function<Station, Freshness> freshness,
             State state) {
         super(season);
+        this.handed = season.state().document(Kinds.HANDED);
+        this.style = season.state().document(Kinds.STYLE, () -> Style.USUAL);
         Errands errands = state.errands();
         this.drills = new DrillModel(season, errands);
         this.lists = new ListModel(season, freshness, errands);
         this.rounds = new RoundsModel(season, log, lists);
-        this.hall = new HallModel(season, this, measure, levels, log, table, errands);
+        this.hall = new HallModel(season, this, measure, levels, log, table);
         this.table = table;
         this.tell = errands.tell();
         this.cost = state.derive(
@@ -81,9 +87,9 @@ public final class HandoverModel extends StationModel {
         this.save = errands.errand("Saving the program");
         this.card = new CardModel(season, this, measure, state);
         this.typed = new TypedModel(season, this);
-        season.setupProperty().addListener(o -> refresh());
-        season.choices().handedProperty().addListener(o -> refresh());
-        season.choices().styleProperty().addListener(o -> refresh());
+        season.setup().keptProperty().addListener(o -> refresh());
+        handed.keptProperty().addListener(o -> refresh());
+        style.property().addListener(o -> refresh());
         refresh();
     }
 
@@ -112,15 +118,19 @@ public final class HandoverModel extends StationModel {
     }
 
     public Style style() {
-        return season.choices().styleProperty().get();
+        return style.get();
     }
 
     public void language(Language language) {
-        season.choices().style(style().withLanguage(language));
+        change(style().withLanguage(language));
     }
 
     public void grain(Grain grain) {
-        season.choices().style(style().withGrain(grain));
+        change(style().withGrain(grain));
+    }
+
+    private void change(Style changed) {
+        style.set("how the program of " + season.robotName() + " is written", changed);
     }
 
     /** The numbers as the program takes them; empty when there is a {@link #problem}. */
@@ -158,7 +168,7 @@ public final class HandoverModel extends StationModel {
     }
 
     Optional<HandOver> last() {
-        return season.choices().handedProperty().get();
+        return handed.kept();
     }
 
     List<ProgramConstant> constants() {
@@ -167,12 +177,18 @@ public final class HandoverModel extends StationModel {
 
     /** Everything that is marked has been typed into the robot. */
     public void handOver() {
-        taken.get().ifPresentOrElse(t -> season.choices().handOver(t), () -> tell.accept(problem));
+        handOver("numbers handed over to ", t -> HandOver.of(season.now(), t));
     }
 
     /** Some of it has been typed into the robot. @param names of the constants */
     void handOverSome(Set<String> names) {
-        taken.get().ifPresentOrElse(t -> season.choices().handOverSome(t, names), () -> tell.accept(problem));
+        handOver("some numbers handed over to ", t -> HandOver.ofSome(season.now(), handed.kept(), t, names));
+    }
+
+    private void handOver(String step, Function<Taken, HandOver> numbers) {
+        taken.get()
+                .ifPresentOrElse(
+                        t -> handed.set(step + season.robotName(), numbers.apply(t)), () -> tell.accept(problem));
     }
 
     private void refresh() {

@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Station;
+import fahrbahn.app.state.Documents;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.Checklist;
 import fahrbahn.core.hall.Checklist.Occasion;
@@ -13,11 +14,13 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kinds;
 import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -29,6 +32,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Lists to tick off: one for each occasion, edited by the club, which learn what was forgotten. */
 public final class ListModel {
     private final Season season;
+    private final Documents<Checklist> lists;
     private final Function<Station, Freshness> freshness;
     private final Consumer<String> tell;
     private final Errand<String> save;
@@ -42,6 +46,7 @@ public final class ListModel {
     /** @param freshness of a station, for what went stale */
     ListModel(Season season, Function<Station, Freshness> freshness, Errands errands) {
         this.season = season;
+        this.lists = season.state().documents(Kinds.CHECKLIST);
         this.freshness = freshness;
         this.tell = errands.tell();
         this.save = errands.errand("Saving the list");
@@ -71,9 +76,12 @@ public final class ListModel {
                 .toList();
     }
 
+    private static String id(Occasion occasion) {
+        return occasion.name().toLowerCase(Locale.ROOT);
+    }
+
     private Checklist list(Occasion when) {
-        return season.choices()
-                .checklist(when)
+        return lists.get(id(when))
                 .orElseGet(() -> Checklist.of(ListWords.proposed(when)))
                 .learned(words -> stale(words).runs());
     }
@@ -99,7 +107,7 @@ public final class ListModel {
 
     /** What was known before stands until the newer is there; what is known of one robot is never told of another. */
     private Learned learned() {
-        String robotId = season.handProperty().get().robot();
+        String robotId = season.selection().get().robot();
         if (!askedToLearn) {
             askedToLearn = true;
             Robot robot = season.setupOrGuess().robot();
@@ -167,8 +175,12 @@ public final class ListModel {
         boolean none = before.items().isEmpty();
         try {
             if (!none || what.equals("added to")) {
-                String label = what.isEmpty() ? "" : what + " the list " + ListWords.title(occasion.get());
-                season.choices().checklist(label, occasion.get(), change.apply(before));
+                Checklist changed = change.apply(before);
+                if (what.isEmpty()) {
+                    lists.note(id(occasion.get()), changed); // what is ticked is unticked by the same key
+                } else {
+                    lists.set(what + " the list " + ListWords.title(occasion.get()), id(occasion.get()), changed);
+                }
             }
         } catch (BadValueException refused) {
             tell.accept(Refusals.sentence(refused));

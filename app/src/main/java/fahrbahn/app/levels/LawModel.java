@@ -3,14 +3,16 @@ package fahrbahn.app.levels;
 import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Documents;
 import fahrbahn.app.state.State;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
+import fahrbahn.store.Kinds;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
 /** The law of the robot in hand with everything it may have, and what it does on the twin as it stands. */
@@ -19,11 +21,13 @@ public final class LawModel implements SetupFields.Source {
     private static final String SIGN = "SIGN";
 
     private final Season season;
+    private final Documents<List<List<Double>>> cards;
     private final Derived<LawTrial> trial;
     private final Consumer<String> told;
 
     LawModel(Season season, State state) {
         this.season = season;
+        this.cards = season.state().documents(Kinds.ENTRIES);
         this.trial = state.derive("The law on the twin", season::setupOrGuess, (setup, job) -> LawTrial.of(setup));
         this.told = state.errands().tell();
     }
@@ -39,7 +43,7 @@ public final class LawModel implements SetupFields.Source {
     }
 
     public ReadOnlyObjectProperty<Setup> shownProperty() {
-        return season.setupNowProperty();
+        return season.setup().property();
     }
 
     @Override
@@ -64,22 +68,21 @@ public final class LawModel implements SetupFields.Source {
 
     /** Whether somebody has held the robot over the line, as it is set up, and it turned as it must. */
     boolean signSeen() {
-        return List.of(signKey(shown())).equals(season.measurements().entries().get(SIGN));
+        return cards.get(SIGN).equals(Optional.of(List.of(signKey(shown()))));
     }
 
     /** Ticks it off, or takes the tick away. */
     void tickSign() {
         boolean seen = signSeen();
-        season.measurements()
-                .changeEntries(
-                        SIGN,
-                        seen ? List.of() : List.of(signKey(shown())),
-                        (seen ? "not seen to turn as it must: " : "seen to turn as it must: ")
-                                + shown().robot().name());
+        cards.set(
+                (seen ? "not seen to turn as it must: " : "seen to turn as it must: ")
+                        + shown().robot().name(),
+                SIGN,
+                seen ? List.of() : List.of(signKey(shown())));
     }
 
     /** Calls when a tick is made or taken away. */
     void whenTicked(Runnable work) {
-        season.measurements().entries().addListener((InvalidationListener) o -> work.run());
+        cards.follow(work);
     }
 }

@@ -6,7 +6,9 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Documents;
 import fahrbahn.app.state.State;
+import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelPick;
@@ -26,6 +28,7 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
+import fahrbahn.store.Kinds;
 import fahrbahn.store.LevelsFile;
 import fahrbahn.words.FindingWords;
 import fahrbahn.words.Words;
@@ -40,7 +43,6 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
@@ -48,6 +50,7 @@ import javafx.collections.ObservableList;
 
 /** Levels from the newest dark and light captures, and putting them on the robot. */
 public final class LevelsModel extends StationModel {
+    private final Documents<Double> typedLevels;
     private final MeasureModel measure;
     private final ScalingModel scaling;
     private final MarksModel marks;
@@ -78,6 +81,7 @@ public final class LevelsModel extends StationModel {
     /** @param tableInHand whose colours its turn marks have */
     public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, State state) {
         super(season);
+        this.typedLevels = season.state().documents(Kinds.TYPED_LEVEL);
         Errands errands = state.errands();
         this.scaling = new ScalingModel(season, state);
         this.marks = new MarksModel(season, state);
@@ -87,9 +91,9 @@ public final class LevelsModel extends StationModel {
         this.tell = errands.tell();
         this.measure = measure;
         measure.surveyProperty().addListener(o -> update());
-        season.setupProperty().addListener(o -> update());
+        season.setup().keptProperty().addListener(o -> update());
         season.conditionsProperty().addListener(o -> tell());
-        season.choices().typedLevels().addListener((InvalidationListener) o -> update());
+        typedLevels.follow(this::update);
         update();
     }
 
@@ -158,7 +162,7 @@ public final class LevelsModel extends StationModel {
     /** Types a level for a sensor; it becomes the school that is used. */
     void type(String sensor, double level) {
         chosen.set(Optional.of(LevelSchool.TYPED));
-        season.choices().typeLevel(sensor, level);
+        typedLevels.set("level of " + sensor + " typed on " + season.robotName(), sensor, Check.finite("level", level));
         tell();
     }
 
@@ -212,9 +216,9 @@ public final class LevelsModel extends StationModel {
                 .filter(c -> c.sensors().contains(levels.sensor()))
                 .map(c -> c.values(levels.sensor()))
                 .orElse(new double[0]);
-        Double typed = season.choices().typedLevels().get(levels.sensor());
-        return LevelTable.of(
-                levels, sensor, setup.line(), edge, typed == null ? OptionalDouble.empty() : OptionalDouble.of(typed));
+        OptionalDouble typed =
+                typedLevels.get(levels.sensor()).map(OptionalDouble::of).orElse(OptionalDouble.empty());
+        return LevelTable.of(levels, sensor, setup.line(), edge, typed);
     }
 
     private void tell() {
@@ -241,14 +245,14 @@ public final class LevelsModel extends StationModel {
 
     private boolean used() {
         Setup setup = season.setupOrGuess();
-        return season.choices().levelsProperty().get().isPresent()
+        return season.changes().levelsFrom().kept().isPresent()
                 && onRobot().isEmpty()
                 && withTarget(setup).equals(setup);
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. */
     public Optional<Cause> onRobot() {
-        Optional<Setup> setup = season.setupProperty().get();
+        Optional<Setup> setup = season.setup().kept();
         if (setup.isEmpty()) {
             return Optional.empty();
         }
@@ -311,7 +315,7 @@ public final class LevelsModel extends StationModel {
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
     public void useOnRobot() {
         if (canUse()) {
-            season.choices().useLevels(this::withMeasured, from);
+            season.changes().useLevels(this::withMeasured, from);
         } else if (!tables.isEmpty()) {
             tell.accept("The newest captures are still being judged: press it again in a moment.");
         }

@@ -69,7 +69,7 @@ public final class TurnsModel implements SetupFields.Source {
     }
 
     public ReadOnlyObjectProperty<Setup> shownProperty() {
-        return season.setupNowProperty();
+        return season.setup().property();
     }
 
     @Override

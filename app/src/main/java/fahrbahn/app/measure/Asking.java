@@ -38,11 +38,15 @@ public final class Asking {
 
     /** Says by hand which sensor a column is. */
     public void mapColumn(String column, String sensor) {
-        season.changeColumns(map().with(column, sensor));
+        changeColumns(map().with(column, sensor));
+    }
+
+    private void changeColumns(ColumnMap changed) {
+        season.columns().set("columns of " + season.robotName(), changed);
     }
 
     public ReadOnlyObjectProperty<ColumnMap> columnsProperty() {
-        return season.columnsProperty();
+        return season.columns().property();
     }
 
     boolean columnsOpen(List<String> named) {
@@ -50,7 +54,7 @@ public final class Asking {
     }
 
     private ColumnMap map() {
-        return season.columnsProperty().get();
+        return season.columns().get();
     }
 
     /** @param who sends or holds them */
@@ -75,7 +79,7 @@ public final class Asking {
             askColumns(source, read.file().sensors());
         } else if (read.nameless().isEmpty()) {
             forget();
-            season.measurements().addCaptures(read.captures());
+            season.addCaptures(read.captures());
         } else {
             columns = List.of();
             question.set(Question.ofSurface(
@@ -89,14 +93,14 @@ public final class Asking {
         if (imported.isEmpty() || !columns.isEmpty()) {
             return false;
         }
-        season.measurements().addCaptures(imported.get().of(surface));
+        season.addCaptures(imported.get().of(surface));
         forget();
         return true;
     }
 
     /** Takes the columns asked about in their order, from left to right. */
     public void takeInOrder() {
-        map().inOrder(columns, season.sensorNames()).ifPresent(season::changeColumns);
+        map().inOrder(columns, season.sensorNames()).ifPresent(this::changeColumns);
     }
 
     /** After a column has been said by hand. */

@@ -52,7 +52,7 @@ public final class MeasureModel extends StationModel {
         this.typist = new Typist(season, clock);
         this.circumstances = new Circumstances(season, live);
         live.addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
-        season.handProperty().addListener((o, was, is) -> {
+        season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 survey.set(Survey.EMPTY); // of the robot before
                 endedBy("another robot is in hand");
@@ -61,8 +61,8 @@ public final class MeasureModel extends StationModel {
             }
         });
         season.captures().addListener((InvalidationListener) o -> survey());
-        season.setupProperty().addListener(o -> survey());
-        season.columnsProperty().addListener(o -> {
+        season.setup().keptProperty().addListener(o -> survey());
+        season.columns().property().addListener(o -> {
             mapColumns();
             asking.askAgain();
         });
@@ -166,13 +166,12 @@ public final class MeasureModel extends StationModel {
 
     private void keep(String surface, List<Reading> readings) {
         String source = live.statusProperty().get().source();
-        season.measurements()
-                .addCaptures(List.of(new Capture(
-                        newId(), surface, clock.instant(), source, live.sensors(), readings, season.conditionsNow())));
+        season.addCaptures(List.of(new Capture(
+                newId(), surface, clock.instant(), source, live.sensors(), readings, season.conditionsNow())));
     }
 
     public void remove(Capture capture) {
-        season.measurements().removeCapture(capture);
+        season.removeCapture(capture);
     }
 
     /** Brings in a file; each surface it names becomes a capture, all in one step. */
@@ -191,7 +190,7 @@ public final class MeasureModel extends StationModel {
         return new ReadingsImport(
                 source,
                 clock.instant(),
-                season.columnsProperty().get(),
+                season.columns().get(),
                 season.setupOrGuess().robot(),
                 season.conditionsNow());
     }
@@ -211,7 +210,7 @@ public final class MeasureModel extends StationModel {
     }
 
     private void mapColumns() {
-        live.map(season.columnsProperty().get(), season.setupOrGuess().robot());
+        live.map(season.columns().get(), season.setupOrGuess().robot());
     }
 
     /** The captures of a surface that count: the newest of each of the robot's sensors, lamps on; without any, the newest of others. */

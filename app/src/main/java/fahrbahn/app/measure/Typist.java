@@ -58,8 +58,7 @@ public final class Typist {
         if (next.sensors().isEmpty()) {
             return;
         }
-        season.measurements()
-                .addCaptures(next.together().stream().map(this::capture).toList());
+        season.addCaptures(next.together().stream().map(this::capture).toList());
     }
 
     private Capture capture(Typing typed) {

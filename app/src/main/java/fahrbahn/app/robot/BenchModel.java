@@ -4,6 +4,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Documents;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Rounding;
@@ -16,6 +17,7 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.store.Kinds;
 import fahrbahn.words.Refusals;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
@@ -27,11 +29,11 @@ import java.util.function.LongSupplier;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.collections.ObservableMap;
 
 /** The bench cards: entries as they are typed, what they come to, and putting that on the robot. */
 public final class BenchModel {
     private final Season season;
+    private final Documents<List<List<Double>>> typed;
     private final MeasureModel measure;
     private final Stopwatch watch;
     private final ReadOnlyObjectWrapper<BenchCard> card = new ReadOnlyObjectWrapper<>(BenchCard.ROLL);
@@ -40,10 +42,11 @@ public final class BenchModel {
 
     public BenchModel(Season season, MeasureModel measure, LongSupplier nanoClock, Errands errands) {
         this.season = season;
+        this.typed = season.state().documents(Kinds.ENTRIES);
         this.watch = new Stopwatch(nanoClock);
         this.measure = measure;
         this.told = errands.tell();
-        this.practice = new Practice(season.setupNowProperty(), nanoClock, errands);
+        this.practice = new Practice(season.setup().property(), nanoClock, errands);
     }
 
     /** The card that is up. */
@@ -63,12 +66,12 @@ public final class BenchModel {
 
     /** The robot the cards are about. */
     public ReadOnlyObjectProperty<Setup> setupNowProperty() {
-        return season.setupNowProperty();
+        return season.setup().property();
     }
 
-    /** What has been typed on each card. */
-    public ObservableMap<String, List<List<Double>>> typed() {
-        return season.measurements().entries();
+    /** Calls when something was typed on a card. */
+    void whenTyped(Runnable follower) {
+        typed.follow(follower);
     }
 
     /** For the slide, which can be captured live. */
@@ -83,7 +86,7 @@ public final class BenchModel {
 
     /** What has been typed on a card; while it is practised, what has been typed since. */
     public List<List<Double>> entries(BenchCard card) {
-        return practice.on(card) ? practice.rows() : typed().getOrDefault(card.name(), List.of());
+        return practice.on(card) ? practice.rows() : typed.get(card.name()).orElse(List.of());
     }
 
     /** The command the robot's law drives at. */
@@ -113,7 +116,7 @@ public final class BenchModel {
         if (practice.on(card)) {
             practice.change(rows);
         } else {
-            season.measurements().changeEntries(card.name(), rows);
+            typed.set("entries of a bench card on " + season.robotName(), card.name(), rows);
         }
     }
 
@@ -154,7 +157,7 @@ public final class BenchModel {
     }
 
     private double speedShare() {
-        Fact speed = season.measurements().facts().get(Constant.FREE_SPEED);
+        Fact speed = season.facts().get(Constant.FREE_SPEED);
         return speed == null
                 ? Constant.FREE_SPEED.guessShare() / 2
                 : speed.measured().standardError() / speed.measured().value();
@@ -200,7 +203,7 @@ public final class BenchModel {
                 .forEach((constant, measured) ->
                         facts.add(new Fact(constant, measured, words(card), season.basisNow())));
         try {
-            season.measurements().use(facts, setup -> also(card, result.get(), setup));
+            season.changes().measured(facts, setup -> also(card, result.get(), setup));
         } catch (BadValueException refused) {
             told.accept(Refusals.sentence(refused) + " Nothing was changed.");
         }

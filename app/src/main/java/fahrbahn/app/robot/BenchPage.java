@@ -17,7 +17,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -64,7 +63,7 @@ final class BenchPage {
             row.getChildren().add(chip);
         }
         HBox head = Nodes.row(Nodes.grow(row), doing);
-        model.typed().addListener((InvalidationListener) o -> refreshResults());
+        model.whenTyped(this::refreshResults);
         model.setupNowProperty().addListener(o -> refreshResults());
         model.measure().surveyProperty().addListener(o -> refreshResults());
         model.measure().capturingProperty().addListener(o -> refreshResults());

@@ -28,7 +28,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -48,9 +47,9 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         this.told = told;
         insightErrand = errands.errand("The layout");
         knowledgeErrand = errands.errand("The constants");
-        season.setupProperty().addListener(o -> update());
+        season.setup().keptProperty().addListener(o -> update());
         season.conditionsProperty().addListener(o -> weigh());
-        season.measurements().facts().addListener((InvalidationListener) o -> weigh());
+        season.changes().facts().follow(this::weigh);
         update();
     }
 
@@ -92,12 +91,17 @@ public final class RobotModel extends StationModel implements SetupFields.Source
 
     /** How a constant came about, oldest first. */
     public void history(Constant constant, Consumer<List<Fact>> heard) {
-        season.measurements().history(constant, heard);
+        season.changes()
+                .facts()
+                .history(
+                        constant.word(),
+                        states -> heard.accept(
+                                states.stream().map(Map.Entry::getValue).toList()));
     }
 
     /** Every state of the robot, oldest first, with when it came to be. */
     public void setupHistory(Consumer<List<Map.Entry<Instant, Setup>>> heard) {
-        season.measurements().ofRobot(heard);
+        season.setup().history(heard);
     }
 
     /** What a venue is called. */
@@ -171,7 +175,7 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         Setup guess = season.begunAs();
         Basis now = season.basisNow();
         Map<Constant, Fact> facts = new EnumMap<>(Constant.class);
-        facts.putAll(season.measurements().facts());
+        facts.putAll(season.facts());
         knowledgeErrand.run(job -> knowledge(setup, guess, facts, now), found -> {
             constants.set(found);
             judge();
@@ -202,7 +206,7 @@ public final class RobotModel extends StationModel implements SetupFields.Source
 
     private void judge() {
         say(
-                season.setupProperty().get().isEmpty()
+                season.setup().kept().isEmpty()
                         ? Verdict.open(
                                 "These numbers are guesses. Type your robot's own, beginning with track width and"
                                         + " sensor lead: F5 goes to the first field.")

@@ -92,7 +92,7 @@ public final class BookFiles {
             season.club().setupOf(entry.id()).ifPresent(setup -> setups.put(entry.id(), setup));
         }
         Club club =
-                new Club(robots, setups, season.handProperty().get().robot(), season.setupOrGuess(), season.basisNow());
+                new Club(robots, setups, season.selection().get().robot(), season.setupOrGuess(), season.basisNow());
         open.run(job -> json(file) ? whole(file, club) : table(file, club), found -> add(file, found));
     }
 

@@ -3,9 +3,9 @@ package fahrbahn.app.runs;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Entry;
-import fahrbahn.app.season.LogBook;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Sort;
+import fahrbahn.app.state.Document;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.PlanRequest;
@@ -26,7 +26,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** The plan of trials: what is wanted of it, and the one that is on its way. */
 public final class PlanModel {
     private final Season season;
-    private final LogBook book;
+    private final Document<Schedule> plan;
     private final Supplier<Optional<String>> nextTrial;
     private final Errand<PlanRequest> errand;
     private final Errand<String> save;
@@ -35,7 +35,6 @@ public final class PlanModel {
     private final ReadOnlyObjectWrapper<Optional<OnItsWay>> onItsWay = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Integer> row = new ReadOnlyObjectWrapper<>(0);
     private final Map<String, Aim> aims = new LinkedHashMap<>();
-    private Optional<Schedule> known = Optional.empty();
     private long secondLookedAt = Long.MIN_VALUE;
 
     /** What a robot is to run. */
@@ -69,22 +68,19 @@ public final class PlanModel {
 
     PlanModel(Season season, Supplier<Optional<String>> nextTrial, Errands errands) {
         this.season = season;
-        this.book = season.logBook();
+        this.plan = season.logBook().plan();
         this.nextTrial = nextTrial;
         this.errand = errands.errand("The plan");
         this.save = errands.errand("Saving the plan");
         this.told = errands.tell();
-        season.ledger().listen(kinds -> take());
+        plan.keptProperty().addListener(o -> take());
         take();
     }
 
     private void take() {
-        Optional<Schedule> now = book.plan();
-        if (!now.equals(known)) {
-            known = now;
-            onItsWay.set(now.map(s -> new OnItsWay(s, s.plan())));
-            row.set(now.map(s -> s.done().size()).orElse(0));
-        }
+        Optional<Schedule> now = plan.kept();
+        onItsWay.set(now.map(s -> new OnItsWay(s, s.plan())));
+        row.set(now.map(s -> s.done().size()).orElse(0));
     }
 
     public ReadOnlyObjectProperty<PlanWish> wishProperty() {
@@ -150,27 +146,25 @@ public final class PlanModel {
         }
         errand.run(
                 job -> maker.request(wanted),
-                request -> book.plan(
+                request -> plan.set(
                         "a plan of " + Math.round(request.minutes()) + " minutes begun",
-                        Optional.of(Schedule.begun(request, now, now.toEpochMilli()))));
+                        Schedule.begun(request, now, now.toEpochMilli())));
     }
 
     /** Ends it; what was run stays in the log book. */
     public void end() {
         if (onItsWay.get().isPresent()) {
-            book.plan("the plan ended", Optional.empty());
+            plan.remove("the plan ended");
         }
     }
 
     /** The block in hand was over just now. */
     public void done() {
-        onItsWay.get().ifPresent(plan -> {
-            int at = row.get() - plan.schedule().done().size();
-            if (at >= 0 && at < plan.left().blocks().size()) {
-                Block block = plan.left().blocks().get(at);
-                book.plan(
-                        PlanWords.what(block) + " done",
-                        Optional.of(plan.schedule().with(block, season.now())));
+        onItsWay.get().ifPresent(now -> {
+            int at = row.get() - now.schedule().done().size();
+            if (at >= 0 && at < now.left().blocks().size()) {
+                Block block = now.left().blocks().get(at);
+                plan.set(PlanWords.what(block) + " done", now.schedule().with(block, season.now()));
             }
         });
     }
@@ -182,10 +176,10 @@ public final class PlanModel {
             return;
         }
         secondLookedAt = now.getEpochSecond();
-        OnItsWay plan = onItsWay.get().get();
-        if (plan.schedule().leftS(now) > 0 && plan.schedule().slipped(plan.left(), now)) {
-            int before = plan.left().leftOut().size();
-            book.plan("", Optional.of(plan.schedule().again(now)));
+        OnItsWay was = onItsWay.get().get();
+        if (was.schedule().leftS(now) > 0 && was.schedule().slipped(was.left(), now)) {
+            int before = was.left().leftOut().size();
+            plan.note(was.schedule().again(now));
             told.accept(PlanWords.slipped(before, onItsWay.get().get().left()));
         }
     }
@@ -193,8 +187,8 @@ public final class PlanModel {
     /** Plans the rest from now on. */
     public void again() {
         onItsWay.get()
-                .ifPresent(plan -> book.plan(
-                        "the rest planned anew", Optional.of(plan.schedule().again(season.now()))));
+                .ifPresent(
+                        was -> plan.set("the rest planned anew", was.schedule().again(season.now())));
     }
 
     /** Whether a block has been done. */

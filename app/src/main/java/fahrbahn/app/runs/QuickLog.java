@@ -170,7 +170,7 @@ public final class QuickLog {
 
     /** mm along the line of a place as it is typed. @throws BadValueException when there is no such place */
     double lostMm(String lostAt) {
-        boolean mat = season.matProperty().get().isPresent();
+        boolean mat = season.mat().kept().isPresent();
         List<Part> parts = mat ? List.of() : season.laidCourse().draft().parts();
         return PlaceOnCourse.mm(parts, lostAt)
                 .orElseThrow(() -> new BadValueException(
@@ -204,7 +204,7 @@ public final class QuickLog {
         Basis under = Double.isNaN(volts)
                 ? basis
                 : basis.withConditions(basis.conditions().withBatteryV(volts));
-        Run run = new Run(id, Run.Source.TABLE, season.handProperty().get().robot(), under, outcome, note);
+        Run run = new Run(id, Run.Source.TABLE, season.selection().get().robot(), under, outcome, note);
         season.logBook().log(run, photo.get());
         last = id;
         seen.set(Optional.empty());

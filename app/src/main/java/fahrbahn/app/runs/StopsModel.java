@@ -2,6 +2,7 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
@@ -13,8 +14,10 @@ import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.stopping.StopShares;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.Spread;
+import fahrbahn.store.Kinds;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -26,6 +29,7 @@ final class StopsModel {
     private static final long SEED = 1;
 
     private final Season season;
+    private final Document<StopPlan> plan;
     private final Derived<StopShares> twin;
     private final ReadOnlyObjectWrapper<Stops> stops;
     private final ReadOnlyObjectWrapper<Optional<LogScatter>> scatter = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -39,11 +43,12 @@ final class StopsModel {
 
     StopsModel(Season season, State state) {
         this.season = season;
+        this.plan = season.state().document(Kinds.STOP, () -> StopPlan.USUAL);
         this.twin = state.derive(
                 "What scatters the stops", () -> new Twins(season.setupOrGuess(), plan().sensing()), Twins::driven);
         twin.valueProperty().addListener(o -> sort());
         this.stops = new ReadOnlyObjectWrapper<>(Stops.of(List.of(), plan().windowMm()));
-        season.choices().stopProperty().addListener(o -> count(counted));
+        plan.property().addListener(o -> count(counted));
     }
 
     /** Where they stopped. */
@@ -57,7 +62,7 @@ final class StopsModel {
     }
 
     private StopPlan plan() {
-        return season.choices().stopProperty().get().orElse(StopPlan.USUAL);
+        return plan.get();
     }
 
     Rule rule() {
@@ -66,11 +71,15 @@ final class StopsModel {
 
     /** @param mm to each side, in which the attachment works; above 0 */
     void changeWindow(double mm) {
-        season.choices().planStop(plan().withWindowMm(mm));
+        change(p -> p.withWindowMm(mm));
     }
 
     void stopBy(Rule rule) {
-        season.choices().planStop(plan().withRule(rule));
+        change(p -> p.withRule(rule));
+    }
+
+    private void change(UnaryOperator<StopPlan> change) {
+        plan.change("where " + season.robotName() + " is to stop", change);
     }
 
     /** The runs that count together. */

@@ -53,7 +53,7 @@ public final class Additions {
 
     /** A season nobody has typed a robot into yet begins with the first that is added. */
     private boolean untouched() {
-        return list.robots().isEmpty();
+        return season.selection().robots().isEmpty();
     }
 
     /** A robot described by a setup from elsewhere, kept with all its fields, taken in hand. Nothing of it counts as a guess. */
@@ -120,12 +120,12 @@ public final class Additions {
 
     /** A table with a course of its own, taken in hand. */
     public void addTable(Draft draft) {
-        Draft named =
-                list.tables().stream().anyMatch(id -> list.name(Sort.TABLE, id).equals(draft.name()))
-                        ? draft.withName(unusedName(Sort.TABLE, draft.name()))
-                        : draft;
+        Draft named = season.selection().tables().stream()
+                        .anyMatch(id -> list.name(Sort.TABLE, id).equals(draft.name()))
+                ? draft.withName(unusedName(Sort.TABLE, draft.name()))
+                : draft;
         // The practice loop that nobody has touched makes way for the first.
-        String id = list.tables().isEmpty() ? season.hand().table() : newId();
+        String id = season.selection().tables().isEmpty() ? season.hand().table() : newId();
         ledger.change("the table " + named.name() + " added", List.of(Put.of(Kinds.COURSE, id, named)));
         club.take(Sort.TABLE, id);
     }

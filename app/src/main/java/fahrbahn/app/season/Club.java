@@ -23,7 +23,7 @@ public final class Club {
     Club(Season season, Ledger ledger) {
         this.season = season;
         this.ledger = ledger;
-        this.list = new ClubList(ledger, season::hand);
+        this.list = new ClubList(ledger, season.selection());
         this.additions = new Additions(season, ledger, this, list);
     }
 
@@ -37,12 +37,12 @@ public final class Club {
         return list.entries(sort);
     }
 
-    /** What is in hand. */
     /** What a robot is set to; empty for one that nothing was typed for. */
     public Optional<Setup> setupOf(String robot) {
         return ledger.get(Kinds.SETUP, robot);
     }
 
+    /** What is selected of a sort. */
     public Entry inHand(Sort sort) {
         return list.inHand(sort);
     }
@@ -50,11 +50,6 @@ public final class Club {
     /** What a venue is called. */
     public String venueName(String id) {
         return list.venueName(id);
-    }
-
-    /** The same with what undo has taken away replaced by the latest that is there. */
-    Hand settled(Hand hand) {
-        return list.settled(hand);
     }
 
     /** The courses of all tables, by table; retired ones left out. */
@@ -80,7 +75,7 @@ public final class Club {
                         .map(r -> hand.withRobot(r.id()))
                         .orElse(hand);
         };
-        ledger.note(List.of(Put.of(Kinds.HAND, "", next)));
+        season.selection().select(next);
     }
 
     /** Takes the next one that is not retired. */

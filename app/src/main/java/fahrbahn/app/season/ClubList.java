@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.app.state.Selection;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.season.Listing;
@@ -11,16 +12,15 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Supplier;
 
 /** The club's list as the ledger has it: which entries there are, and what they are called. */
 final class ClubList {
     private final Ledger ledger;
-    private final Supplier<Hand> hand;
+    private final Selection selection;
 
-    ClubList(Ledger ledger, Supplier<Hand> hand) {
+    ClubList(Ledger ledger, Selection selection) {
         this.ledger = ledger;
-        this.hand = hand;
+        this.selection = selection;
     }
 
     /** In the order they were first listed; those in use before the retired ones. */
@@ -32,15 +32,15 @@ final class ClubList {
     }
 
     private Set<String> ids(Sort sort) {
-        Hand now = hand.get();
+        Hand now = selection.get();
         Set<String> ids = new LinkedHashSet<>();
         switch (sort) {
             case ROBOT -> {
-                ids.addAll(robots());
+                ids.addAll(selection.robots());
                 ids.add(now.robot());
             }
             case TABLE -> {
-                ids.addAll(tables());
+                ids.addAll(selection.tables());
                 ids.add(now.table());
             }
             case VENUE -> {
@@ -54,36 +54,12 @@ final class ClubList {
         return ids;
     }
 
-    Set<String> robots() {
-        Set<String> ids = new LinkedHashSet<>(ledger.owners(Kinds.SETUP));
-        ids.addAll(ledger.owners(Kinds.CAPTURE));
-        ids.addAll(ledger.owners(Kinds.RUN));
-        return ids;
-    }
-
-    Set<String> tables() {
-        Set<String> ids = new LinkedHashSet<>(ledger.owners(Kinds.COURSE));
-        ids.addAll(ledger.owners(Kinds.MAT));
-        return ids;
-    }
-
-    /** The same with what undo has taken away replaced by the latest that is there. */
-    Hand settled(Hand hand) {
-        Hand settled = hand.withRobot(among(robots(), hand.robot()));
-        return settled.withTable(among(tables(), hand.table()));
-    }
-
-    private static String among(Set<String> there, String wanted) {
-        List<String> all = List.copyOf(there);
-        return all.isEmpty() || there.contains(wanted) ? wanted : all.get(all.size() - 1);
-    }
-
     Listing listing(Sort sort, String id) {
         return sort.listing(ledger, id).orElse(Listing.PLAIN);
     }
 
     private Entry entry(Sort sort, String id) {
-        Hand now = hand.get();
+        Hand now = selection.get();
         Listing listing = listing(sort, id);
         String team = listing.team().isEmpty()
                 ? ""
@@ -124,7 +100,7 @@ final class ClubList {
 
     /** What is in hand. */
     Entry inHand(Sort sort) {
-        Hand now = hand.get();
+        Hand now = selection.get();
         return switch (sort) {
             case ROBOT -> entry(sort, now.robot());
             case TABLE -> entry(sort, now.table());

@@ -1,11 +1,12 @@
 package fahrbahn.app.season;
 
+import fahrbahn.app.state.Document;
+import fahrbahn.app.state.State;
 import fahrbahn.core.plan.Schedule;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Photo;
 import fahrbahn.core.trials.Run;
-import fahrbahn.store.Kind;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
 import fahrbahn.store.PhotoPack;
@@ -22,10 +23,12 @@ import java.util.function.Consumer;
 public final class LogBook {
     private final Season season;
     private final Ledger ledger;
+    private final Document<Schedule> plan;
 
-    LogBook(Season season, Ledger ledger) {
+    LogBook(Season season, State state) {
         this.season = season;
-        this.ledger = ledger;
+        this.ledger = state.ledger();
+        this.plan = state.document(Kinds.PLAN);
     }
 
     public void log(Run run) {
@@ -43,7 +46,7 @@ public final class LogBook {
             if (!Double.isNaN(run.volts()) && run.volts() != noted.batteryV()) {
                 puts.add(Put.of(Kinds.CONDITIONS, run.robot(), noted.withBatteryV(run.volts())));
             }
-            plan().flatMap(plan -> ran(plan, run)).ifPresent(plan -> puts.add(Put.of(Kinds.PLAN, "", plan)));
+            plan.kept().flatMap(now -> ran(now, run)).ifPresent(now -> puts.add(plan.with(now)));
         }
         String how = run.outcome().completed() ? "a completed run of " : "a lost run of ";
         ledger.change(how + season.robotName(), puts);
@@ -58,20 +61,9 @@ public final class LogBook {
         return plan.ranBy(plan.plan(), setup.robot().name(), setup.law()).map(block -> plan.with(block, run.at()));
     }
 
-    /** The plan of trials that is on its way; empty when none was begun. */
-    public Optional<Schedule> plan() {
-        return ledger.get(Kinds.PLAN, "");
-    }
-
-    /** @param label of the step of undo; nothing for what time alone has changed */
-    public void plan(String label, Optional<Schedule> plan) {
-        Put<Schedule> put =
-                plan.map(p -> Put.of(Kinds.PLAN, "", p)).orElseGet(() -> Put.away(Kinds.PLAN, "", Kind.ONLY));
-        if (label.isEmpty()) {
-            ledger.note(List.of(put));
-        } else {
-            ledger.change(label, List.of(put));
-        }
+    /** The plan of trials that is on its way. */
+    public Document<Schedule> plan() {
+        return plan;
     }
 
     /** Takes a run out again that was logged by mistake; a step of its own, so that it can come back. */

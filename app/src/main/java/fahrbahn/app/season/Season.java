@@ -1,6 +1,12 @@
 package fahrbahn.app.season;
 
+import fahrbahn.app.state.Document;
+import fahrbahn.app.state.Selection;
+import fahrbahn.app.state.Snapshot;
+import fahrbahn.app.state.State;
 import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.mat.MatSheet;
@@ -19,10 +25,13 @@ import fahrbahn.store.Ledger;
 import fahrbahn.store.Put;
 import fahrbahn.store.Shared;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -31,32 +40,51 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
 
-/** The open season as the stations see it: the robot, table and venue in hand, and every change to what is known of them. */
+/** The open season as the stations see it: documents of the robot, table and venue selected, and the changes that touch several of them. */
 public final class Season {
+    private final State state;
     private final Ledger ledger;
     private final ReadOnlyObjectWrapper<Path> path;
-    private final Clock clock;
-    private final InHand in = new InHand();
+    private final Records records;
+    private final Document<Setup> setup;
+    private final Document<Setup> begun;
+    private final Document<Conditions> noted;
+    private final Document<ColumnMap> columns;
+    private final SelectedTable table;
     private final Club club;
-    private final Measurements measurements;
-    private final Choices choices;
+    private final SetupChanges changes;
     private final LogBook logBook;
+    private final ReadOnlyObjectWrapper<Conditions> conditions;
     private Setting setting;
 
-    public Season(Ledger ledger, Path path, Clock clock) {
-        this.ledger = ledger;
+    public Season(State state, Path path) {
+        this.state = state;
+        this.ledger = state.ledger();
         this.path = new ReadOnlyObjectWrapper<>(path);
-        this.clock = clock;
+        this.records = new Records(state); // first: the lists are there when others are told
+        this.setup = state.document(Kinds.SETUP, StartingSetup::guess);
+        this.begun = state.document(Kinds.BEGUN, StartingSetup::guess);
+        this.noted = state.document(Kinds.CONDITIONS, () -> Conditions.UNKNOWN);
+        this.columns = state.document(Kinds.COLUMNS, () -> ColumnMap.AS_NAMED);
+        this.table = new SelectedTable(state);
         this.club = new Club(this, ledger);
-        this.measurements = new Measurements(this, ledger, in);
-        this.choices = new Choices(this, ledger, in);
-        this.logBook = new LogBook(this, ledger);
-        ledger.listen(kinds -> refresh());
-        refresh();
+        this.changes = new SetupChanges(this, state);
+        this.logBook = new LogBook(this, state);
+        this.conditions = new ReadOnlyObjectWrapper<>(conditions());
+        state.follow(Set.of(Kinds.CONDITIONS, Kinds.HAND), () -> conditions.set(conditions()));
     }
 
-    private void refresh() {
-        in.refresh(ledger, club.settled(ledger.get(Kinds.HAND, "").orElse(Hand.FIRST)));
+    /** The selection, documents and derived values. */
+    public State state() {
+        return state;
+    }
+
+    public Selection selection() {
+        return state.selection();
+    }
+
+    Hand hand() {
+        return selection().get();
     }
 
     /** The file it is kept in. */
@@ -80,17 +108,7 @@ public final class Season {
     }
 
     public Instant now() {
-        return clock.instant();
-    }
-
-    /** What has been measured on the robot's bench. */
-    public Measurements measurements() {
-        return measurements;
-    }
-
-    /** Gains chosen and levels used, with what each rests on. */
-    public Choices choices() {
-        return choices;
+        return ledger.clock().instant();
     }
 
     /** Runs, and the plan of those to come. */
@@ -108,27 +126,26 @@ public final class Season {
         return ledger;
     }
 
-    public ReadOnlyObjectProperty<Hand> handProperty() {
-        return in.hand.getReadOnlyProperty();
+    /** The robot, line and law. */
+    public Document<Setup> setup() {
+        return setup;
     }
 
-    Hand hand() {
-        return in.hand.get();
-    }
-
-    /** The robot, line and law; empty until the coach has typed something. */
-    public ReadOnlyObjectProperty<Optional<Setup>> setupProperty() {
-        return in.setup.getReadOnlyProperty();
-    }
-
-    /** The setup, or the starting guess as long as there is none; told after {@link #setupProperty}. */
-    public ReadOnlyObjectProperty<Setup> setupNowProperty() {
-        return in.setupNow.getReadOnlyProperty();
-    }
-
-    /** The same as it is now. */
+    /** The setup, or the starting guess as long as there is none. */
     public Setup setupOrGuess() {
-        return in.setup.get().orElseGet(StartingSetup::guess);
+        return setup.get();
+    }
+
+    /** Changes of the robot that remember what they rest on. */
+    public SetupChanges changes() {
+        return changes;
+    }
+
+    /** Constants that have been measured on the robot. */
+    public Map<Constant, Fact> facts() {
+        Map<Constant, Fact> known = new EnumMap<>(Constant.class);
+        changes.facts().all().values().forEach(fact -> known.put(fact.constant(), fact));
+        return known;
     }
 
     /** Names of the robot's sensors, left to right. */
@@ -138,25 +155,28 @@ public final class Season {
 
     /** Whether it began as guesses that are remembered. */
     public boolean begun() {
-        return ledger.get(Kinds.BEGUN, hand().robot()).isPresent();
+        return begun.kept().isPresent();
     }
 
     /** What the robot began as: numbers that are still so are guesses. */
     public Setup begunAs() {
-        return ledger.get(Kinds.BEGUN, hand().robot()).orElseGet(StartingSetup::guess);
+        return begun.get();
     }
 
     /** Where and with what the team works now; the sensors' height is not in it, the setup has that. */
     public ReadOnlyObjectProperty<Conditions> conditionsProperty() {
-        return in.conditions.getReadOnlyProperty();
+        return conditions.getReadOnlyProperty();
+    }
+
+    private Conditions conditions() {
+        return noted.get().withVenue(hand().venue());
     }
 
     /** The circumstances as of now, sensor height included, to be noted with whatever is measured. */
     public Conditions conditionsNow() {
-        Conditions said = in.conditions.get();
-        return in.setup.get().isEmpty()
-                ? said
-                : said.withSensorHeightMm(in.setup.get().get().robot().chassis().sensorHeightMm());
+        return setup.kept()
+                .map(s -> conditions().withSensorHeightMm(s.robot().chassis().sensorHeightMm()))
+                .orElseGet(this::conditions);
     }
 
     /** Team, table and venue in hand, as far as they are known. */
@@ -182,26 +202,27 @@ public final class Season {
 
     /** The table in hand as it is now. */
     public TablePrint tableNow() {
-        return in.print;
+        return table.print();
     }
 
-    public ReadOnlyObjectProperty<ColumnMap> columnsProperty() {
-        return in.columns.getReadOnlyProperty();
+    /** Which column is which sensor. */
+    public Document<ColumnMap> columns() {
+        return columns;
     }
 
-    /** The course of the table in hand; empty until one has been begun, and for a mat. */
-    public ReadOnlyObjectProperty<Optional<Draft>> courseProperty() {
-        return in.course.getReadOnlyProperty();
+    /** The course of the table selected; none until one has been begun, and for a mat. */
+    public Document<Draft> course() {
+        return table.course();
     }
 
     /** The course with what it amounts to; the practice loop as long as there is none. */
     public LaidCourse laidCourse() {
-        return in.laid;
+        return table.laid();
     }
 
-    /** The mat that the table in hand is; empty when it is none. */
-    public ReadOnlyObjectProperty<Optional<MatSheet>> matProperty() {
-        return in.mat.getReadOnlyProperty();
+    /** The mat that the table selected is. */
+    public Document<MatSheet> mat() {
+        return table.mat();
     }
 
     /** A picture by its identifier. */
@@ -211,23 +232,38 @@ public final class Season {
 
     /** Oldest first. */
     public ObservableList<Capture> captures() {
-        return in.shownCaptures;
+        return records.captures();
     }
 
     /** Oldest first. */
     public ObservableList<Run> runs() {
-        return in.shownRuns;
+        return records.runs();
     }
 
-    String robotName() {
+    /** The same as they are now, for what is derived from them. */
+    public Snapshot<Run> runsNow() {
+        return records.runsNow();
+    }
+
+    public String robotName() {
         return setupOrGuess().robot().name();
     }
 
-    /** Changes the setup; a refusal from a constructor passes through and nothing changes. */
+    /** Something was typed; a refusal from a constructor passes through and nothing changes. */
     public void changeSetup(UnaryOperator<Setup> change) {
-        Setup before = setupOrGuess();
-        Setup after = change.apply(before);
-        ledger.change(SeasonWords.setup(before, after), List.of(Put.of(Kinds.SETUP, hand().robot(), after)));
+        changes.type(change);
+    }
+
+    public void addCaptures(List<Capture> added) {
+        List<Put<?>> puts = new ArrayList<>();
+        added.forEach(one -> puts.add(Put.of(Kinds.CAPTURE, hand().robot(), one.id(), one)));
+        ledger.change(SeasonWords.captures(added, robotName()), puts);
+    }
+
+    public void removeCapture(Capture capture) {
+        ledger.change(
+                "capture of " + capture.surface() + " away, " + robotName(),
+                List.of(Put.away(Kinds.CAPTURE, hand().robot(), capture.id())));
     }
 
     /** All that one act changes is one step of undo. @param label of that step */
@@ -235,27 +271,16 @@ public final class Season {
         ledger.together(label, changes);
     }
 
-    /** Changes what is noted of the robot's circumstances; the venue is in hand, not in it. */
+    /** Changes what is noted of the robot's circumstances; the venue is selected, not noted. */
     public void changeConditions(UnaryOperator<Conditions> change) {
-        Conditions before = in.conditions.get();
+        Conditions before = conditions();
         Conditions after = change.apply(before);
-        ledger.change(
-                SeasonWords.conditions(before, after, robotName(), club::venueName),
-                List.of(Put.of(Kinds.CONDITIONS, hand().robot(), after.withVenue(""))));
+        noted.set(SeasonWords.conditions(before, after, robotName(), club::venueName), after.withVenue(""));
     }
 
-    public void changeColumns(ColumnMap newColumns) {
-        ledger.change("columns of " + robotName(), List.of(Put.of(Kinds.COLUMNS, hand().robot(), newColumns)));
-    }
-
-    /** Puts another course on the table in hand. */
+    /** Puts another course on the table selected. */
     public void lay(Draft draft) {
-        ledger.change("the course " + draft.name(), List.of(Put.of(Kinds.COURSE, hand().table(), draft)));
-    }
-
-    /** Changes the mat that the table in hand is. */
-    public void changeMat(String label, MatSheet mat) {
-        ledger.change(label, List.of(Put.of(Kinds.MAT, hand().table(), mat)));
+        course().set("the course " + draft.name(), draft);
     }
 
     public Optional<String> undo() {

@@ -20,7 +20,7 @@ public abstract class StationModel {
 
     /** The robot, line and law in hand, or the starting guess as long as there are none. */
     public final ReadOnlyObjectProperty<Setup> setupNowProperty() {
-        return season.setupNowProperty();
+        return season.setup().property();
     }
 
     public final ReadOnlyObjectProperty<Verdict> verdictProperty() {

@@ -109,7 +109,7 @@ public final class MainWindow extends BorderPane {
         left.getStyleClass().add("road-side");
         setLeft(left);
         setCenter(middle);
-        strip = new LiveStrip(workshop.live(), workshop.season().setupNowProperty(), remembered);
+        strip = new LiveStrip(workshop.live(), workshop.season().setup().property(), remembered);
         setBottom(strip);
         // Between two rounds nothing moves: the robot's numbers come back when somebody asks for them.
         workshop.handover()

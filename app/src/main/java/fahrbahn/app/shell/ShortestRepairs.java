@@ -67,7 +67,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair useRadius() {
         return new Repair("set the robot up for this line", Station.TABLE, () -> {
-            if (workshop.season().matProperty().get().isPresent()) {
+            if (workshop.season().mat().kept().isPresent()) {
                 workshop.table().mat().useRadius();
             } else {
                 workshop.table().useRadius();

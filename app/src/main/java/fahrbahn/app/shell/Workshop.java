@@ -77,8 +77,8 @@ public final class Workshop {
         open.ledger()
                 .listen(kinds ->
                         notices.over()); // the next success ends what was told, before anybody tells what it did
-        season = new Season(open.ledger(), open.path(), clock);
-        State state = new State(errands, open.ledger(), season.handProperty()::get);
+        State state = new State(errands, open.ledger());
+        season = new Season(state, open.path());
         live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
         robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
@@ -162,18 +162,17 @@ public final class Workshop {
     private Standing standing() {
         return new Standing(
                 season.basisNow().withKnown(robot.known()),
-                season.setupProperty().get().isPresent(),
-                List.copyOf(season.measurements().facts().values()),
+                season.setup().kept().isPresent(),
+                List.copyOf(season.facts().values()),
                 robot.constantsProperty().get(),
                 table.problem(),
-                season.courseProperty().get().isPresent()
-                        || season.matProperty().get().isPresent(),
+                season.course().kept().isPresent() || season.mat().kept().isPresent(),
                 table.tightestRadiusMm(),
                 measure.counting(Capture.DARK),
                 measure.counting(Capture.LIGHT),
-                season.choices().levelsProperty().get(),
+                season.changes().levelsFrom().kept(),
                 levels.onRobot(),
-                season.choices().chosenProperty().get(),
+                season.changes().gainsFor().kept(),
                 drive.basis(),
                 drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow),
                 handover.handedOver(),

@@ -2,28 +2,83 @@ package fahrbahn.app.state;
 
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.errand.RefusedException;
+import fahrbahn.store.Kind;
 import fahrbahn.store.Ledger;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Supplier;
 
-/** What a window's models derive from the season, the selection and their own parameters. Belongs to the interface thread. */
+/**
+ * What a window's models know: the selection, the season's documents of it, their own parameters, and what is derived from these. When
+ * the season changes the selection follows first, then the documents, and at last what is no longer of its inputs is let go. Belongs to
+ * the interface thread.
+ */
 public final class State {
     private final Errands errands;
-    private final List<Derived<?>> all = new ArrayList<>();
+    private final Ledger ledger;
+    private final Selection selection;
+    private final List<Derived<?>> derived = new ArrayList<>();
+    private final List<Follower> followers = new ArrayList<>();
 
-    private final Supplier<?> selection;
+    /** Something that is of documents of some kinds. */
+    private record Follower(Set<Kind<?>> kinds, Runnable refresh) {}
 
-    /** @param selection what robot, table and venue are selected */
-    public State(Errands errands, Ledger season, Supplier<?> selection) {
+    public State(Errands errands, Ledger ledger) {
         this.errands = errands;
-        this.selection = selection;
-        season.listen(kinds -> check());
+        this.ledger = ledger;
+        this.selection = new Selection(ledger);
+        ledger.listen(this::refresh);
+    }
+
+    private void refresh(Set<Kind<?>> touched) {
+        boolean others = !selection.get().equals(selection.property().get());
+        selection.refresh();
+        for (Follower follower : List.copyOf(followers)) {
+            if (others || !Collections.disjoint(follower.kinds(), touched)) {
+                follower.refresh().run();
+            }
+        }
+        check();
+    }
+
+    public Selection selection() {
+        return selection;
+    }
+
+    /** The season itself, for steps of undo and for what is about all robots. */
+    public Ledger ledger() {
+        return ledger;
     }
 
     /** Where what is done once is done: saving, importing. */
     public Errands errands() {
         return errands;
+    }
+
+    /** The one document of a kind that the selection has. @param usual as long as there is none */
+    public <T> Document<T> document(Kind<T> kind, Supplier<T> usual) {
+        Document<T> document = new Document<>(kind, ledger, selection, usual);
+        follow(Set.of(kind), document::refresh);
+        return document;
+    }
+
+    /** The same of a kind of which nothing is usual. */
+    public <T> Document<T> document(Kind<T> kind) {
+        return document(kind, () -> null);
+    }
+
+    /** The documents of a kind of which the selection has several. */
+    public <T> Documents<T> documents(Kind<T> kind) {
+        Documents<T> documents = new Documents<>(kind, ledger, selection);
+        follow(Set.of(kind), documents::refresh);
+        return documents;
+    }
+
+    /** Calls when documents of these kinds, or the selection, may be others; in the order in which it was asked for. */
+    public void follow(Set<Kind<?>> kinds, Runnable follower) {
+        followers.add(new Follower(kinds, follower));
     }
 
     /** A choice made on a page. @param initial until it is made */
@@ -44,13 +99,13 @@ public final class State {
 
     /** The same with something to show before it is done. */
     public <K, V> Derived<V> deriveInParts(String what, Supplier<K> inputs, Derived.PartWork<K, V> work) {
-        Derived<V> derived = new Derived<>(errands.errand(what), new Derived.Recipe<>(inputs, work), selection);
-        all.add(derived);
-        return derived;
+        Derived<V> made = new Derived<>(errands.errand(what), new Derived.Recipe<>(inputs, work), selection::get);
+        derived.add(made);
+        return made;
     }
 
     /** Something has changed: what is of other inputs is let go at once, whoever may show it. */
     public void check() {
-        all.forEach(Derived::check);
+        derived.forEach(Derived::check);
     }
 }

@@ -81,7 +81,8 @@ public final class LookModel {
 
     /** Puts it on the line's beginning. */
     public void toStart() {
-        place(season.matProperty()
+        place(season.mat()
+                .keptProperty()
                 .get()
                 .map(sheet -> sheet.traced()
                         .map(line -> line.points().get(0))
@@ -91,8 +92,8 @@ public final class LookModel {
 
     /** @throws RefusedException when there is nothing to see */
     private Sight sight() {
-        Optional<Mat> picked = season.matProperty().get().flatMap(sheet -> mat.mat());
-        if (season.matProperty().get().isPresent() && picked.isEmpty()) {
+        Optional<Mat> picked = season.mat().kept().flatMap(sheet -> mat.mat());
+        if (season.mat().kept().isPresent() && picked.isEmpty()) {
             throw new RefusedException("Point at the mat's line and ground first, on the page Mat.");
         }
         return new Sight(draft.get(), picked, season.setupOrGuess());

@@ -49,13 +49,13 @@ public final class MatModel {
         working = Bindings.or(
                 importErrand.runningProperty(),
                 Bindings.or(unpackErrand.runningProperty(), followErrand.runningProperty()));
-        season.matProperty().addListener(o -> unpack());
+        season.mat().keptProperty().addListener(o -> unpack());
         unpack();
     }
 
     /** What the season keeps of it; empty when the table in hand is no mat. */
     public ReadOnlyObjectProperty<Optional<MatSheet>> sheetProperty() {
-        return season.matProperty();
+        return season.mat().keptProperty();
     }
 
     /** Its pixels; empty until they are unpacked. */
@@ -69,7 +69,7 @@ public final class MatModel {
     }
 
     private Optional<MatSheet> sheet() {
-        return season.matProperty().get();
+        return season.mat().kept();
     }
 
     private void unpack() {
@@ -121,9 +121,11 @@ public final class MatModel {
 
     /** @throws BadValueException when it is not a size */
     public void setWidthMm(double widthMm) {
-        sheet().ifPresent(mat -> season.changeMat(
-                "width of " + mat.name() + " " + Words.number(mat.widthMm(), 4) + " to " + Words.number(widthMm, 4),
-                mat.withWidthMm(widthMm)));
+        sheet().ifPresent(mat -> season.mat()
+                .set(
+                        "width of " + mat.name() + " " + Words.number(mat.widthMm(), 4) + " to "
+                                + Words.number(widthMm, 4),
+                        mat.withWidthMm(widthMm)));
     }
 
     /** Takes the colour at a place for that of the line. */
@@ -142,9 +144,10 @@ public final class MatModel {
         }
         MatSheet mat = sheet().get();
         int rgb = Mat.colourAt(picture.get().get(), mat.widthMm(), xMm, yMm);
-        season.changeMat(
-                "colour of the " + (line ? "line" : "ground") + " on " + mat.name(),
-                line ? mat.withLineRgb(rgb) : mat.withGroundRgb(rgb));
+        season.mat()
+                .set(
+                        "colour of the " + (line ? "line" : "ground") + " on " + mat.name(),
+                        line ? mat.withLineRgb(rgb) : mat.withGroundRgb(rgb));
     }
 
     /** The mat, once its picture is unpacked and line and ground have been pointed at; what is wrong with them is told. */
@@ -190,7 +193,7 @@ public final class MatModel {
                 },
                 line -> {
                     if (sheet().equals(Optional.of(of))) { // another mat, or other colours, have another line
-                        season.changeMat("the line followed on " + of.name(), of.withTraced(line));
+                        season.mat().set("the line followed on " + of.name(), of.withTraced(line));
                     }
                 });
     }

@@ -56,10 +56,10 @@ public final class TableModel extends StationModel {
         this.saveErrand = errands.errand("Saving the course");
         this.openErrand = errands.errand("Opening the course");
         this.mat = new MatModel(season, errands);
-        season.courseProperty().addListener(o -> update());
-        season.setupProperty().addListener(o -> judge());
-        season.matProperty().addListener(o -> update());
-        season.handProperty().addListener(o -> update());
+        season.course().keptProperty().addListener(o -> update());
+        season.setup().keptProperty().addListener(o -> judge());
+        season.mat().keptProperty().addListener(o -> update());
+        season.selection().property().addListener(o -> update());
         update();
         this.look = new LookModel(season, draftProperty(), mat, state, live);
     }
@@ -149,7 +149,7 @@ public final class TableModel extends StationModel {
     /** Changes the draft; what it refuses passes through, to the field it was typed into. */
     public void type(UnaryOperator<Draft> change) {
         Draft changed = change.apply(draft.get());
-        if (season.matProperty().get().isPresent()) {
+        if (season.mat().kept().isPresent()) {
             begin(changed.withName("My course")); // a mat has its line printed: what is laid is another table
         } else {
             season.lay(changed);
@@ -223,7 +223,8 @@ public final class TableModel extends StationModel {
     }
 
     private void update() {
-        laid = season.matProperty()
+        laid = season.mat()
+                .keptProperty()
                 .get()
                 .map(sheet -> new LaidCourse(Draft.of(DemoCourses.workshopLoop())
                         .withTable(sheet.widthMm(), sheet.heightMm())
@@ -237,7 +238,7 @@ public final class TableModel extends StationModel {
 
     /** What the twin can ride of the table in hand; empty while it is not ready. */
     public Optional<Ground> ground() {
-        return season.matProperty().get().isPresent()
+        return season.mat().kept().isPresent()
                 ? mat.ground().map(g -> g)
                 : laid.course().map(course -> course);
     }
@@ -250,7 +251,7 @@ public final class TableModel extends StationModel {
 
     /** What keeps the table in hand from being ready, in words; empty when it is. */
     public String problem() {
-        Optional<MatSheet> sheet = season.matProperty().get();
+        Optional<MatSheet> sheet = season.mat().kept();
         if (sheet.isPresent()) {
             return sheet.get().traced().isEmpty() ? "its line has not been followed" : "";
         }
@@ -261,14 +262,15 @@ public final class TableModel extends StationModel {
 
     /** Tightest bend of the table in hand, mm; infinite without one. */
     public double tightestRadiusMm() {
-        return season.matProperty()
+        return season.mat()
+                .keptProperty()
                 .get()
                 .map(sheet -> sheet.traced().map(Traced::tightestRadiusMm).orElse(Double.POSITIVE_INFINITY))
                 .orElseGet(() -> figures().tightestRadiusMm());
     }
 
     private void judge() {
-        Optional<MatSheet> sheet = season.matProperty().get();
+        Optional<MatSheet> sheet = season.mat().kept();
         if (sheet.isPresent()) {
             say(MatWords.verdict(sheet.get(), season.setupOrGuess().line().widthMm()));
             return;

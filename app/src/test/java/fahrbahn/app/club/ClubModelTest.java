@@ -91,22 +91,22 @@ class ClubModelTest extends InShop {
     void aCopyBringsItsMeasurementsOrNone() {
         club.addRobot(RobotKind.PAIR, "Wren");
         shop.season()
-                .measurements()
-                .use(
+                .changes()
+                .measured(
                         List.of(new Fact(
                                 Constant.LAG,
                                 new Measured(0.06, 0.001, 4),
                                 List.of(),
                                 shop.season().basisNow())),
                         s -> s);
-        shop.season().measurements().addCaptures(List.of(Shop.capture("dark", Shop.MORNING, 200, 200, shop)));
+        shop.season().addCaptures(List.of(Shop.capture("dark", Shop.MORNING, 200, 200, shop)));
         club.copy(true);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2");
-        assertThat(shop.season().measurements().facts()).containsKey(Constant.LAG);
+        assertThat(shop.season().facts()).containsKey(Constant.LAG);
         assertThat(shop.season().captures()).hasSize(1);
         club.copy(false);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2 2");
-        assertThat(shop.season().measurements().facts()).isEmpty();
+        assertThat(shop.season().facts()).isEmpty();
         assertThat(shop.season().captures()).isEmpty();
         assertThat(shop.robot().constantsProperty().get())
                 .as("measured on another robot is a guess on this one")

@@ -125,7 +125,7 @@ class DrivePagesTest extends InWindow {
         robot.type(KeyCode.U);
         until(
                 "on the robot",
-                () -> shop().season().measurements().facts().containsKey(Constant.LAG)
+                () -> shop().season().facts().containsKey(Constant.LAG)
                         && shop().season().setupOrGuess().robot().drive().lagS() > lagS + 0.02);
         undo();
         until("taken back", () -> shop().season().setupOrGuess().robot().drive().lagS() == lagS);

@@ -7,6 +7,7 @@ import fahrbahn.app.season.Station;
 import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.WayBack;
+import fahrbahn.store.Kinds;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
@@ -64,9 +65,9 @@ class ManoeuvresTest extends InWindow {
                 "driven again",
                 () -> stopped().map(a -> a.plan().sensing().wayMm() == 1600).orElse(false));
         assertThat(shop().season()
-                        .choices()
-                        .stopProperty()
-                        .get()
+                        .state()
+                        .document(Kinds.STOP)
+                        .kept()
                         .orElseThrow()
                         .sensing()
                         .wayMm())

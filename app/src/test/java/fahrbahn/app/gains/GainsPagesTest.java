@@ -8,6 +8,7 @@ import fahrbahn.core.belief.Trial;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.CourseAdvice;
+import fahrbahn.store.Kinds;
 import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -244,7 +245,15 @@ class GainsPagesTest extends InWindow {
         until("the usual", () -> text("trialsLeft").equals("6"));
         typeIn("trialsLeft", "9");
         robot.type(KeyCode.ESCAPE);
-        until("kept", () -> shop().season().choices().wishProperty().get().trialsLeft() == 9);
+        until(
+                "kept",
+                () -> shop().season()
+                                .state()
+                                .document(Kinds.WISH)
+                                .kept()
+                                .orElseThrow()
+                                .trialsLeft()
+                        == 9);
         typeIn("trialAlong", "-4");
         robot.type(KeyCode.ESCAPE).type(KeyCode.S);
         until("one less", () -> text("trialsLeft").equals("8"));

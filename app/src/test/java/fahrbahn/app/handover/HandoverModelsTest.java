@@ -50,7 +50,6 @@ class HandoverModelsTest extends InShop {
     private void capture() {
         later(5);
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 201.5, 230.25, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 712.5, 690.25, shop)));
@@ -65,7 +64,6 @@ class HandoverModelsTest extends InShop {
     void aCardSaysThatDarkAndLightAreTooAlike() {
         later(5);
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 700, 690, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 700, 690, shop)));
@@ -211,8 +209,8 @@ class HandoverModelsTest extends InShop {
         assertThat(told()).contains("Capture light and dark here first");
         List<ProgramConstant> before = hall().numbers();
         capture();
-        hall().look();
-        hall().look();
+        hall().show();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
         assertThat(hall().numbers()).as("of this hall").isNotEqualTo(before);
         int steps = steps();
@@ -265,11 +263,11 @@ class HandoverModelsTest extends InShop {
         List<ProgramConstant> before = hall().numbers();
         later(5);
         add(Capture.LIGHT, 712.5, 690.25);
-        hall().look();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).containsExactly(HallStep.LIGHT);
         add(Capture.DARK, 712.25, 690.5);
-        hall().look();
-        hall().look();
+        hall().show();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).as("dark is not done").containsExactly(HallStep.LIGHT);
         assertThat(hall().alike()).get().isInstanceOf(Finding.TooAlike.class);
         assertThat(hall().fresh()).isFalse();
@@ -279,14 +277,14 @@ class HandoverModelsTest extends InShop {
         assertThat(hall().day().orElseThrow().steps()).doesNotContain(HallStep.TYPE);
         later(5);
         add(Capture.DARK, 201.5, 230.25);
-        hall().look();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
         assertThat(hall().alike()).isEmpty();
         assertThat(hall().fresh()).isTrue();
     }
 
     private void add(String surface, double left, double right) {
-        shop.season().measurements().addCaptures(List.of(Shop.capture(surface, clock.now, left, right, shop)));
+        shop.season().addCaptures(List.of(Shop.capture(surface, clock.now, left, right, shop)));
     }
 
     /** Readings of two colour sensors. @param surfaces of them, in their order */
@@ -313,15 +311,15 @@ class HandoverModelsTest extends InShop {
         hall().begin(20);
         later(5);
         shop.measure().paste(coloured(List.of("light", "dark")));
-        hall().look();
-        hall().look();
-        hall().look();
+        hall().show();
+        hall().show();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
         assertThat(hall().numbers()).noneMatch(c -> c.part() != ProgramConstant.Part.LAW);
         later(5);
         shop.measure().paste(coloured(List.of("mark")));
-        hall().look();
-        hall().look();
+        hall().show();
+        hall().show();
         assertThat(hall().day().orElseThrow().steps()).contains(HallStep.MARKS);
         assertThat(hall().numbers())
                 .extracting(ProgramConstant::name)
@@ -335,7 +333,7 @@ class HandoverModelsTest extends InShop {
         later(5);
         shop.measure().paste(coloured(List.of("light", "dark")));
         shop.season().club().takeNext(Sort.ROBOT);
-        hall().look();
+        hall().show();
         assertThat(hall().numbers()).extracting(ProgramConstant::name).contains("L_RED_DARK");
         shop.season().club().takeNext(Sort.ROBOT);
         hall().typed();
@@ -343,7 +341,7 @@ class HandoverModelsTest extends InShop {
                 .as("what was worked out for one robot is not put on another")
                 .isEmpty();
         shop.season().club().takeNext(Sort.ROBOT);
-        hall().look();
+        hall().show();
         hall().typed();
         TurnMarks here =
                 shop.season().setupOrGuess().law().options().turnMarks().orElseThrow();

@@ -16,6 +16,7 @@ import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Language;
 import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kinds;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,7 +63,7 @@ class HandoverPagesTest extends InWindow {
         robot.type(KeyCode.U);
         until(
                 "handed over",
-                () -> shop().season().choices().handedProperty().get().isPresent());
+                () -> shop().season().state().document(Kinds.HANDED).kept().isPresent());
         until("all there", () -> toType().isEmpty());
         gains(0.45);
         until("marked", () -> toType().equals(List.of("KP")));
@@ -185,7 +186,7 @@ class HandoverPagesTest extends InWindow {
         typeReadings("151 149 150 152", "160 158 161 159");
         until(
                 "the twin has driven both",
-                () -> shop().handover().hall().worthProperty().get().isPresent());
+                () -> shop().handover().hall().worth().get().isPresent());
         assertThat(hallSteps()).containsExactlyInAnyOrder(HallStep.LIGHT, HallStep.DARK);
         until(
                 "the numbers are there",
@@ -195,7 +196,7 @@ class HandoverPagesTest extends InWindow {
         until("typed", () -> hallSteps().contains(HallStep.TYPE));
         assertThat(shop().season().setupOrGuess().robot().sensors().get(0).dark())
                 .isEqualTo(150.5);
-        assertThat(shop().season().choices().handedProperty().get()).isPresent();
+        assertThat(shop().season().state().document(Kinds.HANDED).kept()).isPresent();
         until("the sign", () -> text("hallNow").contains("press G"));
         robot.type(KeyCode.G);
         until("a slow run", () -> shop().handover().hall().nextRun() == HallStep.SLOW);
@@ -296,15 +297,22 @@ class HandoverPagesTest extends InWindow {
         assertThat(text("drillState")).contains("it shows as before. Rather 'hold the sensor higher");
         robot.type(KeyCode.K);
         assertThat(shop().season()
-                        .choices()
-                        .drillsProperty()
-                        .get()
+                        .state()
+                        .document(Kinds.DRILLS)
+                        .kept()
+                        .orElseThrow()
                         .answers()
                         .get(0)
                         .mended())
                 .as("the first counts")
                 .contains(false);
-        assertThat(shop().season().choices().drillsProperty().get().answers()).hasSize(1);
+        assertThat(shop().season()
+                        .state()
+                        .document(Kinds.DRILLS)
+                        .kept()
+                        .orElseThrow()
+                        .answers())
+                .hasSize(1);
         robot.type(KeyCode.SPACE);
         until(
                 "another",
@@ -322,7 +330,12 @@ class HandoverPagesTest extends InWindow {
         });
         until("right", () -> text("drillState").startsWith("Right"));
         assertThat(text("drillState")).contains("Next, right: ").containsIgnoringCase("nothing shows any more");
-        assertThat(shop().season().choices().drillsProperty().get().answers())
+        assertThat(shop().season()
+                        .state()
+                        .document(Kinds.DRILLS)
+                        .kept()
+                        .orElseThrow()
+                        .answers())
                 .as("the second was seen, and mended")
                 .hasSize(2)
                 .last()

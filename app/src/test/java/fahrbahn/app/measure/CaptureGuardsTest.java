@@ -185,7 +185,6 @@ class CaptureGuardsTest extends InShop {
     void aForbiddenLevelIsNotOffered() {
         var at = Shop.MORNING;
         shop.season()
-                .measurements()
                 .addCaptures(java.util.List.of(
                         Shop.capture(Capture.DARK, at, 740, 236, shop),
                         Shop.capture(Capture.LIGHT, at, 741, 735, shop)));

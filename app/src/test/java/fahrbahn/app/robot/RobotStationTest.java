@@ -13,6 +13,7 @@ import fahrbahn.core.practice.RollShowing;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.store.Kinds;
 import java.util.Locale;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Labeled;
@@ -98,7 +99,7 @@ class RobotStationTest extends InWindow {
                 .as("nobody measured how it drifts")
                 .doesNotContain("rolls straight", "veers");
         robot.clickOn("#useResult");
-        until("on the robot", () -> shop().season().measurements().facts().containsKey(Constant.FREE_SPEED));
+        until("on the robot", () -> shop().season().facts().containsKey(Constant.FREE_SPEED));
         assertThat(setup().robot().drive().freeSpeedMmPerS()).isCloseTo(500, within(15.0));
         until("the rest is guessed", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
 
@@ -194,8 +195,8 @@ class RobotStationTest extends InWindow {
             return null;
         });
         until("refused", () -> text("notice").startsWith("This is practice"));
-        assertThat(shop().robot().bench().typed()).isEmpty();
-        assertThat(shop().season().setupProperty().get()).isEmpty();
+        assertThat(shop().season().state().documents(Kinds.ENTRIES).all()).isEmpty();
+        assertThat(shop().season().setup().kept()).isEmpty();
         robot.clickOn("#card-loops");
         until("over", () -> practice().card().isEmpty());
     }
@@ -216,7 +217,7 @@ class RobotStationTest extends InWindow {
         robot.type(KeyCode.S);
         until("fitted", () -> text("benchResult").contains("spot 3."));
         robot.type(KeyCode.U);
-        until("used", () -> shop().season().measurements().facts().containsKey(Constant.SPOT));
+        until("used", () -> shop().season().facts().containsKey(Constant.SPOT));
         // The bench robot's spots are 3.1 mm; the bar is 3 %.
         assertThat(sensor(0).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));
         assertThat(sensor(1).spotSigmaMm()).isCloseTo(3.1, within(0.03 * 3.1));

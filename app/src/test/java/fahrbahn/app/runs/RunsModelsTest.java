@@ -279,7 +279,7 @@ class RunsModelsTest extends InShop {
     /** Two robots of one crew and one of another: nobody is at two places; tuned from the start they climb the ladder. */
     @Test
     void severalRobotsShareTables() {
-        String wren = shop.season().handProperty().get().robot();
+        String wren = shop.season().selection().get().robot();
         String smew = shop.season().club().additions().addRobot(RobotKind.PAIR.setup("Smew"));
         plan().aim(wren, PlanModel.Aim.TUNE);
         plan().aim(smew, PlanModel.Aim.COMPARE);
@@ -352,7 +352,7 @@ class RunsModelsTest extends InShop {
 
     @Test
     void theNextTrialOfGainsIsNamed() {
-        plan().aim(shop.season().handProperty().get().robot(), PlanModel.Aim.NEXT);
+        plan().aim(shop.season().selection().get().robot(), PlanModel.Aim.NEXT);
         plan().begin();
         later(1);
         assertThat(plan().nextForRobot()).contains("the next trial of Gains");

@@ -272,12 +272,13 @@ class RunsPagesTest extends InWindow {
             Team team = new Team("crew", List.of(name), List.of("as set"), 30, 30, 9);
             shop().season()
                     .logBook()
-                    .plan(
+                    .plan()
+                    .set(
                             "a plan",
-                            Optional.of(Schedule.begun(
+                            Schedule.begun(
                                     new PlanRequest(10, List.of("table 1"), List.of(team)),
                                     Instant.now().minusSeconds(300),
-                                    1)));
+                                    1));
             return null;
         });
         toRuns("plan");

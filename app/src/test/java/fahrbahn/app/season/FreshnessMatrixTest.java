@@ -93,8 +93,8 @@ class FreshnessMatrixTest extends InShop {
 
     private static void measure(Workshop shop, Constant constant, double value) {
         shop.season()
-                .measurements()
-                .use(
+                .changes()
+                .measured(
                         List.of(new Fact(
                                 constant,
                                 new Measured(value, 0.002 * value, 5),
@@ -106,7 +106,6 @@ class FreshnessMatrixTest extends InShop {
     private static void recapture(Workshop shop, double brighter) {
         java.time.Instant at = shop.season().now().plusSeconds(1);
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, at, 200, 200, shop),
                         Shop.capture(Capture.LIGHT, at, 700 + brighter, 700 + brighter, shop)));
@@ -128,9 +127,8 @@ class FreshnessMatrixTest extends InShop {
                     List.of(),
                     shop.season().basisNow()));
         }
-        shop.season().measurements().use(facts, s -> s);
+        shop.season().changes().measured(facts, s -> s);
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 200, 200, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 700, 700, shop)));
@@ -157,7 +155,7 @@ class FreshnessMatrixTest extends InShop {
     void aChangeMakesStaleWhatRestsOnItAndUndoBringsItBack(Change change) {
         assertThat(marks()).as("before").isEqualTo(Change.NOTHING.expected);
         int steps = shop.season().ledger().undoable().size();
-        String hand = shop.season().handProperty().get().toString();
+        String hand = shop.season().selection().get().toString();
         change.change.accept(shop);
         clock.now = change.at;
         shop.minute();
@@ -178,7 +176,7 @@ class FreshnessMatrixTest extends InShop {
             shop.undo();
         }
         shop.minute();
-        if (shop.season().handProperty().get().toString().equals(hand)) {
+        if (shop.season().selection().get().toString().equals(hand)) {
             boolean putAway = change == Change.OTHER_TABLE; // what was driven is, when another table is laid
             assertThat(marks()).as("undone").isEqualTo(putAway ? "FFFFFMFF" : Change.NOTHING.expected);
         }
@@ -212,7 +210,7 @@ class FreshnessMatrixTest extends InShop {
     @Test
     void aLevelKnowsItsCapturesAndWhatBecameOfThem() {
         List<String> used =
-                shop.season().choices().levelsProperty().get().orElseThrow().captures();
+                shop.season().changes().levelsFrom().kept().orElseThrow().captures();
         assertThat(used)
                 .containsExactlyElementsOf(
                         shop.season().captures().stream().map(Capture::id).toList());
@@ -232,7 +230,7 @@ class FreshnessMatrixTest extends InShop {
                 .startsWith("sensor left changed since its level was used: 200 on dark, 640 on light");
         shop.undo();
         shop.undo();
-        assertThat(shop.season().choices().levelsProperty().get().orElseThrow().captures())
+        assertThat(shop.season().changes().levelsFrom().kept().orElseThrow().captures())
                 .as("undo brings back what the levels rested on")
                 .isEqualTo(used);
     }

@@ -24,7 +24,6 @@ class JudgedNowTest extends InShop {
     private void capture(double dark, double light) {
         later(5);
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, dark, dark + 9, shop),
                         Shop.capture(Capture.LIGHT, clock.now, light, light - 9, shop)));

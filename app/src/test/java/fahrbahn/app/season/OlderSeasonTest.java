@@ -13,6 +13,7 @@ import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Run;
+import fahrbahn.store.Kinds;
 import fahrbahn.store.Shared;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -53,14 +54,13 @@ class OlderSeasonTest {
         assertThat(shop.season().runs().get(0).note()).isEqualTo("first try, soft");
         assertThat(shop.season().runs().get(3).setting().setup())
                 .isEqualTo(shop.season().setupOrGuess());
-        assertThat(shop.season().measurements().facts()).containsOnlyKeys(Constant.LOOP_TIME);
-        assertThat(shop.season().measurements().facts().get(Constant.LOOP_TIME).entries())
-                .hasSize(2);
-        assertThat(shop.season().measurements().entries()).containsOnlyKeys("ROLL", "LOOPS");
+        assertThat(shop.season().facts()).containsOnlyKeys(Constant.LOOP_TIME);
+        assertThat(shop.season().facts().get(Constant.LOOP_TIME).entries()).hasSize(2);
+        assertThat(shop.season().state().documents(Kinds.ENTRIES).all()).containsOnlyKeys("ROLL", "LOOPS");
         assertThat(shop.season().conditionsProperty().get().batteryV()).isEqualTo(7.9);
         assertThat(shop.season().club().inHand(Sort.VENUE).name()).isEqualTo("Old boathouse");
         assertThat(shop.season().club().inHand(Sort.TABLE).name()).isEqualTo("Workshop loop");
-        assertThat(shop.season().choices().chosenProperty().get().orElseThrow().setup())
+        assertThat(shop.season().changes().gainsFor().kept().orElseThrow().setup())
                 .contains(shop.season().setupOrGuess());
         shop.close();
     }
@@ -69,7 +69,7 @@ class OlderSeasonTest {
     @Test
     void aFactKnowsTheLoopItWasMeasuredWith() throws Exception {
         Workshop shop = Shop.open(file, clock);
-        Fact fact = shop.season().measurements().facts().get(Constant.LOOP_TIME);
+        Fact fact = shop.season().facts().get(Constant.LOOP_TIME);
         assertThat(fact.basis().setup().orElseThrow().robot().loop().periodS()).isEqualTo(0.01);
         Basis now = fact.basis();
         Fact lag = new Fact(Constant.LAG, fact.measured(), List.of(), now);

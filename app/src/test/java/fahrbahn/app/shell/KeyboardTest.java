@@ -48,9 +48,9 @@ class KeyboardTest extends InWindow {
         // Table: a part laid, and taken back.
         go(Station.TABLE);
         robot.type(KeyCode.S);
-        until("a straight is laid", () -> shop().season().courseProperty().get().isPresent());
+        until("a straight is laid", () -> shop().season().course().kept().isPresent());
         undo();
-        until("taken back", () -> shop().season().courseProperty().get().isEmpty());
+        until("taken back", () -> shop().season().course().kept().isEmpty());
 
         // Measure: put on light and on dark, and captured.
         go(Station.MEASURE);

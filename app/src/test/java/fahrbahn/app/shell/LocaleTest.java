@@ -47,7 +47,6 @@ class LocaleTest {
         Workshop shop = Shop.open(folder.resolve(name + ".fahrbahn"), clock);
         shop.season().changeConditions(c -> c.withBatteryV(7.85));
         shop.season()
-                .measurements()
                 .addCaptures(List.of(
                         Shop.capture(Capture.DARK, clock.now, 201.5, 230.25, shop),
                         Shop.capture(Capture.LIGHT, clock.now, 712.5, 690.25, shop)));

@@ -82,11 +82,11 @@ class OtherRobotTest extends InShop {
         assertThat(shop.drive().log().recordingProperty().get()).isFalse();
         assertThat(told()).contains("what was taken down of the one before is not kept");
         shop.drive().log().keep();
-        assertThat(shop.season().measurements().facts()).isEmpty();
+        assertThat(shop.season().facts()).isEmpty();
         shop.season().club().takeNext(Sort.ROBOT);
         shop.drive().run();
         shop.drive().log().paste(written());
         shop.drive().log().keep();
-        assertThat(shop.season().measurements().facts()).isNotEmpty();
+        assertThat(shop.season().facts()).isNotEmpty();
     }
 }

@@ -70,7 +70,7 @@ class StationModelsTest extends InShop {
         bench.use(BenchCard.SLIDE);
         Sensor left = shop.season().setupOrGuess().robot().sensors().get(0);
         assertThat(left.light()).isCloseTo(real.robot().sensors().get(0).light(), within(4.0));
-        assertThat(shop.season().measurements().facts()).containsKey(Constant.SPOT);
+        assertThat(shop.season().facts()).containsKey(Constant.SPOT);
         assertThatThrownBy(() -> bench.add(BenchCard.SLIDE, bench.row(BenchCard.SLIDE, List.of("70", "512"))))
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("one for each sensor");
@@ -103,7 +103,7 @@ class StationModelsTest extends InShop {
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.MEASURED);
         assertThat(shop.robot().bench().entries(BenchCard.LOOPS)).hasSize(2);
         AtomicReference<List<?>> history = new AtomicReference<>();
-        shop.season().measurements().history(Constant.LOOP_TIME, history::set);
+        shop.season().changes().facts().history(Constant.LOOP_TIME.word(), history::set);
         assertThat(history.get()).hasSize(1);
         shop.season().undo();
         assertThat(state(Constant.LOOP_TIME).origin()).isEqualTo(Knowledge.Origin.GUESS);

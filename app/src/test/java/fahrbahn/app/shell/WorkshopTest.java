@@ -49,9 +49,7 @@ class WorkshopTest extends InShop {
 
     @Test
     void capturesOfAnotherDayAreStale() {
-        shop.season()
-                .measurements()
-                .addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
+        shop.season().addCaptures(List.of(capture("dark", 200, 202, 204), capture("light", 700, 702, 703)));
         assertThat(mark(Station.MEASURE)).isEqualTo(Freshness.Mark.FRESH);
         clock.now = clock.now.plus(Duration.ofHours(20));
         shop.minute();
@@ -61,9 +59,7 @@ class WorkshopTest extends InShop {
 
     @Test
     void surfacesTooAlikeStopTheWork() {
-        shop.season()
-                .measurements()
-                .addCaptures(List.of(capture("dark", 200, 230, 215), capture("light", 220, 255, 240)));
+        shop.season().addCaptures(List.of(capture("dark", 200, 230, 215), capture("light", 220, 255, 240)));
         assertThat(verdict(Station.MEASURE).tone()).isEqualTo(Verdict.Tone.STOP);
         assertThat(verdict(Station.LEVELS).tone()).isEqualTo(Verdict.Tone.STOP);
         assertThat(verdict(Station.LEVELS).sentence())

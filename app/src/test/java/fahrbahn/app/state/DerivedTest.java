@@ -8,6 +8,7 @@ import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.core.InMemory;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.season.Hand;
 import fahrbahn.core.season.Listing;
 import fahrbahn.store.Kinds;
 import fahrbahn.store.Ledger;
@@ -33,7 +34,6 @@ class DerivedTest {
     private Ledger season;
     private State state;
     private String robot = "Wren";
-    private String selected = "first";
     private int times;
     private Derived<String> derived;
 
@@ -42,7 +42,7 @@ class DerivedTest {
         season = OpenSeason.read(
                         SeasonFile.create(folder.resolve("s"), Clock.systemUTC()), Runnable::run, Runnable::run)
                 .ledger();
-        state = new State(new Errands(worker, Runnable::run, told::add), season, () -> selected);
+        state = new State(new Errands(worker, Runnable::run, told::add), season);
         derived = state.derive("The name", () -> robot, (name, job) -> {
             times++;
             return name.toUpperCase(java.util.Locale.ROOT);
@@ -174,7 +174,7 @@ class DerivedTest {
         robot = "Wren with other wheels";
         derived.show();
         assertThat(derived.beforeIsOfAnother()).isFalse();
-        selected = "second";
+        state.selection().select(Hand.FIRST.withRobot("second"));
         assertThat(derived.beforeIsOfAnother()).isTrue();
         worker.work();
         assertThat(derived.beforeIsOfAnother()).isFalse();

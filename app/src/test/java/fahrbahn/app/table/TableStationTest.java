@@ -219,7 +219,7 @@ class TableStationTest extends InWindow {
     }
 
     private Optional<Traced> traced() {
-        return shop().season().matProperty().get().flatMap(MatSheet::traced);
+        return shop().season().mat().kept().flatMap(MatSheet::traced);
     }
 
     @Test
@@ -228,24 +228,12 @@ class TableStationTest extends InWindow {
                 home.resolve("ferry.svg"), CourseSvg.write(Draft.of(DemoCourses.mission()), 20, true));
         openMat(file);
         robot.clickOn(matPoint(300, 218)); // a pixel or two beside the middle
-        until(
-                "line",
-                () -> shop().season()
-                        .matProperty()
-                        .get()
-                        .orElseThrow()
-                        .lineRgb()
-                        .isPresent());
+        until("line", () -> shop().season().mat().kept().orElseThrow().lineRgb().isPresent());
         robot.press(KeyCode.SHIFT).type(KeyCode.UP, KeyCode.UP, KeyCode.UP).release(KeyCode.SHIFT);
         robot.type(KeyCode.ENTER);
         until(
                 "ground",
-                () -> shop().season()
-                        .matProperty()
-                        .get()
-                        .orElseThrow()
-                        .groundRgb()
-                        .isPresent());
+                () -> shop().season().mat().kept().orElseThrow().groundRgb().isPresent());
         robot.press(KeyCode.SHIFT)
                 .type(KeyCode.DOWN, KeyCode.DOWN, KeyCode.DOWN)
                 .release(KeyCode.SHIFT);
