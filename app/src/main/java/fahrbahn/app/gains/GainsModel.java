@@ -62,7 +62,7 @@ public final class GainsModel extends StationModel {
             Stopwatch watch) {
         super(season);
         this.next = new NextModel(season, tableInHand, known, this, watch, state);
-        this.map = new MapModel(season, tableInHand, this, state.errands());
+        this.map = new MapModel(season, tableInHand, this, state);
         this.response = new ResponseModel(season, map, this, state);
         this.transfer = new TransferModel(season, this, state);
         this.goal = new GoalModel(season, tableInHand, this, state);
@@ -155,7 +155,7 @@ public final class GainsModel extends StationModel {
     }
 
     /** Somebody looks: the table is made ready for the map, which the coach may turn to at any moment; then the twin tries pairs, unless it has. */
-    public void look() {
+    public void show() {
         map.makeReady();
         if (!map.gettingReady()) {
             advice.show();

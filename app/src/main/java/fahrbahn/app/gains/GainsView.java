@@ -149,7 +149,7 @@ public final class GainsView {
                         side),
                 List.of(use, save, stop),
                 nowNs -> {
-                    model.look();
+                    model.show();
                     progress.setProgress(model.progress());
                 },
                 model::lookAway);

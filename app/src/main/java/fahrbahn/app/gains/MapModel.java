@@ -1,42 +1,59 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.State;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.check.Rounding;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.maps.Axis;
 import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** How runs on the table in hand come out over Kp and Kd, coarse first and then refined; and the point of the map in hand. */
 public final class MapModel {
     /** From being shown until it is there to be seen. */
-    private static final int FRAMES_TO_PAINT = 1;
+    private static final int FRAMES_TO_PAINT = 2;
 
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
-    private final Errand<Picture> errand;
-    private final MapSketch sketch;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Layer> layer = new ReadOnlyObjectWrapper<>(Layer.CHANCE);
-    private final ReadOnlyObjectWrapper<Point> inHand = new ReadOnlyObjectWrapper<>(new Point(-1, -1));
+    private final Derived<Picture> sketch;
+    private final Derived<Picture> map;
+    private final Parameter<Layer> layer;
+    private final Parameter<Point> inHand;
     private final GainsModel gains;
-    private String problem = "";
-    private Wanted wanted;
-    private boolean begun;
-    private int framesToPaint;
+    private final MapFrame.Latest frames = new MapFrame.Latest();
+    private Optional<Ground> madeReadyFor = Optional.empty();
+    private int framesToPaint = FRAMES_TO_PAINT;
 
-    private record Wanted(Setup setup, Optional<Ground> ground) {}
+    /** What a map is of. Gains say how far it reaches, but alone do not make it another. @param sketched what is shown already */
+    private record MapOf(Setup setup, Ground ground, Optional<Picture> sketched) {
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof MapOf that
+                    && GainsModel.withoutGains(setup).equals(GainsModel.withoutGains(that.setup))
+                    && ground.equals(that.ground);
+        }
+
+        @Override
+        public int hashCode() {
+            return ground.hashCode();
+        }
+    }
 
     /** A cell of the map; -1 before anybody chose one. */
-    public record Point(int column, int row) {}
+    public record Point(int column, int row) {
+        private static final Point NONE = new Point(-1, -1);
+    }
 
     /** What is shown of the map. */
     public enum Layer {
@@ -73,29 +90,77 @@ public final class MapModel {
         }
     }
 
-    MapModel(Season season, Supplier<Optional<Ground>> tableInHand, GainsModel gains, Errands errands) {
+    MapModel(Season season, Supplier<Optional<Ground>> tableInHand, GainsModel gains, State state) {
         this.season = season;
         this.tableInHand = tableInHand;
         this.gains = gains;
-        this.errand = errands.errand("The map");
-        this.sketch = new MapSketch(errands);
+        this.layer = state.parameter(Layer.CHANCE);
+        this.inHand = state.parameter(Point.NONE);
+        this.sketch = state.deriveInParts("The table for the map", this::now, this::makeReady);
+        this.map = state.deriveInParts("The map", this::now, this::drive);
+        sketch.valueProperty().addListener(o -> restart());
+        map.valueProperty().addListener(o -> restart());
     }
 
-    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
+    /** Of another map no point has been chosen, and it is not on screen yet. */
+    private void restart() {
+        if (Stream.of(sketch, map).allMatch(d -> d.valueProperty().get().shown().isEmpty())) {
+            inHand.set(Point.NONE);
+            framesToPaint = FRAMES_TO_PAINT;
+        }
+    }
+
+    private MapOf now() {
+        Ground ground = tableInHand.get().orElseThrow(() -> new RefusedException(MapWords.NO_TABLE));
+        return new MapOf(
+                season.setupOrGuess(), ground, sketch.valueProperty().get().shown());
+    }
+
+    /** On a table that it has not been made ready for: what is shown first, and the map's corners driven. Neither waits for that then. */
+    private Picture makeReady(MapOf of, Job job, Consumer<Picture> part) {
+        Picture first = sketched(of, job);
+        part.accept(first);
+        frames.of(of.setup()).driveCorners(of.ground(), job);
+        return first;
+    }
+
+    private Picture sketched(MapOf of, Job job) {
+        MapFrame frame = frames.of(of.setup());
+        return shown(frame, of.ground(), frame.sketch(of.ground(), job));
+    }
+
+    /** The whole map, coarse cells first. */
+    private Picture drive(MapOf of, Job job, Consumer<Picture> part) {
+        part.accept(of.sketched().orElseGet(() -> sketched(of, job)));
+        MapFrame frame = frames.of(of.setup());
+        return shown(frame, of.ground(), frame.drive(of.ground(), job, m -> part.accept(shown(frame, of.ground(), m))));
+    }
+
+    private static Picture shown(MapFrame frame, Ground ground, MapPicture map) {
+        return new Picture(ground.name(), map, frame.stable());
+    }
+
+    /** The map as far as it is driven. */
+    Derived<Picture> map() {
+        return map;
+    }
+
+    /** What is shown until the map itself is begun. */
+    Derived<Picture> sketch() {
+        return sketch;
+    }
+
+    /** What there is to be shown. */
+    public Optional<Picture> picture() {
+        return map.value().shown().or(() -> sketch.value().shown());
     }
 
     ReadOnlyObjectProperty<Layer> layerProperty() {
-        return layer.getReadOnlyProperty();
+        return layer.property();
     }
 
     ReadOnlyObjectProperty<Point> inHandProperty() {
-        return inHand.getReadOnlyProperty();
-    }
-
-    /** Why there is no map; empty when there is one, or one is on its way. */
-    String problem() {
-        return problem;
+        return inHand.property();
     }
 
     Law law() {
@@ -103,7 +168,7 @@ public final class MapModel {
     }
 
     double progress() {
-        return errand.runningProperty().get() ? errand.progress() : 1;
+        return map.computingProperty().get() ? map.progress() : 1;
     }
 
     void nextLayer() {
@@ -112,7 +177,7 @@ public final class MapModel {
 
     /** Moves the point in hand by cells, from the gains as set when none was chosen. */
     void move(int columns, int rows) {
-        picture.get().ifPresent(p -> {
+        picture().ifPresent(p -> {
             Point from = inHand.get().column() < 0 ? cell(p.map(), law().kp(), law().kd()) : inHand.get();
             choose(p.map(), from.column() + columns, from.row() + rows);
         });
@@ -120,7 +185,7 @@ public final class MapModel {
 
     /** Takes the point at these gains in hand. */
     void point(double kp, double kd) {
-        picture.get().ifPresent(p -> {
+        picture().ifPresent(p -> {
             Point at = cell(p.map(), kp, kd);
             choose(p.map(), at.column(), at.row());
         });
@@ -147,7 +212,7 @@ public final class MapModel {
     /** Of the point in hand; empty when none was chosen. */
     Optional<Gains> chosen() {
         Point point = inHand.get();
-        return picture.get()
+        return picture()
                 .filter(p -> point.column() >= 0)
                 .map(Picture::map)
                 .map(m -> new Gains(
@@ -161,67 +226,30 @@ public final class MapModel {
     }
 
     /**
-     * Somebody looks, at this frame: the map is driven, unless it has been. Gains alone do not change it. A sketch that is ready, or about to be, is shown
-     * before the first run is begun, which would take the processor from the page that it is to be seen on.
+     * Somebody looks, at this frame. A sketch that is ready, or about to be, is shown before the first run is begun, which would take the processor
+     * from the page that it is to be seen on.
      */
-    public void look() {
-        Setup setup = season.setupOrGuess();
-        Wanted now = new Wanted(GainsModel.withoutGains(setup), tableInHand.get());
-        if (!now.equals(wanted)) {
-            wanted = now;
-            begun = false;
-            problem = "";
-            picture.set(Optional.empty());
-            inHand.set(new Point(-1, -1));
-            errand.stop();
+    public void show() {
+        if (map.value() instanceof Value.Unasked) {
+            Value<Picture> first = sketch.value();
+            boolean onItsWay = first instanceof Value.Computing && first.shown().isEmpty();
+            if (onItsWay || first.shown().isPresent() && framesToPaint-- > 0) {
+                return;
+            }
         }
-        if (!begun && !sketched(setup, now.ground())) {
-            begun = true;
-            now.ground()
-                    .ifPresentOrElse(
-                            ground -> begin(setup, ground),
-                            () -> problem = "The table in hand is not ready: Table (2) says what is missing.");
-        }
-    }
-
-    /** Whether a sketch is waited for, shown or painted at this frame. */
-    private boolean sketched(Setup setup, Optional<Ground> ground) {
-        if (picture.get().isPresent()) {
-            return framesToPaint-- > 0;
-        }
-        if (sketch.onItsWay(setup, ground)) {
-            return true;
-        }
-        sketch.stop(); // the map itself drives what is left of that
-        picture.set(sketch.of(setup, ground));
-        framesToPaint = FRAMES_TO_PAINT;
-        return picture.get().isPresent();
-    }
-
-    private void begin(Setup setup, Ground ground) {
-        boolean sketched = picture.get().isPresent();
-        errand.runInParts(
-                (job, part) -> {
-                    if (!sketched) {
-                        part.accept(sketch.draw(setup, ground, job));
-                    }
-                    return sketch.drive(setup, ground, job, part);
-                },
-                shown -> picture.set(Optional.of(shown)),
-                ending -> {
-                    problem = Ending.words(ending);
-                    if (!(ending instanceof Ending.Done<Picture>)) {
-                        picture.set(Optional.empty());
-                    }
-                });
+        map.show();
+        sketch.hide(); // what is not ready by now is not worth the processor any more
     }
 
     /** Somebody looks at the gains, so at the map soon. */
     void makeReady() {
-        tableInHand.get().ifPresent(ground -> sketch.makeReady(season.setupOrGuess(), ground));
+        if (!tableInHand.get().equals(madeReadyFor)) {
+            madeReadyFor = tableInHand.get();
+            sketch.show();
+        }
     }
 
     boolean gettingReady() {
-        return sketch.gettingReady();
+        return sketch.computingProperty().get();
     }
 }

@@ -2,6 +2,7 @@ package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import java.util.List;
@@ -41,7 +42,8 @@ final class MapPage {
                 Nodes.flow(actions.stream().map(Action::button).toArray(javafx.scene.Node[]::new)));
         side.setMinWidth(300);
         side.setMaxWidth(300);
-        model.pictureProperty().addListener(o -> refresh());
+        Follow.of(model.sketch(), this::refresh);
+        Follow.of(model.map(), this::refresh);
         model.layerProperty().addListener(o -> refresh());
         model.inHandProperty().addListener(o -> refresh());
         refresh();
@@ -52,16 +54,16 @@ final class MapPage {
                         side),
                 actions,
                 nowNs -> {
-                    model.look();
+                    model.show();
                     progress.setProgress(model.progress());
                     progress.setVisible(model.progress() < 1);
                 });
     }
 
     void refresh() {
-        Optional<MapModel.Picture> picture = model.pictureProperty().get();
+        Optional<MapModel.Picture> picture = model.picture();
         if (picture.isEmpty()) {
-            point.setText(model.problem().isEmpty() ? "The twin drives the map." : model.problem());
+            point.setText(model.map().value().absence("The twin drives the map."));
             legend.setText("");
             return;
         }

@@ -7,6 +7,8 @@ import fahrbahn.words.Words;
 
 /** The map in sentences. */
 final class MapWords {
+    static final String NO_TABLE = "The table in hand is not ready: Table (2) says what is missing.";
+
     private MapWords() {}
 
     /** The point in hand, or the gains as set, with what came of its runs. */

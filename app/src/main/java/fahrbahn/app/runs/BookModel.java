@@ -1,26 +1,30 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.season.LogBook;
+import fahrbahn.app.season.Names;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.Snapshot;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.trials.Figure;
 import fahrbahn.core.trials.LogLine;
 import fahrbahn.core.trials.LogQuery;
 import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.Photo;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Stretch;
 import fahrbahn.store.PhotoPack;
 import fahrbahn.store.PictureFile;
-import fahrbahn.words.RunWords;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,7 +32,6 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The log book of the robot in hand: searched, sorted, mended; and its season as stretches. */
 public final class BookModel {
@@ -37,19 +40,15 @@ public final class BookModel {
     private final QuickLog log;
     private final BookFiles files;
     private final Errand<PhotoPack> photoErrand;
-    private final Errand<Picture> pictureErrand;
-    private final Errand<List<Stretch>> stretchErrand;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Optional<String> pictureOf = Optional.empty();
-    private final ReadOnlyObjectWrapper<List<Run>> shown = new ReadOnlyObjectWrapper<>(List.of());
-    private final ReadOnlyObjectWrapper<Optional<Run>> inHand = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Stretch>> stretches = new ReadOnlyObjectWrapper<>(List.of());
-    private Map<Run, LogLine> lines = new IdentityHashMap<>();
-    private List<LogLine> oldestFirst = List.of();
-    private boolean stale = true;
-    private boolean seasonStale = true;
-    private LogQuery query = new LogQuery(List.of());
-    private Order order = Order.NEWEST;
+    private final LogLines lines = new LogLines();
+    private final Parameter<LogQuery> query;
+    private final Parameter<Order> order;
+    private final Derived<List<Run>> shown;
+    private final Parameter<Optional<Run>> inHand;
+    private final Derived<Picture> picture;
+    private final Derived<List<Stretch>> stretches;
+
+    private record Asked(Snapshot<Run> runs, Names names, LogQuery query, Order order) {}
 
     /** In which order runs stand. */
     public enum Order {
@@ -93,20 +92,29 @@ public final class BookModel {
         }
     }
 
-    BookModel(Season season, QuickLog log, Errands errands) {
+    BookModel(Season season, QuickLog log, State state) {
         this.season = season;
         this.book = season.logBook();
         this.log = log;
-        this.files = new BookFiles(season, errands);
-        this.photoErrand = errands.errand("The photograph");
-        this.pictureErrand = errands.errand("The photograph");
-        this.stretchErrand = errands.errand("The season");
-        inHand.addListener(o -> unpack());
-        season.runs().addListener((InvalidationListener) o -> {
-            stale = true;
-            seasonStale = true;
-            keepInHand();
-        });
+        this.files = new BookFiles(season, state.errands());
+        this.photoErrand = state.errands().errand("The photograph");
+        this.query = state.parameter(new LogQuery(List.of()));
+        this.order = state.parameter(Order.NEWEST);
+        this.inHand = state.parameter(Optional.empty());
+        this.shown = state.derive(
+                "The log book",
+                () -> new Asked(season.runsNow(), season.club().names(), query.get(), order.get()),
+                (of, job) -> of.order().sort(of.query().among(lines.of(of.runs().values(), of.names()))).stream()
+                        .map(LogLine::run)
+                        .toList());
+        this.picture = state.derive("The photograph", this::photo, (photo, job) -> PhotoPack.unpack(photo));
+        this.stretches = state.derive(
+                "The season",
+                season::runsNow,
+                (runs, job) -> Stretch.of(runs.values().stream()
+                        .filter(run -> run.source() == Run.Source.TABLE)
+                        .toList()));
+        season.runs().addListener((InvalidationListener) o -> keepInHand());
     }
 
     /** Files of runs in and out. */
@@ -115,57 +123,38 @@ public final class BookModel {
     }
 
     /** The runs that are asked for, in their order. */
-    public ReadOnlyObjectProperty<List<Run>> shownProperty() {
-        return shown.getReadOnlyProperty();
+    public Derived<List<Run>> shown() {
+        return shown;
     }
 
     /** The run that is looked at. */
     public ReadOnlyObjectProperty<Optional<Run>> inHandProperty() {
-        return inHand.getReadOnlyProperty();
+        return inHand.property();
     }
 
     /** Pieces of the season, oldest first; of the robot on the table. */
-    ReadOnlyObjectProperty<List<Stretch>> stretchesProperty() {
-        return stretches.getReadOnlyProperty();
+    Derived<List<Stretch>> stretches() {
+        return stretches;
     }
 
-    /** Somebody looks at the book: runs that have come are taken in. */
-    public void look() {
-        if (stale) {
-            stale = false;
-            words(List.copyOf(season.runs()));
-            filter();
-        }
+    /** The photograph of the run that is looked at. */
+    Derived<Picture> picture() {
+        return picture;
+    }
+
+    /** Somebody looks at the book. */
+    public void show() {
+        shown.show();
+        picture.show();
     }
 
     /** @throws BadValueException naming what cannot be searched for */
     public void search(String typed) {
-        query = LogQuery.parse(typed);
-        look();
-        filter();
+        query.set(LogQuery.parse(typed));
     }
 
     public void sort(Order newOrder) {
-        order = newOrder;
-        look();
-        filter();
-    }
-
-    private void words(List<Run> runs) {
-        Map<Run, LogLine> known = new IdentityHashMap<>(2 * runs.size());
-        List<LogLine> all = new ArrayList<>(runs.size());
-        for (Run run : runs) {
-            LogLine line = lines.get(run);
-            all.add(line == null ? line(run) : line);
-            known.put(run, all.get(all.size() - 1));
-        }
-        lines = known; // words are made once a run, those of another robot are not kept
-        oldestFirst = all;
-    }
-
-    private void filter() {
-        shown.set(
-                order.sort(query.among(oldestFirst)).stream().map(LogLine::run).toList());
+        order.set(newOrder);
     }
 
     /** A run that was mended is another value under the same identifier; of another robot's log book none is in hand. */
@@ -176,31 +165,13 @@ public final class BookModel {
                         .findFirst()));
     }
 
-    private LogLine line(Run run) {
-        return new LogLine(
-                run,
-                String.join(
-                        " ",
-                        RunWords.when(run),
-                        RunWords.who(run),
-                        run.basis().table().name(),
-                        season.club().venueName(run.basis().conditions().venue()),
-                        RunWords.outcome(run),
-                        RunWords.place(run),
-                        RunWords.setting(run),
-                        run.outcome().seen().map(RunWords::seen).orElse(""),
-                        run.basis().conditions().wheels(),
-                        run.photo().isPresent() ? "photo" : "",
-                        run.note()));
-    }
-
     public void take(Run run) {
         inHand.set(Optional.of(run));
     }
 
     /** The next run of those that are shown, or the one before. */
     void move(int by) {
-        List<Run> all = shown.get();
+        List<Run> all = shown.get().orElse(List.of());
         if (all.isEmpty()) {
             return;
         }
@@ -231,36 +202,21 @@ public final class BookModel {
                 job -> PhotoPack.of(PictureFile.read(file, job).picture()), done -> book.mend(r, done)));
     }
 
-    /** The photograph of the run in hand; empty where there is none, and while it is unpacked. */
-    ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
-    }
-
-    private void unpack() {
-        Optional<String> id = inHand.get().flatMap(Run::photo);
-        if (id.equals(pictureOf)) {
-            return;
-        }
-        pictureOf = id;
-        picture.set(Optional.empty());
-        pictureErrand.stop();
-        id.flatMap(book::photo)
-                .ifPresent(photo ->
-                        pictureErrand.run(job -> PhotoPack.unpack(photo), done -> picture.set(Optional.of(done))));
+    private Photo photo() {
+        return inHand.get()
+                .flatMap(Run::photo)
+                .flatMap(book::photo)
+                .orElseThrow(() -> new RefusedException(BookWords.NO_PHOTO));
     }
 
     /** Takes the run in hand out of the book; undo brings it back. */
     public void takeOut() {
         inHand.get().ifPresent(run -> {
-            List<Run> all = shown.get();
+            List<Run> all = shown.get().orElse(List.of());
             int at = all.indexOf(run);
+            int next = at + 1 < all.size() ? at + 1 : at - 1;
             book.takeOut(run);
-            look();
-            List<Run> left = shown.get();
-            inHand.set(
-                    left.isEmpty()
-                            ? Optional.empty()
-                            : Optional.of(left.get(Math.max(0, Math.min(at, left.size() - 1)))));
+            inHand.set(next < 0 ? Optional.empty() : Optional.of(all.get(next)));
         });
     }
 
@@ -271,16 +227,5 @@ public final class BookModel {
 
     String venueName(String id) {
         return season.club().venueName(id);
-    }
-
-    /** Somebody looks at the season: its stretches are worked out, unless they have been. */
-    void lookAtSeason() {
-        if (seasonStale) {
-            seasonStale = false;
-            List<Run> table = season.runs().stream()
-                    .filter(run -> run.source() == Run.Source.TABLE)
-                    .toList();
-            stretchErrand.run(job -> Stretch.of(table), stretches::set);
-        }
     }
 }

@@ -4,6 +4,7 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
@@ -62,7 +63,7 @@ final class BookPage {
         Action photo = new Action("bookPhoto", "Photo", KeyCode.P, this::addPhoto);
         Action open = new Action("bookOpen", "Open a file", KeyCode.O, this::open);
         Action save = new Action("bookSave", "Save these", KeyCode.V, this::save);
-        model.shownProperty().addListener(o -> refresh());
+        Follow.of(model.shown(), this::refresh, table);
         model.inHandProperty().addListener(o -> {
             select();
             boolean none = model.inHandProperty().get().isEmpty();
@@ -74,7 +75,6 @@ final class BookPage {
                 model.take(now);
             }
         });
-        refresh();
         say("");
         VBox main = Nodes.column(
                 Nodes.flow(search, order.inARow(), count, open.button(), save.button()), problem, Nodes.grow(table));
@@ -84,7 +84,7 @@ final class BookPage {
         return new Pages.Page(
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(newer, older, other, out, photo, open, save),
-                nowNs -> model.look());
+                nowNs -> model.show());
     }
 
     private void search() {
@@ -106,12 +106,13 @@ final class BookPage {
     }
 
     private void refresh() {
-        showing = true;
-        List<Run> shown = model.shownProperty().get();
-        table.setItems(FXCollections.observableList(shown)); // not copied: there may be ten thousand
-        count.setText(BookWords.count(shown.size(), runs.runs().size()));
-        showing = false;
-        select();
+        model.shown().get().ifPresent(shown -> {
+            showing = true;
+            table.setItems(FXCollections.observableList(shown)); // not copied: there may be ten thousand
+            count.setText(BookWords.count(shown.size(), runs.runs().size()));
+            showing = false;
+            select();
+        });
     }
 
     private void select() {
@@ -136,7 +137,7 @@ final class BookPage {
         FileAsk.save(
                 table,
                 "runs.csv",
-                file -> model.files().save(model.shownProperty().get(), file),
+                file -> model.shown().get().ifPresent(runs -> model.files().save(runs, file)),
                 new ExtensionFilter("A table (CSV)", "*.csv"),
                 new ExtensionFilter("Whole (JSON)", "*.json"));
     }

@@ -1,9 +1,12 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
+import fahrbahn.app.season.Names;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.Snapshot;
+import fahrbahn.app.state.State;
 import fahrbahn.core.trials.Comparison;
 import fahrbahn.core.trials.Family;
 import fahrbahn.core.trials.Group;
@@ -16,26 +19,31 @@ import fahrbahn.core.trials.WhatChanged;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Any two groups of runs compared; groups that stand on paper only are typed. */
 public final class CompareModel {
     private final Season season;
-    private final Errand<Compared> errand;
-    private final ReadOnlyObjectWrapper<List<GroupBy.Runs>> groups = new ReadOnlyObjectWrapper<>(List.of());
-    private final ReadOnlyObjectWrapper<Choice> choice = new ReadOnlyObjectWrapper<>(new Choice(1, 0, 0));
-    private final ReadOnlyObjectWrapper<Optional<Compared>> compared = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private GroupBy by = GroupBy.SETTING;
-    private String typedA = "";
-    private String typedB = "";
-    private String typedScatter = "";
-    private String problem = "";
-    private boolean stale = true;
+    private final Parameter<GroupBy> by;
+    private final Parameter<Choice> choice;
+    private final Parameter<Paper> paper;
+    private final Derived<Groups> groups;
+    private final Derived<Compared> compared;
+
+    /** Groups that stand on paper, as {@link TypedRuns} reads them; those of the log book are compared when both are empty. @param scatterS of laps; empty for as much as the log book says */
+    private record Paper(String a, String b, String scatterS) {}
+
+    private record Book(GroupBy by, Snapshot<Run> runs, Names names) {}
+
+    /** @param names in their order */
+    record Groups(List<GroupBy.Runs> all, List<String> names) {
+        private static final Groups NONE = new Groups(List.of(), List.of());
+    }
+
+    /** All that a comparison is made of. @param table that laps are judged by */
+    private record Comparing(Paper paper, Groups groups, int a, int b, Snapshot<Run> book, String table) {}
 
     /** Places in the list of groups. @param row the one that is looked at */
     record Choice(int a, int b, int row) {}
@@ -70,63 +78,95 @@ public final class CompareModel {
     /** @param typed rather than from laps of the log book */
     record Scatter(LapScatter known, boolean typed) {}
 
-    CompareModel(Season season, Errands errands) {
+    CompareModel(Season season, State state) {
         this.season = season;
-        this.errand = errands.errand("The comparison");
-        season.runs().addListener((InvalidationListener) o -> stale = true);
+        this.by = state.parameter(GroupBy.SETTING);
+        this.choice = state.parameter(new Choice(1, 0, 0));
+        this.paper = state.parameter(new Paper("", "", ""));
+        this.groups = state.derive("The groups", this::book, (book, job) -> groups(book));
+        this.compared = state.derive("The comparison", this::comparing, (of, job) -> compared(of));
     }
 
-    ReadOnlyObjectProperty<List<GroupBy.Runs>> groupsProperty() {
-        return groups.getReadOnlyProperty();
+    /** Of the selected robot, but for a comparison of robots. */
+    private Book book() {
+        Snapshot<Run> runs = by.get() == GroupBy.ROBOT ? season.runsOfAllNow() : season.runsNow();
+        return new Book(by.get(), runs, names());
+    }
+
+    /** The twin's are no runs of the robot. */
+    private static Groups groups(Book book) {
+        List<GroupBy.Runs> all = book.by().groups(onTable(book.runs()), ZoneId.systemDefault());
+        return new Groups(all, new CompareWords(book.names()).groups(book.by(), all));
+    }
+
+    private static List<Run> onTable(Snapshot<Run> runs) {
+        return runs.values().stream()
+                .filter(run -> run.source() == Run.Source.TABLE)
+                .toList();
+    }
+
+    private Comparing comparing() {
+        Paper typed = paper.get();
+        Choice now = choice.get();
+        if (typed.a().isEmpty() != typed.b().isEmpty()) {
+            throw new RefusedException("Type the other group too.");
+        }
+        Groups all = Groups.NONE;
+        if (typed.a().isEmpty()) {
+            all = groups.get().orElseThrow(() -> new RefusedException("The groups are made."));
+            if (Math.max(now.a(), now.b()) >= all.all().size() || now.a() == now.b()) {
+                throw new RefusedException(CompareWords.fewGroups(all.all().size(), now));
+            }
+        }
+        return new Comparing(
+                typed,
+                all,
+                now.a(),
+                now.b(),
+                season.runsNow(),
+                season.basisNow().table().id());
+    }
+
+    /** Groups of the log book, the newest first. */
+    Derived<Groups> groups() {
+        return groups;
     }
 
     ReadOnlyObjectProperty<Choice> choiceProperty() {
-        return choice.getReadOnlyProperty();
+        return choice.property();
     }
 
-    /** Empty with fewer than two groups, and until it is worked out. */
-    public ReadOnlyObjectProperty<Optional<Compared>> comparedProperty() {
-        return compared.getReadOnlyProperty();
-    }
-
-    /** Why there is no comparison; empty when there is one, or one is on its way. */
-    String problem() {
-        return problem;
+    public Derived<Compared> compared() {
+        return compared;
     }
 
     GroupBy by() {
-        return by;
+        return by.get();
     }
 
-    /** Somebody looks: runs that have come are taken in. */
-    public void look() {
-        if (stale) {
-            stale = false;
-            groups.set(by.groups(runs(), ZoneId.systemDefault()));
-            compare();
-        }
+    /** What robots and venues are called. */
+    Names names() {
+        return season.club().names();
     }
 
-    /** Of the robot in hand, but for a comparison of robots; the twin's are no runs of the robot. */
-    private List<Run> runs() {
-        List<Run> all = by == GroupBy.ROBOT ? season.logBook().all() : season.runs();
-        return all.stream().filter(run -> run.source() == Run.Source.TABLE).toList();
+    /** Somebody looks. */
+    public void show() {
+        groups.show();
+        compared.show();
     }
 
     void group(GroupBy newBy) {
-        by = newBy;
         choice.set(new Choice(1, 0, 0));
-        stale = true;
-        look();
+        by.set(newBy);
     }
 
     /** Groups by the next thing. */
     void nextGrouping() {
-        group(GroupBy.values()[(by.ordinal() + 1) % GroupBy.values().length]);
+        group(GroupBy.values()[(by.get().ordinal() + 1) % GroupBy.values().length]);
     }
 
     void move(int by) {
-        int last = groups.get().size() - 1;
+        int last = groups.get().map(g -> g.all().size()).orElse(0) - 1;
         Choice now = choice.get();
         choice.set(new Choice(now.a(), now.b(), Math.max(0, Math.min(last, now.row() + by))));
     }
@@ -138,47 +178,37 @@ public final class CompareModel {
     /** The group that is looked at is the first of the comparison. */
     void takeAsA() {
         choice.set(new Choice(choice.get().row(), choice.get().b(), choice.get().row()));
-        compare();
     }
 
     void takeAsB() {
         choice.set(new Choice(choice.get().a(), choice.get().row(), choice.get().row()));
-        compare();
     }
 
-    /** Groups that stand on paper, as {@link TypedRuns} reads them; when both are empty those of the log book are compared. */
+    /** Groups that stand on paper; when both are empty those of the log book are compared. */
     public void type(String a, String b) {
-        typedA = a.strip();
-        typedB = b.strip();
-        compare();
+        paper.set(new Paper(a.strip(), b.strip(), paper.get().scatterS()));
     }
 
     /** How much laps of one setting differ, s; nothing for as much as the log book says. */
     public void typeScatter(String seconds) {
-        typedScatter = seconds.strip();
-        compare();
+        paper.set(new Paper(paper.get().a(), paper.get().b(), seconds.strip()));
     }
 
     /** Where a lap or two are to be judged: as typed, or of the laps on this table, or of all of this robot's. */
-    private BiFunction<Group, Group, Optional<Scatter>> scatter() {
-        String typed = typedScatter;
-        List<Run> book = season.runs().stream()
-                .filter(run -> run.source() == Run.Source.TABLE)
+    private static Optional<Scatter> scatter(Comparing of, Group a, Group b) {
+        if (!Comparison.fewLaps(a, b)) {
+            return Optional.empty();
+        }
+        String typed = of.paper().scatterS();
+        if (!typed.isEmpty()) {
+            double lapS = (a.timeS().mean() + b.timeS().mean()) / 2;
+            return Optional.of(new Scatter(LapScatter.typed(TypedRuns.seconds("lap scatter", typed), lapS), true));
+        }
+        List<Run> book = onTable(of.book());
+        List<Run> here = book.stream()
+                .filter(run -> run.basis().table().id().equals(of.table()))
                 .toList();
-        String table = season.basisNow().table().id();
-        return (a, b) -> {
-            if (!Comparison.fewLaps(a, b)) {
-                return Optional.empty();
-            }
-            if (!typed.isEmpty()) {
-                double lapS = (a.timeS().mean() + b.timeS().mean()) / 2;
-                return Optional.of(new Scatter(LapScatter.typed(TypedRuns.seconds("lap scatter", typed), lapS), true));
-            }
-            List<Run> here = book.stream()
-                    .filter(run -> run.basis().table().id().equals(table))
-                    .toList();
-            return pooled(here).or(() -> pooled(book)).map(known -> new Scatter(known, false));
-        };
+        return pooled(here).or(() -> pooled(book)).map(known -> new Scatter(known, false));
     }
 
     private static Optional<LapScatter> pooled(List<Run> runs) {
@@ -193,42 +223,19 @@ public final class CompareModel {
                         .toList());
     }
 
-    private void compare() {
-        problem = "";
-        if (!typedA.isEmpty() || !typedB.isEmpty()) {
-            typed();
-            return;
-        }
-        List<GroupBy.Runs> all = groups.get();
-        Choice now = choice.get();
-        if (Math.max(now.a(), now.b()) >= all.size() || now.a() == now.b()) {
-            errand.stop();
-            problem = CompareWords.fewGroups(all.size(), now);
-            compared.set(Optional.empty());
-            return;
-        }
-        List<String> names = new CompareWords(season.club()).groups(by, all);
-        String nameA = names.get(now.a());
-        String nameB = names.get(now.b());
-        BiFunction<Group, Group, Optional<Scatter>> scatter = scatter();
-        Comparing comparing = new Comparing(all, now, nameA, nameB, scatter);
-        errand.runToEnd(job -> compared(comparing), this::ended);
-    }
-
-    /** All that a comparison is made of. */
-    private record Comparing(
-            List<GroupBy.Runs> all,
-            Choice choice,
-            String nameA,
-            String nameB,
-            BiFunction<Group, Group, Optional<Scatter>> scatter) {}
-
     private static Compared compared(Comparing of) {
-        List<Run> runsA = of.all().get(of.choice().a()).runs();
-        List<Run> runsB = of.all().get(of.choice().b()).runs();
-        Group a = of.all().get(of.choice().a()).named(of.nameA());
-        Group b = of.all().get(of.choice().b()).named(of.nameB());
-        Optional<Scatter> known = of.scatter().apply(a, b);
+        if (!of.paper().a().isEmpty()) {
+            return typed(
+                    of,
+                    TypedRuns.parse("A", of.paper().a()),
+                    TypedRuns.parse("B", of.paper().b()));
+        }
+        List<GroupBy.Runs> all = of.groups().all();
+        List<Run> runsA = all.get(of.a()).runs();
+        List<Run> runsB = all.get(of.b()).runs();
+        Group a = all.get(of.a()).named(of.groups().names().get(of.a()));
+        Group b = all.get(of.b()).named(of.groups().names().get(of.b()));
+        Optional<Scatter> known = scatter(of, a, b);
         double volts = Stream.concat(runsA.stream(), runsB.stream())
                 .mapToDouble(Run::volts)
                 .filter(Double::isFinite)
@@ -242,43 +249,25 @@ public final class CompareModel {
                 Optional.of(Tangled.of(runsA, runsB)),
                 volts,
                 known,
-                among(of.all(), of.choice()));
+                among(all, of.a(), of.b()));
     }
 
-    private static Optional<AmongAll> among(List<GroupBy.Runs> all, Choice choice) {
+    private static Optional<AmongAll> among(List<GroupBy.Runs> all, int a, int b) {
         if (all.size() < 3 || all.size() > ComparePage.MOST_ROWS) {
             return Optional.empty();
         }
         Family family = Family.of(all.stream().map(runs -> runs.named("")).toList());
-        return Optional.of(new AmongAll(
-                family.pair(choice.a(), choice.b()), all.size(), family.pairs().size()));
+        return Optional.of(
+                new AmongAll(family.pair(a, b), all.size(), family.pairs().size()));
     }
 
     private static Comparison comparison(Group a, Group b, Optional<Scatter> scatter) {
         return scatter.map(s -> Comparison.of(a, b, s.known())).orElseGet(() -> Comparison.of(a, b));
     }
 
-    private void typed() {
-        if (typedA.isEmpty() || typedB.isEmpty()) {
-            errand.stop();
-            problem = "Type the other group too.";
-            compared.set(Optional.empty());
-            return;
-        }
-        String a = typedA;
-        String b = typedB;
-        BiFunction<Group, Group, Optional<Scatter>> scatter = scatter();
-        errand.runToEnd(job -> typed(TypedRuns.parse("A", a), TypedRuns.parse("B", b), scatter), this::ended);
-    }
-
-    private static Compared typed(Group a, Group b, BiFunction<Group, Group, Optional<Scatter>> scatter) {
-        Optional<Scatter> known = scatter.apply(a, b);
+    private static Compared typed(Comparing of, Group a, Group b) {
+        Optional<Scatter> known = scatter(of, a, b);
         return new Compared(
                 a, b, comparison(a, b, known), Optional.empty(), Optional.empty(), Double.NaN, known, Optional.empty());
-    }
-
-    private void ended(Ending<Compared> ending) {
-        problem = Ending.words(ending);
-        compared.set(ending instanceof Ending.Done<Compared> done ? Optional.of(done.result()) : Optional.empty());
     }
 }

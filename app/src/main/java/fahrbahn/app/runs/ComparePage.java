@@ -3,9 +3,11 @@ package fahrbahn.app.runs;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Group;
 import fahrbahn.core.trials.GroupBy;
@@ -31,7 +33,6 @@ final class ComparePage {
     static final int MOST_ROWS = 12;
 
     private final CompareModel model;
-    private final CompareWords words;
     private final GridPane rows = new GridPane();
     private final GroupsPicture picture = new GroupsPicture();
     private final Label verdict = Nodes.wrapped("", "bench-result");
@@ -41,9 +42,8 @@ final class ComparePage {
     private final TextField typedB = typed("typedB", "B on paper", "7 of 10");
     private final TextField typedScatter = new TextField();
 
-    ComparePage(CompareModel model, CompareWords words) {
+    ComparePage(CompareModel model) {
         this.model = model;
-        this.words = words;
         verdict.setId("compareVerdict");
         evidence.setId("compareEvidence");
         warnings.setId("compareWarnings");
@@ -87,10 +87,9 @@ final class ComparePage {
         typedA.textProperty().addListener(o -> model.type(typedA.getText(), typedB.getText()));
         typedB.textProperty().addListener(o -> model.type(typedA.getText(), typedB.getText()));
         typedScatter.textProperty().addListener(o -> model.typeScatter(typedScatter.getText()));
-        model.groupsProperty().addListener(o -> refresh(by));
-        model.choiceProperty().addListener(o -> refresh(by));
-        model.comparedProperty().addListener(o -> refresh(by));
-        refresh(by);
+        model.choiceProperty().addListener(o -> showGroups(by));
+        Follow.of(model.groups(), () -> showGroups(by), rows);
+        Follow.of(model.compared(), this::refresh, picture, evidence, warnings);
         VBox main = Nodes.column(
                 Nodes.panel(
                         "Groups of the log book, the newest first",
@@ -110,31 +109,35 @@ final class ComparePage {
         VBox side = Nodes.column(
                 Nodes.panel("A against B", verdict, evidence), Nodes.panel("Before you believe it", warnings));
         return new Pages.Page(
-                new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(next, up, down, a, b), nowNs -> model.look());
+                new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(next, up, down, a, b), nowNs -> model.show());
     }
 
-    private void refresh(ChoiceField<GroupBy> by) {
+    private void showGroups(ChoiceField<GroupBy> by) {
         by.show(model.by());
-        rows.getChildren().clear();
-        head();
-        List<GroupBy.Runs> groups = model.groupsProperty().get();
-        List<String> names = words.groups(model.by(), groups);
-        for (int i = 0; i < Math.min(MOST_ROWS, groups.size()); i++) {
-            row(i, groups.get(i), names.get(i));
+        model.groups().get().ifPresent(groups -> {
+            rows.getChildren().clear();
+            head();
+            for (int i = 0; i < Math.min(MOST_ROWS, groups.all().size()); i++) {
+                row(i, groups.all().get(i), groups.names().get(i));
+            }
+        });
+    }
+
+    private void refresh() {
+        Value<CompareModel.Compared> value = model.compared().value();
+        verdict.setText(value.ready().map(CompareWords::verdict).orElse(value.absence("The groups are compared.")));
+        if (value instanceof Value.Computing) {
+            return; // what was there before is dimmed
         }
-        Optional<CompareModel.Compared> compared = model.comparedProperty().get();
-        verdict.setText(compared.map(CompareWords::verdict)
-                .orElse(model.problem().isEmpty() ? "The groups are compared." : model.problem()));
+        Optional<CompareModel.Compared> compared = value.ready();
         picture.show(compared);
         fill(evidence, compared.map(CompareWords::evidence).orElse(List.of()));
-        List<String> said = compared.map(words::warnings).orElse(List.of());
+        List<String> said =
+                compared.map(new CompareWords(model.names())::warnings).orElse(List.of());
         fill(
                 warnings,
-                said.isEmpty() && compared.isPresent()
-                        ? List.of(
-                                compared.get().changed().isPresent()
-                                        ? "Nothing else is noted to differ."
-                                        : "Of typed runs nobody knows what else differed, or in which order they were run.")
+                said.isEmpty()
+                        ? compared.map(CompareWords::nothingElse).stream().toList()
                         : said);
     }
 

@@ -2,9 +2,7 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.runs.CompareModel.Choice;
 import fahrbahn.app.runs.CompareModel.Compared;
-import fahrbahn.app.season.Club;
-import fahrbahn.app.season.Entry;
-import fahrbahn.app.season.Sort;
+import fahrbahn.app.season.Names;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.trials.Comparison;
 import fahrbahn.core.trials.Completion;
@@ -28,10 +26,10 @@ import java.util.Locale;
 final class CompareWords {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
-    private final Club club;
+    private final Names names;
 
-    CompareWords(Club club) {
-        this.club = club;
+    CompareWords(Names names) {
+        this.names = names;
     }
 
     static String by(GroupBy by) {
@@ -49,11 +47,11 @@ final class CompareWords {
 
     /** How groups are called; two that would be called alike are told apart by when they began. */
     List<String> groups(GroupBy by, List<GroupBy.Runs> all) {
-        List<String> names = all.stream().map(runs -> group(by, runs)).toList();
+        List<String> called = all.stream().map(runs -> group(by, runs)).toList();
         List<String> apart = new ArrayList<>();
-        for (int i = 0; i < names.size(); i++) {
-            boolean alone = Collections.frequency(names, names.get(i)) == 1;
-            apart.add(names.get(i)
+        for (int i = 0; i < called.size(); i++) {
+            boolean alone = Collections.frequency(called, called.get(i)) == 1;
+            apart.add(called.get(i)
                     + (alone ? "" : ", from " + RunWords.when(all.get(i).runs().get(0))));
         }
         return apart;
@@ -64,22 +62,24 @@ final class CompareWords {
             case SETTING -> RunWords.setting(runs.runs().get(runs.runs().size() - 1));
             case PROGRAM ->
                 LawWords.kind(runs.basis().setup().orElseThrow().law().kind());
-            case ROBOT ->
-                club.entries(Sort.ROBOT).stream()
-                        .filter(e -> e.id().equals(runs.key()))
-                        .map(Entry::name)
-                        .findFirst()
-                        .orElse(String.valueOf(runs.key()));
+            case ROBOT -> names.robot(String.valueOf(runs.key()));
             case WHEELS -> said((String) runs.key(), "wheels nobody noted");
             case DAY -> DAY.format((LocalDate) runs.key());
             case TABLE -> said(((TablePrint) runs.key()).name(), "no table noted");
-            case VENUE -> said(club.venueName((String) runs.key()), "no venue noted");
+            case VENUE -> said(names.venue((String) runs.key()), "no venue noted");
             case TAG -> (String) runs.key();
         };
     }
 
     private static String said(String words, String otherwise) {
         return words.isEmpty() ? otherwise : words;
+    }
+
+    /** Beside no warnings. */
+    static String nothingElse(Compared compared) {
+        return compared.changed().isPresent()
+                ? "Nothing else is noted to differ."
+                : "Of typed runs nobody knows what else differed, or in which order they were run.";
     }
 
     static String fewGroups(int groups, Choice now) {
@@ -216,10 +216,10 @@ final class CompareWords {
     private List<String> changed(WhatChanged changed) {
         List<String> said = new ArrayList<>();
         if (changed.causes().size() > 1) {
-            said.add(changed.causes().size() + " things differ (" + CauseWords.label(changed.causes(), club::venueName)
+            said.add(changed.causes().size() + " things differ (" + CauseWords.label(changed.causes(), names::venue)
                     + "): the comparison cannot tell which of them it is. Change one at a time.");
         } else if (changed.causes().size() == 1) {
-            said.add("One thing differs: " + CauseWords.of(changed.causes().get(0), club::venueName) + ".");
+            said.add("One thing differs: " + CauseWords.of(changed.causes().get(0), names::venue) + ".");
         }
         if (changed.mixed()) {
             said.add(

@@ -169,8 +169,8 @@ public final class PlanModel {
         });
     }
 
-    /** Somebody looks: once a second it is seen whether time has slipped. */
-    public void look() {
+    /** At each frame while it is on screen: once a second it is seen whether time has slipped. */
+    public void watch() {
         Instant now = season.now();
         if (onItsWay.get().isEmpty() || now.getEpochSecond() == secondLookedAt) {
             return;

@@ -104,7 +104,7 @@ final class PlanPage {
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(begin, done, up, down, again, end, save),
                 nowNs -> {
-                    model.look();
+                    model.watch();
                     showRobots();
                     showClock();
                 });

@@ -115,7 +115,7 @@ final class QuickLogPage {
         actions.addAll(watch.actions());
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), actions, nowNs -> {
             watch.frame();
-            plan.look();
+            plan.watch();
             String words = plan.nextForRobot();
             next.setText(words);
             clock.setText(plan.left());

@@ -1,6 +1,7 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pictures;
@@ -96,7 +97,7 @@ final class RunDetail {
 
     VBox panel() {
         model.inHandProperty().addListener(o -> refresh());
-        model.pictureProperty().addListener(o -> showPhoto());
+        Follow.of(model.picture(), this::showPhoto);
         refresh();
         showPhoto();
         return Nodes.panel(
@@ -143,7 +144,7 @@ final class RunDetail {
     }
 
     private void showPhoto() {
-        Optional<Picture> picture = model.pictureProperty().get();
+        Optional<Picture> picture = model.picture().get();
         photo.setImage(picture.map(Pictures::image).orElse(null));
         Nodes.showIf(photo, picture.isPresent());
     }

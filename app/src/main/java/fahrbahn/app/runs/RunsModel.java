@@ -45,8 +45,8 @@ public final class RunsModel extends StationModel {
         Errands errands = state.errands();
         this.log = new QuickLog(season, known, tableInHand, watch, live, errands);
         this.stops = new StopsModel(season, state);
-        this.book = new BookModel(season, log, errands);
-        this.compare = new CompareModel(season, errands);
+        this.book = new BookModel(season, log, state);
+        this.compare = new CompareModel(season, state);
         this.plan = new PlanModel(season, nextTrial, errands);
     }
 

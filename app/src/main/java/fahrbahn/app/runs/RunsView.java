@@ -12,7 +12,7 @@ public final class RunsView {
                 .with("Log", () -> new QuickLogPage(model).page())
                 .with("Log book", () -> new BookPage(model).page())
                 .with("Where it stops", () -> new StopsPage(model.stops()).page())
-                .with("Compare", () -> new ComparePage(model.compare(), new CompareWords(model.club())).page())
+                .with("Compare", () -> new ComparePage(model.compare()).page())
                 .with("Plan", () -> new PlanPage(model.plan()).page())
                 .with("Season", () -> new SeasonPage(model.book()).page())
                 .view(model.pageProperty());

@@ -3,6 +3,7 @@ package fahrbahn.app.runs;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.FileAsk;
+import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.core.trials.Stretch;
@@ -37,20 +38,22 @@ final class SeasonPage {
     }
 
     Pages.Page page() {
-        model.stretchesProperty().addListener(o -> refresh());
-        refresh();
         VBox main = Nodes.column(
                 Nodes.grow(Nodes.panel(
                         "The chance to finish, %, 95 % sure, over the stretches numbered beside", Nodes.grow(chance))),
                 Nodes.grow(Nodes.panel("The time of completed runs, s, mean and scatter", Nodes.grow(laps))));
         Action report = new Action("seasonReport", "Report", KeyCode.V, this::report);
         Action whole = new Action("seasonWhole", "Whole season", KeyCode.W, this::whole);
+        Follow.of(model.stretches(), this::refresh, chance, laps, verdict, changes);
         VBox side = Nodes.column(
                 Nodes.panel("The season of this robot", verdict, Nodes.flow(report.button(), whole.button())),
                 Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        return new Pages.Page(Nodes.row(Nodes.grow(main), side), List.of(report, whole), nowNs -> model.lookAtSeason());
+        return new Pages.Page(
+                Nodes.row(Nodes.grow(main), side),
+                List.of(report, whole),
+                nowNs -> model.stretches().show());
     }
 
     private void report() {
@@ -63,7 +66,10 @@ final class SeasonPage {
     }
 
     private void refresh() {
-        List<Stretch> all = model.stretchesProperty().get();
+        if (model.stretches().get().isEmpty()) {
+            return; // what was there before is dimmed
+        }
+        List<Stretch> all = model.stretches().get().get();
         verdict.setText(SeasonWords.verdict(all));
         changes.getChildren().clear();
         if (all.isEmpty()) {

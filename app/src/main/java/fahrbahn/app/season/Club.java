@@ -47,6 +47,17 @@ public final class Club {
         return list.inHand(sort);
     }
 
+    /** What robots and venues are called now. */
+    public Names names() {
+        return new Names(named(Sort.ROBOT), named(Sort.VENUE));
+    }
+
+    private Map<String, String> named(Sort sort) {
+        Map<String, String> names = new LinkedHashMap<>();
+        entries(sort).forEach(entry -> names.put(entry.id(), entry.name()));
+        return names;
+    }
+
     /** What a venue is called. */
     public String venueName(String id) {
         return list.venueName(id);

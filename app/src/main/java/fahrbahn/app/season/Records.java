@@ -15,6 +15,7 @@ import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import javafx.beans.InvalidationListener;
@@ -30,6 +31,7 @@ final class Records {
     private final ObservableList<Capture> shownCaptures = FXCollections.unmodifiableObservableList(captures);
     private final ObservableList<Run> shownRuns = FXCollections.unmodifiableObservableList(runs);
     private String runsOf = "";
+    private Optional<Snapshot<Run>> runsOfAll = Optional.empty();
     private Snapshot<Run> runsNow = new Snapshot<>(List.of());
     private Map<Capture, Capture> seen = new IdentityHashMap<>();
     private Map<String, Channel> channels = Map.of();
@@ -55,6 +57,13 @@ final class Records {
         return runsNow;
     }
 
+    Snapshot<Run> runsOfAllNow(LogBook book) {
+        if (runsOfAll.isEmpty()) {
+            runsOfAll = Optional.of(new Snapshot<>(book.all()));
+        }
+        return runsOfAll.get();
+    }
+
     private String robot() {
         return state.selection().get().robot();
     }
@@ -64,6 +73,7 @@ final class Records {
     }
 
     private void refreshRuns() {
+        runsOfAll = Optional.empty();
         set(runs, state.ledger().all(Kinds.RUN, robot()).values(), Run::at);
         if (!robot().equals(runsOf)) {
             runsOf = robot();

@@ -245,6 +245,11 @@ public final class Season {
         return records.runsNow();
     }
 
+    /** Those of every robot, oldest first. */
+    public Snapshot<Run> runsOfAllNow() {
+        return records.runsOfAllNow(logBook);
+    }
+
     public String robotName() {
         return setupOrGuess().robot().name();
     }

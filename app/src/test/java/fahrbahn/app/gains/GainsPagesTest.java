@@ -58,7 +58,7 @@ class GainsPagesTest extends InWindow {
     @Test
     void theMapsPointIsMovedByKeysAndUsed() throws Exception {
         gains("map");
-        until("a first picture", () -> model().map().pictureProperty().get().isPresent());
+        until("a first picture", () -> model().map().picture().isPresent());
         robot.type(KeyCode.RIGHT);
         until("a point in hand", () -> model().map().chosen().isPresent());
         Optional<MapModel.Gains> before = model().map().chosen();
@@ -85,9 +85,7 @@ class GainsPagesTest extends InWindow {
         until("it is on the robot", () -> kp() != set);
         undo();
         until("taken back", () -> kp() == set);
-        until(
-                "complete",
-                () -> model().map().pictureProperty().get().orElseThrow().map().stride() == 1);
+        until("complete", () -> model().map().picture().orElseThrow().map().stride() == 1);
     }
 
     @Test

@@ -23,21 +23,21 @@ class MapModelTest extends InShop {
     }
 
     private int stride() {
-        return map().pictureProperty().get().map(p -> p.map().stride()).orElse(0);
+        return map().picture().map(p -> p.map().stride()).orElse(0);
     }
 
     /** Who has looked at the gains sees a sketch with the page itself; runs that would slow the page down begin when it is there to be seen. */
     @Test
     void aSketchThatIsReadyIsShownAtOnceAndTheMapDrivenAfterIt() {
-        shop.gains().look();
+        shop.gains().show();
         worker.work();
-        map().look();
+        map().show();
         assertThat(stride()).as("the sketch").isEqualTo(8);
-        map().look();
+        map().show();
         assertThat(worker.waiting()).as("runs, while the page is painted").isZero();
-        map().look();
+        map().show();
         assertThat(worker.waiting()).as("the map").isEqualTo(1);
-        map().look();
+        map().show();
         assertThat(worker.waiting()).as("begun once").isEqualTo(1);
         worker.work();
         assertThat(stride()).as("complete").isEqualTo(1);
@@ -45,25 +45,25 @@ class MapModelTest extends InShop {
 
     @Test
     void aSketchThatIsOnItsWayIsWaitedForAndNotBegunAnew() {
-        shop.gains().look();
-        map().look();
+        shop.gains().show();
+        map().show();
         assertThat(worker.waiting()).as("the sketch alone").isEqualTo(1);
         assertThat(stride()).isZero();
         worker.work();
-        map().look();
+        map().show();
         assertThat(stride()).isEqualTo(8);
     }
 
     /** It would be of runs at a speed that is not set any more. */
     @Test
     void aSketchOfAnotherSpeedIsNotShown() {
-        shop.gains().look();
+        shop.gains().show();
         worker.work();
         shop.season()
                 .changeSetup(
                         s -> s.withLaw(s.law().withBaseCommand(0.8 * s.law().baseCommand())));
         worker.work();
-        map().look();
+        map().show();
         assertThat(stride()).isZero();
         assertThat(worker.waiting()).as("the map, its own sketch first").isEqualTo(1);
         worker.work();
@@ -72,7 +72,7 @@ class MapModelTest extends InShop {
 
     @Test
     void whoNeverLookedAtTheGainsGetsTheMapAsWell() {
-        map().look();
+        map().show();
         worker.work();
         assertThat(stride()).isEqualTo(1);
     }

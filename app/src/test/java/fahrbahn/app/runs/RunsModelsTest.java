@@ -10,6 +10,7 @@ import fahrbahn.app.runs.CompareModel.Compared;
 import fahrbahn.app.runs.QuickLog.Typed;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.shell.Workshop;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.plan.Block;
 import fahrbahn.core.plan.Block.What;
@@ -70,7 +71,7 @@ class RunsModelsTest extends InShop {
     void aRunIsMendedTakenOutAndBroughtBackAndItsHistoryStays() {
         run(true, timed("20"));
         run(false, new Typed("", "", "", "1.2 m", "", ""));
-        book().look();
+        book().show();
         Run first = runs().get(0);
         book().take(first);
         later(60);
@@ -87,13 +88,13 @@ class RunsModelsTest extends InShop {
                         states -> states.forEach(
                                 s -> times.add(s.getValue().outcome().timeS())));
         assertThat(times).containsExactly(20.0, 21.5, 21.5);
-        book().look();
+        book().show();
         book().takeOut();
         assertThat(runs()).hasSize(1);
         shop.undo();
         assertThat(runs()).hasSize(2);
         assertThat(runs().get(0).outcome().timeS()).isEqualTo(21.5);
-        book().look();
+        book().show();
         book().take(runs().get(1));
         book().mendLostAt("");
         assertThat(runs().get(1).outcome().lostMm()).isNaN();
@@ -105,16 +106,14 @@ class RunsModelsTest extends InShop {
         run(true, timed("22").withNote("#wet"));
         run(true, timed("20"));
         run(false, new Typed("", "", "", "0.4 m", "", ""));
-        book().look();
-        assertThat(book().shownProperty().get()).extracting(Run::at).isSortedAccordingTo((a, b) -> b.compareTo(a));
+        book().show();
+        assertThat(shown()).extracting(Run::at).isSortedAccordingTo((a, b) -> b.compareTo(a));
         book().sort(BookModel.Order.FASTEST);
-        assertThat(book().shownProperty().get())
-                .extracting(r -> r.outcome().timeS())
-                .containsExactly(20.0, 22.0, Double.NaN);
+        assertThat(shown()).extracting(r -> r.outcome().timeS()).containsExactly(20.0, 22.0, Double.NaN);
         book().search("lost");
-        assertThat(book().shownProperty().get()).hasSize(1);
+        assertThat(shown()).hasSize(1);
         book().search("#wet time>21");
-        assertThat(book().shownProperty().get()).hasSize(1);
+        assertThat(shown()).hasSize(1);
         assertThatThrownBy(() -> book().search("speed>1")).hasMessageContaining("'speed'");
     }
 
@@ -123,23 +122,33 @@ class RunsModelsTest extends InShop {
         Path file = folder.resolve("p.jpg");
         ImageIO.write(new BufferedImage(2000, 1000, BufferedImage.TYPE_INT_RGB), "jpg", file.toFile());
         run(true, Typed.NOTHING);
-        book().look();
+        book().show();
         book().take(runs().get(0));
         book().addPhoto(file);
-        book().look();
+        book().show();
         String id = runs().get(0).photo().orElseThrow();
         assertThat(shop.season().logBook().photo(id)).isPresent();
         reopen();
         assertThat(shop.season().logBook().photo(runs().get(0).photo().orElseThrow()))
                 .isPresent();
-        book().look();
+        book().show();
         book().take(runs().get(0));
         book().addPhoto(Files.writeString(folder.resolve("no.png"), "no picture"));
         assertThat(told()).contains("no.png");
     }
 
+    private Value<Compared> shownCompared() {
+        shop.runs().compare().show();
+        return shop.runs().compare().compared().value();
+    }
+
     private Compared compared() {
-        return shop.runs().compare().comparedProperty().get().orElseThrow();
+        return shownCompared().ready().orElseThrow();
+    }
+
+    private List<Run> shown() {
+        book().show();
+        return book().shown().get().orElseThrow();
     }
 
     @Test
@@ -151,7 +160,7 @@ class RunsModelsTest extends InShop {
         shop.runs().compare().type("12.3 12.1 12.2 12.4", "10.1 10.3 x 10.2");
         assertThat(compared().comparison().timeS().shown()).isTrue();
         shop.runs().compare().type("12.3 fast", "10.1");
-        assertThat(shop.runs().compare().comparedProperty().get()).isEmpty();
+        assertThat(shownCompared().ready()).isEmpty();
     }
 
     /** One lap each tells nothing before it is known how much laps scatter: typed, or from the log book. */
@@ -167,8 +176,7 @@ class RunsModelsTest extends InShop {
         assertThat(compared().comparison().timeS().shown()).isFalse();
         assertThat(compared().comparison().timeS().moreRunsEach()).isBetween(11, 13);
         compare.typeScatter("a lot");
-        assertThat(compare.comparedProperty().get()).isEmpty();
-        assertThat(compare.problem()).contains("a lot");
+        assertThat(shownCompared().refusal()).contains("a lot");
         compare.typeScatter("");
         for (String lap : List.of("11.9", "12.1", "12", "12.2")) {
             run(true, timed(lap));
@@ -266,7 +274,7 @@ class RunsModelsTest extends InShop {
         plan().begin();
         assertThat(plan().verdict()).contains("0 runs made, 10 planned", "All of it fits");
         clock.now = clock.now.plusSeconds(15 * 60);
-        plan().look();
+        plan().watch();
         assertThat(told()).contains("Time has slipped");
         assertThat(left()).allMatch(b -> b.startS() >= 15 * 60 && b.endS() <= 20 * 60);
         assertThat(plan().verdict()).contains("find no room");
