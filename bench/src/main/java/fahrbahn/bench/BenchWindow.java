@@ -6,6 +6,7 @@ import fahrbahn.app.shell.Workshop;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.locks.LockSupport;
@@ -78,16 +79,26 @@ final class BenchWindow {
         });
     }
 
-    /** How long the window's thread is taken until what this changes is laid out, ms. */
-    double shownMs(Runnable change) throws Exception {
-        return on(() -> {
+    /** How long it is from this change until what it asks for is there and laid out, ms. */
+    double shownMs(Runnable change, BooleanSupplier there) throws Exception {
+        CompletableFuture<Double> shown = new CompletableFuture<>();
+        Platform.runLater(() -> {
             long start = System.nanoTime();
             change.run();
-            Parent root = scene().getRoot();
-            root.applyCss();
-            root.layout();
-            return (System.nanoTime() - start) / 1e6;
+            layOutWhen(there, () -> shown.complete((System.nanoTime() - start) / 1e6));
         });
+        return shown.get();
+    }
+
+    private void layOutWhen(BooleanSupplier there, Runnable done) {
+        if (!there.getAsBoolean()) {
+            Platform.runLater(() -> layOutWhen(there, done));
+            return;
+        }
+        Parent root = scene().getRoot();
+        root.applyCss();
+        root.layout();
+        done.run();
     }
 
     void close() throws Exception {

@@ -238,7 +238,9 @@ public final class MapModel {
             }
         }
         map.show();
-        sketch.hide(); // what is not ready by now is not worth the processor any more
+        if (map.value().shown().isPresent()) {
+            sketch.hide(); // what is not ready by now is not worth the processor any more
+        }
     }
 
     /** Somebody looks at the gains, so at the map soon. */
