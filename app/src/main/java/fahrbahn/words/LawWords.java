@@ -1,13 +1,13 @@
 package fahrbahn.words;
 
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 
 /** Laws in the coach's words. */
 public final class LawWords {
     private LawWords() {}
 
     /** What it makes the error of. */
-    public static String kind(Law.Kind kind) {
+    public static String kind(ErrorSignal kind) {
         return switch (kind) {
             case EDGE -> "one sensor on an edge";
             case PAIR -> "a pair astride the line";

@@ -2,7 +2,6 @@ package fahrbahn.words;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.Program;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
@@ -18,7 +17,7 @@ public final class SignWords {
     public static List<Turn> turns(Setup setup) {
         try {
             Program program = new Program(setup);
-            if (setup.law().kind() == Law.Kind.EDGE) {
+            if (setup.law().signal().tracksEdge()) {
                 Sensor sensor = setup.lawSensors().get(0);
                 return List.of(
                         new Turn(sensor.name() + " on light", turned(setup, program, sensor, sensor.light())),

@@ -9,6 +9,7 @@ import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.Taken;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -86,7 +87,7 @@ class CardTest {
         return all;
     }
 
-    private static Setup setup(String name, int sensors, Law.Kind kind) {
+    private static Setup setup(String name, int sensors, ErrorSignal kind) {
         Drive drive = new Drive(124, 560, 0.04, Mixing.DIFFERENCE, 100);
         List<Sensor> row = IntStream.range(0, sensors)
                 .mapToObj(i -> new Sensor(
@@ -136,7 +137,7 @@ class CardTest {
     /** What a program does about marks stands on it, the colours it tells apart too; and what is new among it is marked. */
     @Test
     void whatItDoesAboutMarksIsOnIt() {
-        Setup setup = marked(setup("Wren", 2, Law.Kind.PAIR), 4);
+        Setup setup = marked(setup("Wren", 2, ErrorSignal.PAIR), 4);
         HandOver last = HandOver.of(Instant.EPOCH, Taken.of(setup, Grain.TWO));
         TurnMarks marks = setup.law().options().turnMarks().orElseThrow();
         Setup later = setup.withLaw(
@@ -165,7 +166,7 @@ class CardTest {
         "2, PAIR, 4",
         "10, ARRAY_DIFFERENCE, 7"
     })
-    void everythingIsOnThePageAndNothingOnTopOfAnything(int sensors, Law.Kind kind, int colours) {
+    void everythingIsOnThePageAndNothingOnTopOfAnything(int sensors, ErrorSignal kind, int colours) {
         List<String> stale = List.of(
                 "Dark and light: the venue is " + LONG + " and was the workshop; it is 3 days old.",
                 "Gains: the battery has 7.1 V and had 8.2; the wheels are hard and were soft.");
@@ -195,7 +196,7 @@ class CardTest {
 
     @Test
     void itSaysWhatToTypeAndWhatIsNew() {
-        Setup before = setup("Wren", 2, Law.Kind.PAIR);
+        Setup before = setup("Wren", 2, ErrorSignal.PAIR);
         HandOver last = HandOver.of(Instant.EPOCH, Taken.of(before, Grain.TWO));
         Setup after = before.withLaw(before.law().withGains(0.31, 0.001, 0.854));
         PitCard card = card(after, Optional.of(last), List.of());
@@ -213,7 +214,7 @@ class CardTest {
     /** Gains of a program of whole numbers stand on it as hundredths; and no more Kp is asked for than the lane has room for. */
     @Test
     void itsNumbersAreThoseOfTheProgram() {
-        Setup setup = setup("Wren", 2, Law.Kind.PAIR);
+        Setup setup = setup("Wren", 2, ErrorSignal.PAIR);
         PitCard whole =
                 CardWords.card(Taken.of(setup, Grain.HUNDREDTHS), "", "3 Feb 2031", Optional.empty(), List.of());
         assertThat(whole.numbers())
@@ -229,7 +230,7 @@ class CardTest {
     /** The words of a PDF can be copied, whatever letters a name has; the picture has ink on it, and its edge has none. */
     @Test
     void filesAreWhatTheirNamesSay(@TempDir Path folder) throws Exception {
-        PitCard card = card(setup("Łoś żółty, Großstadt \u6f22", 2, Law.Kind.PAIR), Optional.empty(), List.of());
+        PitCard card = card(setup("Łoś żółty, Großstadt \u6f22", 2, ErrorSignal.PAIR), Optional.empty(), List.of());
         Path pdf = folder.resolve("card.pdf");
         CardFile.write(List.of(card, card), Paper.LETTER, pdf);
         try (var document = Loader.loadPDF(pdf.toFile())) {

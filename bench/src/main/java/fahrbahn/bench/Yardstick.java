@@ -1,6 +1,7 @@
 package fahrbahn.bench;
 
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -26,7 +27,7 @@ final class Yardstick {
         Drive drive = new Drive(120, 600, 0.03, Mixing.DIFFERENCE, 100);
         Sensor sensor = new Sensor("eye", 60, 0, 3.5, 0, 100, 1, 0);
         Robot robot = new Robot("yardstick", drive, new Loop(0.01, 0.01), List.of(sensor));
-        Law law = new Law(Law.Kind.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.4, 0, 0, 40);
+        Law law = new Law(ErrorSignal.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.4, 0, 0, 40);
         return new Setup(robot, new Line(25, Polarity.DARK_ON_LIGHT, 200), law);
     }
 

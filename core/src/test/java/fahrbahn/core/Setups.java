@@ -1,6 +1,7 @@
 package fahrbahn.core;
 
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -23,7 +24,7 @@ public final class Setups {
     public static Setup edge() {
         Drive drive = new Drive(124, 560, 0.04, Mixing.DIFFERENCE, 100);
         Robot robot = new Robot("edge", drive, new Loop(0.01, 0.006), List.of(sensor("eye", 55, 0)));
-        Law law = new Law(Law.Kind.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.4, 0, 0, 40);
+        Law law = new Law(ErrorSignal.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.4, 0, 0, 40);
         return new Setup(robot, new Line(24, Polarity.DARK_ON_LIGHT, 160), law);
     }
 
@@ -31,7 +32,7 @@ public final class Setups {
     public static Setup pair() {
         Setup edge = edge();
         Robot robot = edge.robot().withSensors(List.of(sensor("left", 55, 12), sensor("right", 55, -12)));
-        Law law = new Law(Law.Kind.PAIR, Side.RIGHT, Scale.PERCENT, 50, 0.2, 0, 0.3, 40);
+        Law law = new Law(ErrorSignal.PAIR, Side.RIGHT, Scale.PERCENT, 50, 0.2, 0, 0.3, 40);
         return new Setup(robot, edge.line(), law);
     }
 
@@ -85,7 +86,7 @@ public final class Setups {
     }
 
     /** A row of sensors at an even pitch, centred, with a law of this kind. */
-    public static Setup row(Law.Kind kind, int sensors, double pitchMm) {
+    public static Setup row(ErrorSignal kind, int sensors, double pitchMm) {
         List<Sensor> row = new ArrayList<>();
         for (int i = 0; i < sensors; i++) {
             row.add(sensor("s" + i, 55, pitchMm * ((sensors - 1) / 2.0 - i)));
@@ -94,6 +95,6 @@ public final class Setups {
         return new Setup(
                 edge.robot().withSensors(row),
                 edge.line(),
-                edge.law().withGains(0, 0, 0).withKind(kind));
+                edge.law().withGains(0, 0, 0).withSignal(kind));
     }
 }

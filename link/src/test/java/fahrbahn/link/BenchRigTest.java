@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -32,7 +33,7 @@ class BenchRigTest {
                     new Sensor("r" + i, 60, left, 3, dark, light, 0.005 * Math.abs(light - dark), step, Channel.ALL));
         }
         Robot robot = new Robot("Finch", new Drive(130, 600, 0.05, Mixing.DIFFERENCE, 200), new Loop(0.01, 0), sensors);
-        Law.Kind kind = count == 1 ? Law.Kind.EDGE : count == 2 ? Law.Kind.PAIR : Law.Kind.ARRAY_MEAN;
+        ErrorSignal kind = count == 1 ? ErrorSignal.EDGE : count == 2 ? ErrorSignal.PAIR : ErrorSignal.ARRAY_MEAN;
         return new Setup(
                 robot,
                 new Line(19, polarity, 150),

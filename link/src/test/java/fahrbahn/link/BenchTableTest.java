@@ -13,6 +13,7 @@ import fahrbahn.core.readings.Reading;
 import fahrbahn.core.response.Spot;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -52,7 +53,7 @@ class BenchTableTest {
         return new Setup(
                 robot,
                 new Line(20, Polarity.DARK_ON_LIGHT, 150),
-                new Law(Law.Kind.PAIR, Side.LEFT, Scale.PERCENT, 0, 0.12, 0, 0.3, 35));
+                new Law(ErrorSignal.PAIR, Side.LEFT, Scale.PERCENT, 0, 0.12, 0, 0.3, 35));
     }
 
     private static BenchRobot on(TableTop top, Setup setup) {

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -110,7 +111,7 @@ public final class SetupJson {
 
     private static Law law(Fields json) {
         return json.make(() -> new Law(
-                json.oneOf("kind", Law.Kind.values(), Law.Kind::word),
+                json.oneOf("kind", ErrorSignal.values(), ErrorSignal::word),
                 json.oneOf("side", Side.values(), Side::word),
                 Scale.called(json.text("scale")),
                 json.number("target"),
@@ -174,7 +175,7 @@ public final class SetupJson {
                 .put("tightestRadiusMm", setup.line().tightestRadiusMm());
         Law law = setup.law();
         child(root, "law")
-                .put("kind", law.kind().word())
+                .put("kind", law.signal().word())
                 .put("side", law.side().word())
                 .put("scale", law.scale().word())
                 .put("target", law.target())

@@ -11,6 +11,7 @@ import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -40,7 +41,7 @@ class LevelsFileTest {
         List<Sensor> sensors =
                 List.of(new Sensor("left", 55, 12, 3.4, 12, 78, 1, 1), new Sensor("right", 55, -12, 3.4, 12, 78, 1, 1));
         Robot robot = new Robot("Wren", drive, new Loop(0.01, 0), sensors);
-        Law law = new Law(Law.Kind.PAIR, Side.LEFT, Scale.PERCENT, 50, 0.2, 0, 0, 40);
+        Law law = new Law(ErrorSignal.PAIR, Side.LEFT, Scale.PERCENT, 50, 0.2, 0, 0, 40);
         return new Setup(robot, new Line(24, Polarity.DARK_ON_LIGHT, 160), law);
     }
 

@@ -11,6 +11,7 @@ import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -44,7 +45,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** What a setup may have beyond the plain robot and law: written, read, compared and refused. */
 class OptionsJsonTest {
-    private static Setup row(Law.Kind kind, Options options) {
+    private static Setup row(ErrorSignal kind, Options options) {
         List<Sensor> sensors = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
             sensors.add(new Sensor("s" + i, 50 + i, 24 - 12 * i, 3, 10, 80, 1, 1, Channel.values()[i % 4]));
@@ -104,11 +105,11 @@ class OptionsJsonTest {
 
     static Stream<Setup> setups() {
         return Stream.of(
-                row(Law.Kind.ARRAY_MEAN, EVERYTHING),
-                row(Law.Kind.PATTERN, EVERYTHING),
-                row(Law.Kind.ARRAY_DIFFERENCE, Options.PLAIN),
-                row(Law.Kind.PAIR, Options.PLAIN.withLimits(new Limits(50, 0, 0))),
-                row(Law.Kind.PAIR, Options.PLAIN.withTurnMarks(Optional.of(marks(BY_LEVELS)))));
+                row(ErrorSignal.ARRAY_MEAN, EVERYTHING),
+                row(ErrorSignal.PATTERN, EVERYTHING),
+                row(ErrorSignal.ARRAY_DIFFERENCE, Options.PLAIN),
+                row(ErrorSignal.PAIR, Options.PLAIN.withLimits(new Limits(50, 0, 0))),
+                row(ErrorSignal.PAIR, Options.PLAIN.withTurnMarks(Optional.of(marks(BY_LEVELS)))));
     }
 
     @ParameterizedTest
@@ -119,8 +120,8 @@ class OptionsJsonTest {
 
     @Test
     void optionsThatAreGivenUpLeaveTheFile() throws Exception {
-        Setup full = row(Law.Kind.ARRAY_MEAN, EVERYTHING);
-        Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
+        Setup full = row(ErrorSignal.ARRAY_MEAN, EVERYTHING);
+        Setup plain = row(ErrorSignal.ARRAY_MEAN, Options.PLAIN);
         String over = SetupJson.writeOver(SetupJson.write(full), plain);
         assertThat(SetupJson.parse(over)).isEqualTo(plain);
         assertThat(over).doesNotContain("weights", "steps", "lost", "outer", "limits", "turnMarks", "obstacle");
@@ -128,8 +129,8 @@ class OptionsJsonTest {
 
     @Test
     void differencesAreNamed() {
-        Setup full = row(Law.Kind.ARRAY_MEAN, EVERYTHING);
-        Setup plain = row(Law.Kind.ARRAY_MEAN, Options.PLAIN);
+        Setup full = row(ErrorSignal.ARRAY_MEAN, EVERYTHING);
+        Setup plain = row(ErrorSignal.ARRAY_MEAN, Options.PLAIN);
         assertThat(SetupDifference.between(full, plain))
                 .extracting(Cause::what)
                 .containsExactly(
@@ -180,7 +181,7 @@ class OptionsJsonTest {
                 "\"channel\" : \"red\" | \"channel\" : \"infrared\" | sensors[1].channel is \"infrared\"; it must be \"all\" or"
             })
     void whatCannotBeIsRefusedWithFieldValueAndRule(String good, String bad, String message) {
-        String json = SetupJson.write(row(Law.Kind.PATTERN, EVERYTHING));
+        String json = SetupJson.write(row(ErrorSignal.PATTERN, EVERYTHING));
         assertThat(json).contains(good);
         assertThatThrownBy(() -> SetupJson.parse(json.replace(good, bad)))
                 .isInstanceOf(BadFileException.class)

@@ -61,7 +61,7 @@ public final class ClubWords {
     private static String robot(Setup setup) {
         return Words.count(setup.robot().sensors().size(), "sensor", "sensors") + ", "
                 + Words.millimetres(setup.leadMm()) + " ahead; it follows with "
-                + LawWords.kind(setup.law().kind()) + ", Kp "
+                + LawWords.kind(setup.law().signal()) + ", Kp "
                 + Words.number(setup.law().kp()) + " and Kd "
                 + Words.number(setup.law().kd()) + " at " + Words.number(setup.speedMmPerS()) + " mm/s.";
     }

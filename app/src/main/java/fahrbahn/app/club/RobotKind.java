@@ -2,6 +2,7 @@ package fahrbahn.app.club;
 
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -15,16 +16,16 @@ import fahrbahn.core.setup.Side;
 
 /** Kinds of robot to begin with. Every number is a guess of our own, to be measured. */
 public enum RobotKind {
-    EDGE("one sensor, rides an edge", 1, Law.Kind.EDGE, SensorPreset.PERCENT, 45, false, 0.8, 2),
-    PAIR("two sensors astride the line", 2, Law.Kind.PAIR, SensorPreset.PHOTOTRANSISTOR, 50, false, 0.3, 0.8),
-    ROW("a row of eight sensors", 8, Law.Kind.ARRAY_MEAN, SensorPreset.PHOTOTRANSISTOR, 60, false, 1.2, 3),
-    TRACKS("two sensors, on tracks", 2, Law.Kind.PAIR, SensorPreset.COLOUR, 60, true, 0.3, 0.8);
+    EDGE("one sensor, rides an edge", 1, ErrorSignal.EDGE, SensorPreset.PERCENT, 45, false, 0.8, 2),
+    PAIR("two sensors astride the line", 2, ErrorSignal.PAIR, SensorPreset.PHOTOTRANSISTOR, 50, false, 0.3, 0.8),
+    ROW("a row of eight sensors", 8, ErrorSignal.ARRAY_MEAN, SensorPreset.PHOTOTRANSISTOR, 60, false, 1.2, 3),
+    TRACKS("two sensors, on tracks", 2, ErrorSignal.PAIR, SensorPreset.COLOUR, 60, true, 0.3, 0.8);
 
     private static final double USUAL_LINE_MM = 20;
 
     private final String words;
     private final int sensors;
-    private final Law.Kind law;
+    private final ErrorSignal law;
     private final SensorPreset preset;
     private final double leadMm;
     private final boolean tracks;
@@ -34,7 +35,7 @@ public enum RobotKind {
     RobotKind(
             String words,
             int sensors,
-            Law.Kind law,
+            ErrorSignal law,
             SensorPreset preset,
             double leadMm,
             boolean tracks,

@@ -3,6 +3,7 @@ package fahrbahn.app.demo;
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -56,7 +57,7 @@ final class DemoRobots {
         Drive drive = new Drive(146, 620, 0.035, Mixing.DIFFERENCE, 100);
         Robot robot = new Robot(
                 "Otter", drive, new Loop(0.008, 0.006), SensorPreset.PHOTOTRANSISTOR_FINE.row(8, 66, LINE.widthMm()));
-        Law law = new Law(Law.Kind.ARRAY_MEAN, Side.RIGHT, Scale.PERCENT, 50, 1, 0, 3, 42);
+        Law law = new Law(ErrorSignal.ARRAY_MEAN, Side.RIGHT, Scale.PERCENT, 50, 1, 0, 3, 42);
         return advised(new Setup(robot, LINE, law));
     }
 

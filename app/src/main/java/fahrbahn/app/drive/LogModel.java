@@ -16,7 +16,6 @@ import fahrbahn.core.runlog.LogFit;
 import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.RunLogFile;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
@@ -197,7 +196,7 @@ public final class LogModel {
     /** Whether there is something to be kept. */
     public boolean canKeep() {
         return shown.get().flatMap(Shown::fit).isPresent()
-                && shown.get().orElseThrow().setup().law().kind() != Law.Kind.PATTERN;
+                && shown.get().orElseThrow().setup().law().signal().hasError();
     }
 
     /** Puts what the log tells of the robot on it, with how well it is known: lag, delay and loop time. */

@@ -20,7 +20,6 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.measuring.Taps;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
@@ -205,7 +204,7 @@ public final class NextModel {
     /** On an edge the target is tuned too. */
     private static Setup withoutWhatIsTuned(Setup setup) {
         Setup rest = GainsModel.withoutGainsAndSpeed(setup);
-        return rest.law().kind() == Law.Kind.EDGE ? rest.withLaw(rest.law().withTarget(0)) : rest;
+        return rest.law().signal().tracksEdge() ? rest.withLaw(rest.law().withTarget(0)) : rest;
     }
 
     /** Of the robot in hand, told what was seen of it, of the last day. */

@@ -80,7 +80,7 @@ final class TransferModel {
                 .gainsFor()
                 .kept()
                 .flatMap(Basis::setup)
-                .filter(chosen -> chosen.law().kind() == now.law().kind())
+                .filter(chosen -> chosen.law().signal() == now.law().signal())
                 .map(chosen -> chosen.withLaw(chosen.law()
                         .withGains(now.law().kp(), now.law().ki(), now.law().kd())))
                 .orElse(now);

@@ -59,7 +59,7 @@ public final class LawModel implements SetupFields.Source {
     /** What decides which way it turns: while it is the same, a look at it holds. */
     private static List<Double> signKey(Setup setup) {
         List<Double> key = new ArrayList<>();
-        key.add((double) setup.law().kind().ordinal());
+        key.add((double) setup.law().signal().ordinal());
         key.add((double) setup.law().side().ordinal());
         key.add((double) setup.line().polarity().ordinal());
         setup.lawSensors().forEach(s -> key.add(Math.signum(s.light() - s.dark())));

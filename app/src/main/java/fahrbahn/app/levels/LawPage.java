@@ -12,11 +12,13 @@ import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.state.Value;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.Steering;
 import fahrbahn.core.tuning.LawTrial;
 import fahrbahn.words.LawWords;
 import fahrbahn.words.SignWords;
@@ -42,8 +44,8 @@ final class LawPage {
 
     private final LawModel model;
     private final SetupFields fields;
-    private final ChoiceField<Law.Kind> kinds;
-    private List<Law.Kind> offered = List.of();
+    private final ChoiceField<ErrorSignal> kinds;
+    private List<ErrorSignal> offered = List.of();
     private final LawReflexes reflexes;
     private final LawRow row;
     private final List<Node> gains = new ArrayList<>();
@@ -65,7 +67,7 @@ final class LawPage {
                 "lawKind",
                 "it follows with",
                 "Law: one sensor on an edge, two astride the line, a whole row by its error, or two and more by the pattern they show.",
-                Law.Kind.values(),
+                ErrorSignal.values(),
                 LawWords::kind,
                 kind -> {
                     if (!model.change(s -> withKind(s, kind))) {
@@ -100,14 +102,14 @@ final class LawPage {
     /** Those the robot has enough sensors for: with arrows nobody comes past one that is refused. */
     private void offerKinds() {
         Setup shown = model.shown();
-        List<Law.Kind> now = Arrays.stream(Law.Kind.values())
+        List<ErrorSignal> now = Arrays.stream(ErrorSignal.values())
                 .filter(k -> shown.row().size() >= k.leastSensors())
                 .toList();
         if (now.equals(offered)) {
-            kinds.show(shown.law().kind());
+            kinds.show(shown.law().signal());
         } else {
             offered = now;
-            kinds.offer(now, shown.law().kind());
+            kinds.offer(now, shown.law().signal());
         }
     }
 
@@ -176,26 +178,25 @@ final class LawPage {
 
     /** Only what the law has. */
     private void showWhatItHas(Law law) {
-        boolean error = law.kind() != Law.Kind.PATTERN;
-        Nodes.showIf(side, law.kind() == Law.Kind.EDGE);
+        boolean error = law.signal().hasError();
+        Nodes.showIf(side, law.signal().tracksEdge());
         gains.forEach(gain -> Nodes.showIf(gain, error));
         Nodes.showIf(steering, error);
-        boolean zoned = law.kind() == Law.Kind.EDGE && !law.options().steps().isEmpty();
+        boolean zoned = law.signal().tracksEdge() && law.steering() == Steering.STEPS;
         zone.forEach(field -> Nodes.showIf(field, zoned));
         for (int i = 0; i < stepNodes.size(); i++) { // two for each step, and the hysteresis
             Nodes.showIf(
                     stepNodes.get(i),
-                    i / 2 < law.options().steps().size()
-                            || i == 2 * STEPS && !law.options().steps().isEmpty());
+                    i / 2 < law.options().steps().size() || i == 2 * STEPS && law.steering() == Steering.STEPS);
         }
     }
 
     /** A pattern law begins with a table, and a law that makes an error of another size without its steps. */
-    private static Setup withKind(Setup setup, Law.Kind kind) {
+    private static Setup withKind(Setup setup, ErrorSignal kind) {
         Options options = setup.law().options().withSteps(List.of(), 0);
-        options = options.withPatterns(kind == Law.Kind.PATTERN ? UsualLaws.patterns(setup) : List.of())
+        options = options.withPatterns(!kind.hasError() ? UsualLaws.patterns(setup) : List.of())
                 .withThresholds(List.of());
-        return setup.withLaw(setup.law().withOptions(options).withKind(kind));
+        return setup.withLaw(setup.law().withOptions(options).withSignal(kind));
     }
 
     private NumberField number(

@@ -8,7 +8,6 @@ import fahrbahn.core.response.LineCodes;
 import fahrbahn.core.response.NeutralZone;
 import fahrbahn.core.response.PairShares;
 import fahrbahn.core.setup.Extent;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.LostLine;
 import fahrbahn.core.setup.Sensor;
@@ -103,7 +102,7 @@ final class LawPageWords {
                             + "from " + Words.number(zone.mm().lowMm(), 2) + " to "
                             + Words.number(zone.mm().highMm(), 2)
                             + " mm beside the line's middle."));
-            if (setup.law().kind() != Law.Kind.PATTERN) {
+            if (setup.law().signal().hasError()) {
                 said.add(errorScale(setup));
             }
             PairShares.of(setup)

@@ -7,7 +7,6 @@ import fahrbahn.app.kit.SetupFields;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.response.LineCodes;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options.Pattern;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -94,7 +93,7 @@ final class LawRow {
 
     /** A weight for each sensor of a row that makes an error; empty, the usual ones count. */
     private void showWeights(Setup setup) {
-        boolean row = setup.law().kind() == Law.Kind.ARRAY_MEAN || setup.law().kind() == Law.Kind.ARRAY_DIFFERENCE;
+        boolean row = setup.law().signal().weighted();
         List<String> now = row ? setup.lawSensors().stream().map(Sensor::name).toList() : List.of();
         if (now.equals(shownWeights)) {
             return;
@@ -121,7 +120,7 @@ final class LawRow {
 
     /** A threshold for each sensor of a row of on and off; empty, the law's target is that of all. */
     private void showThresholds(Setup setup) {
-        boolean onOff = setup.law().kind() == Law.Kind.PATTERN;
+        boolean onOff = !setup.law().signal().hasError();
         List<String> now = onOff ? setup.lawSensors().stream().map(Sensor::name).toList() : List.of();
         if (now.equals(shownThresholds)) {
             return;
@@ -173,7 +172,7 @@ final class LawRow {
 
     /** Fields for the codes, made anew when there are others. */
     private void showPatterns(Setup setup) {
-        List<String> now = setup.law().kind() == Law.Kind.PATTERN ? LawPageWords.codes(setup, everyCode) : List.of();
+        List<String> now = !setup.law().signal().hasError() ? LawPageWords.codes(setup, everyCode) : List.of();
         if (now.equals(shownCodes)) {
             return;
         }

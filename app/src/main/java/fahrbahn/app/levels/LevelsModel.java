@@ -23,7 +23,6 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Cause;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -346,7 +345,7 @@ public final class LevelsModel extends StationModel {
                 .findFirst()
                 .filter(t -> school() != LevelSchool.TYPED || t.slip().isEmpty())
                 .map(t -> t.used(school()));
-        boolean chosenHere = chosen.get().isPresent() && setup.law().kind() == Law.Kind.EDGE;
+        boolean chosenHere = chosen.get().isPresent() && setup.law().signal().tracksEdge();
         if (choice.isEmpty() || !(setup.law().scale().isRaw() || chosenHere)) {
             return setup;
         }

@@ -8,6 +8,7 @@ import fahrbahn.app.kit.SideBySide;
 import fahrbahn.core.law.GainUnits;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -29,8 +30,8 @@ import javafx.scene.layout.VBox;
 /** The numbers of the robot, its line and its law, to type. */
 final class RobotForm {
     /** A pattern law has no gains and so no lane; it is set up in the file. */
-    private static final Law.Kind[] WITH_AN_ERROR = {
-        Law.Kind.EDGE, Law.Kind.PAIR, Law.Kind.ARRAY_MEAN, Law.Kind.ARRAY_DIFFERENCE
+    private static final ErrorSignal[] WITH_AN_ERROR = {
+        ErrorSignal.EDGE, ErrorSignal.PAIR, ErrorSignal.ARRAY_MEAN, ErrorSignal.ARRAY_DIFFERENCE
     };
 
     private final RobotModel model;
@@ -253,8 +254,8 @@ final class RobotForm {
                         "What its program makes the error of: one sensor on an edge, two astride the line, or a whole row.",
                         WITH_AN_ERROR,
                         LawWords::kind,
-                        s -> s.law().kind(),
-                        (s, v) -> s.withLaw(s.law().withKind(v))),
+                        s -> s.law().signal(),
+                        (s, v) -> s.withLaw(s.law().withSignal(v))),
                 fields.choice(
                         "side",
                         "edge",

@@ -6,7 +6,6 @@ import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.response.Spacing;
 import fahrbahn.core.setup.Clearance;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.BumpClearance;
@@ -132,14 +131,14 @@ public record RobotInsight(
                         : String.join(", ", s.seeingMarks())
                                 + (s.seeingMarks().size() == 1 ? " looks there." : " look there."));
         double width = setup.line().widthMm();
-        if (setup.law().kind() == Law.Kind.EDGE) {
+        if (setup.law().signal().tracksEdge()) {
             double spot = setup.lawSensors().get(0).spotSigmaMm();
             return "One spot, " + Words.millimetres(4 * spot) + " across, on the edge of a "
                     + Words.millimetres(width) + " line."
                     + (width < 4 * spot ? " The line is narrower than the spot." : "")
                     + marks;
         }
-        if (setup.law().kind() == Law.Kind.PAIR) {
+        if (setup.law().signal().straddles()) {
             return Words.millimetres(s.spanMm()) + " apart on a " + Words.millimetres(width) + " line: "
                     + (s.slopeShare() > 0.995
                             ? "as steep as it gets."

@@ -13,7 +13,7 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LoopModel;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
@@ -147,17 +147,17 @@ public final class RobotModel extends StationModel implements SetupFields.Source
     public void useRow(SensorPreset preset, int count) {
         change(setup -> {
             List<Sensor> row = preset.row(count, setup.leadMm(), setup.line().widthMm());
-            Law.Kind kind = setup.law().kind();
-            Law.Kind suited = count == 1
-                    ? Law.Kind.EDGE
+            ErrorSignal kind = setup.law().signal();
+            ErrorSignal suited = count == 1
+                    ? ErrorSignal.EDGE
                     : count == 2
-                            ? Law.Kind.PAIR
-                            : kind.array() && kind != Law.Kind.PATTERN ? kind : Law.Kind.ARRAY_MEAN;
+                            ? ErrorSignal.PAIR
+                            : kind.wholeRow() && kind.hasError() ? kind : ErrorSignal.ARRAY_MEAN;
             return new Setup(
                     setup.robot().withSensors(row),
                     setup.line(),
                     setup.law()
-                            .withKind(suited)
+                            .withSignal(suited)
                             .withOptions(setup.law().options().forOtherSensors()));
         });
     }

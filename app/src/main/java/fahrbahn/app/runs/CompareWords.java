@@ -61,7 +61,7 @@ final class CompareWords {
         return switch (by) {
             case SETTING -> RunWords.setting(runs.runs().get(runs.runs().size() - 1));
             case PROGRAM ->
-                LawWords.kind(runs.basis().setup().orElseThrow().law().kind());
+                LawWords.kind(runs.basis().setup().orElseThrow().law().signal());
             case ROBOT -> names.robot(String.valueOf(runs.key()));
             case WHEELS -> said((String) runs.key(), "wheels nobody noted");
             case DAY -> DAY.format((LocalDate) runs.key());

@@ -1,6 +1,7 @@
 package fahrbahn.app.season;
 
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -22,7 +23,7 @@ public final class StartingSetup {
         List<Sensor> pair =
                 List.of(new Sensor("left", 50, 10, 3, 200, 700, 3, 1), new Sensor("right", 50, -10, 3, 200, 700, 3, 1));
         Robot robot = new Robot("Robot", drive, new Loop(0.01, 0.01), pair);
-        Law law = new Law(Law.Kind.PAIR, Side.RIGHT, Scale.PERCENT, 50, 0.2, 0, 0.5, 40);
+        Law law = new Law(ErrorSignal.PAIR, Side.RIGHT, Scale.PERCENT, 50, 0.2, 0, 0.5, 40);
         return new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, 150), law);
     }
 }

@@ -8,7 +8,7 @@ import fahrbahn.app.InWindow;
 import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Station;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -41,7 +41,7 @@ class ClubTest extends InWindow {
     void aNewSeasonLeadsToItsFirstNumberAndWhatToMeasureFirst() throws Exception {
         begin("Spring", "Wren", KeyCode.W);
         assertThat(shop().season().setupOrGuess().robot().sensors()).hasSize(8);
-        assertThat(shop().season().setupOrGuess().law().kind()).isEqualTo(Law.Kind.ARRAY_MEAN);
+        assertThat(shop().season().setupOrGuess().law().signal()).isEqualTo(ErrorSignal.ARRAY_MEAN);
         until("judged", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
         assertThat(text("verdict")).contains("mm ahead", "times the");
         until("the first measurement is offered", () -> text("repair").startsWith("Shortest repair: measure the "));

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.app.InWindow;
 import fahrbahn.core.belief.NextTrial;
 import fahrbahn.core.belief.Trial;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.CourseAdvice;
 import fahrbahn.store.Kinds;
@@ -197,7 +197,8 @@ class GainsPagesTest extends InWindow {
             var season = shop().season();
             var setup = season.setupOrGuess();
             shop().gains()
-                    .become(setup.withLaw(setup.law().withKind(Law.Kind.EDGE).withTarget(50)));
+                    .become(setup.withLaw(
+                            setup.law().withSignal(ErrorSignal.EDGE).withTarget(50)));
             return null;
         });
         until("another law, another ladder", () -> next(0).isPresent());

@@ -41,7 +41,7 @@ class LawPageTest extends InWindow {
     @Test
     void anEdgeRiderSteersByGainsAndInSteps() throws Exception {
         choose("lawKind", KeyCode.UP);
-        until("one sensor", () -> law().kind() == Law.Kind.EDGE);
+        until("one sensor", () -> law().signal().tracksEdge());
         assertThat(text("lawSign")).contains("on light it must turn", "on dark");
         robot.type(KeyCode.ESCAPE).type(KeyCode.J);
         until("ticked off", () -> text("signTicked").equals("\u2713 seen"));
@@ -85,7 +85,7 @@ class LawPageTest extends InWindow {
     @Test
     void twoSensorsSteerByFourCases() throws Exception {
         choose("lawKind", KeyCode.DOWN);
-        until("by their pattern", () -> law().kind() == Law.Kind.PATTERN);
+        until("by their pattern", () -> !law().signal().hasError());
         until("a field for each", () -> robot.lookup("#code00").tryQuery().isPresent());
         assertThat(caption("code10")).isEqualTo("10 = 2");
         assertThat(caption("code11")).isEqualTo("11 = 3, crossing");
@@ -132,9 +132,9 @@ class LawPageTest extends InWindow {
         until(
                 "five sensors",
                 () -> shop().season().setupOrGuess().robot().sensors().size() == 5);
-        until("a row", () -> law().kind() == Law.Kind.ARRAY_MEAN);
+        until("a row", () -> law().signal().isMean());
         choose("lawKind", KeyCode.DOWN, KeyCode.DOWN);
-        until("by its pattern", () -> law().kind() == Law.Kind.PATTERN);
+        until("by its pattern", () -> !law().signal().hasError());
         assertThat(law().options().patterns()).extracting(Options.Pattern::bits).contains("00100", "11111", "01100");
         until("a field for each", () -> robot.lookup("#code01100").tryQuery().isPresent());
         driven();
@@ -165,7 +165,7 @@ class LawPageTest extends InWindow {
                 () -> law().options().lost().steering() == 30
                         && law().options().limits().equals(new Options.Limits(60, 0.2, 0.15)));
         choose("lawKind", KeyCode.UP, KeyCode.UP);
-        until("a row by its mean", () -> law().kind() == Law.Kind.ARRAY_MEAN);
+        until("a row by its mean", () -> law().signal().isMean());
         typeIn("weight0", "31");
         until(
                 "a weight of its own",

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.app.InWindow;
 import fahrbahn.app.chart.Plot;
 import fahrbahn.core.levels.LevelSchool;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Setup;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -64,7 +64,7 @@ class LevelsStationTest extends InWindow {
     @Test
     void theLevelOfALoneSensorBecomesItsTarget() throws Exception {
         onWindow(() -> {
-            shop().season().changeSetup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)));
+            shop().season().changeSetup(s -> s.withLaw(s.law().withSignal(ErrorSignal.EDGE)));
             return null;
         });
         until("a lone sensor steers", () -> text("verdict").contains("Riding there"));

@@ -10,7 +10,7 @@ import fahrbahn.app.season.Station;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.practice.RollShowing;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.store.Kinds;
@@ -72,7 +72,7 @@ class RobotStationTest extends InWindow {
         until("five sensors", () -> setup().robot().sensors().size() == 5);
         robot.type(KeyCode.PAGE_UP);
         settled();
-        assertThat(setup().law().kind()).isEqualTo(Law.Kind.ARRAY_MEAN);
+        assertThat(setup().law().signal()).isEqualTo(ErrorSignal.ARRAY_MEAN);
         until("explained", () -> text("spacingWords").contains("from sensor to sensor"));
         assertThat(text("curveWords")).contains("Straight over", "ripple");
         assertThat(text("clearanceWords")).contains("ramps up to", "bumps up to");

@@ -12,7 +12,7 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Sensor;
@@ -59,7 +59,7 @@ class FreshnessMatrixTest extends InShop {
                 "FFFFSSSS",
                 setup(s -> s.withLine(new Line(30, s.line().polarity(), s.line().tightestRadiusMm())))),
         BEND("FSFFSSSS", setup(s -> s.withLine(new Line(20, s.line().polarity(), 220)))),
-        LAW("FFFFSSSS", setup(s -> s.withLaw(s.law().withKind(Law.Kind.EDGE)))),
+        LAW("FFFFSSSS", setup(s -> s.withLaw(s.law().withSignal(ErrorSignal.EDGE)))),
         BASE_COMMAND("FFFFSSSS", setup(s -> s.withLaw(s.law().withBaseCommand(30)))),
         GAINS("FFFFFSSS", s -> s.gains().choose(0.25, 0, 0.9)),
         TABLE_CHANGED("FMFFFSSF", s -> s.table().reshape(new Part.Straight(1300))),

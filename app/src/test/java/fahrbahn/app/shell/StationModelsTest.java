@@ -19,7 +19,6 @@ import fahrbahn.core.knowledge.HiddenRobot;
 import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.practice.SlideShowing;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
@@ -170,7 +169,7 @@ class StationModelsTest extends InShop {
         for (int count : new int[] {1, 2, 3, 8, 16}) {
             shop.robot().useRow(SensorPreset.COLOUR, count);
             assertThat(setup().robot().sensors()).hasSize(count);
-            assertThat(setup().law().kind() == Law.Kind.EDGE).isEqualTo(count == 1);
+            assertThat(setup().law().signal().tracksEdge()).isEqualTo(count == 1);
             RobotInsight insight = shop.robot().insightProperty().get().orElseThrow();
             assertThat(insight.curveWords()).contains("Straight over");
             assertThat(insight.spacingWords()).contains("Turn marks lie");

@@ -4,7 +4,6 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
@@ -95,7 +94,7 @@ final class Ghosts {
     }
 
     private static boolean mirrored(Setup setup) {
-        return setup.law().kind() == Law.Kind.EDGE && setup.law().side() == Side.LEFT;
+        return setup.law().signal().tracksEdge() && setup.law().side() == Side.LEFT;
     }
 
     /** How much faster the right wheel is, of a robot that may be drawn in a mirror. */

@@ -1,7 +1,6 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.check.Rounding;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -54,7 +53,7 @@ final class RideAside {
         for (int i = 0; i < CELLS; i++) {
             weights[i] = NORMAL.density(shift(i) / USUAL_SHIFT);
         }
-        boolean edge = setup.law().kind() == Law.Kind.EDGE;
+        boolean edge = setup.law().signal().tracksEdge();
         if (edge) {
             trials.forEach(this::see);
         }

@@ -2,7 +2,7 @@ package fahrbahn.core.belief;
 
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.trials.Completion;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.tuning.CourseProposals;
@@ -210,10 +210,10 @@ final class Search {
     private NextTrial.Suspect suspect() {
         long times =
                 story.trials().stream().filter(t -> t.seen() == Seen.TURNS_AWAY).count();
-        Law.Kind kind = story.setup().law().kind();
-        NextTrial.Suspect first = kind == Law.Kind.EDGE
+        ErrorSignal kind = story.setup().law().signal();
+        NextTrial.Suspect first = kind.tracksEdge()
                 ? NextTrial.Suspect.EDGE
-                : kind == Law.Kind.PAIR ? NextTrial.Suspect.SWAPPED : NextTrial.Suspect.SIGN;
+                : kind.straddles() ? NextTrial.Suspect.SWAPPED : NextTrial.Suspect.SIGN;
         return times % 2 == 1 ? first : NextTrial.Suspect.SIGN;
     }
 

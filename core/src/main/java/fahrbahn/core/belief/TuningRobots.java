@@ -3,6 +3,7 @@ package fahrbahn.core.belief;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -72,7 +73,7 @@ final class TuningRobots {
                 100);
         Robot robot = new Robot("bench", drive, new Loop(periodS, periodS * random.nextDouble(0.5, 1.5)), sensors);
         double middle = (scale.dark(sensors.get(0)) + scale.light(sensors.get(0))) / 2;
-        Law law = new Law(pair ? Law.Kind.PAIR : Law.Kind.EDGE, Side.RIGHT, scale, middle, 1, 0, 0, 50);
+        Law law = new Law(pair ? ErrorSignal.PAIR : ErrorSignal.EDGE, Side.RIGHT, scale, middle, 1, 0, 0, 50);
         Setup setup = new Setup(robot, new Line(20, Polarity.DARK_ON_LIGHT, TIGHTEST_MM), law);
         return setup.withLaw(law.withBaseCommand(base(setup, random.nextDouble(1.1, 1.8))));
     }

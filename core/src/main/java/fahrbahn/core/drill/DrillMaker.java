@@ -48,7 +48,7 @@ public final class DrillMaker {
             return Optional.empty();
         }
         List<Offer> offers = new ArrayList<>();
-        for (Remedy remedy : Remedy.offered(fault, robot.believed().law().kind(), OFFERS, random)) {
+        for (Remedy remedy : Remedy.offered(fault, robot.believed().law().signal(), OFFERS, random)) {
             DrillRobot after = robot.after(remedy);
             Offer offer = after.equals(robot)
                     ? new Offer(remedy, false, seen.get().evidence())

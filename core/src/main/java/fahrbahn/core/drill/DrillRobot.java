@@ -3,6 +3,7 @@ package fahrbahn.core.drill;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
@@ -158,7 +159,7 @@ record DrillRobot(
         List<Sensor> sensors = pair
                 ? List.of(sensor("left", lead, 12, dark, light), sensor("right", lead, -12, dark + 2, light - 3))
                 : List.of(sensor("eye", lead, 0, dark, light));
-        Law law = new Law(pair ? Law.Kind.PAIR : Law.Kind.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.3, 0, 0.6, 40);
+        Law law = new Law(pair ? ErrorSignal.PAIR : ErrorSignal.EDGE, Side.RIGHT, Scale.PERCENT, 50, 0.3, 0, 0.6, 40);
         Setup setup =
                 new Setup(new Robot("stranger", drive, loop, sensors), new Line(24, Polarity.DARK_ON_LIGHT, 160), law);
         double onset = LaneReport.of(setup).wiggleWithKdTwiceKp().orElseThrow().kp();

@@ -8,7 +8,6 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.runlog.LogFaults;
 import fahrbahn.core.runlog.LogFigures;
 import fahrbahn.core.runlog.LogFit;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
@@ -54,7 +53,7 @@ final class OwnEye {
     }
 
     private static DrillFault wrongWay(Setup believed) {
-        return believed.law().kind() == Law.Kind.PAIR ? DrillFault.SWAPPED : DrillFault.WRONG_EDGE;
+        return believed.law().signal().straddles() ? DrillFault.SWAPPED : DrillFault.WRONG_EDGE;
     }
 
     private static Optional<DrillFault> fault(LogFaults.Found found, Setup believed) {

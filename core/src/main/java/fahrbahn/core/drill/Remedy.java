@@ -14,7 +14,7 @@ import static fahrbahn.core.drill.DrillFault.TOO_SOFT;
 import static fahrbahn.core.drill.DrillFault.WORN_WHEELS;
 import static fahrbahn.core.drill.DrillFault.WRONG_EDGE;
 
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -73,7 +73,7 @@ public enum Remedy {
     }
 
     /** Its remedy among others that tempt, in an order of chance. @param count of all */
-    static List<Remedy> offered(DrillFault fault, Law.Kind kind, int count, Random random) {
+    static List<Remedy> offered(DrillFault fault, ErrorSignal kind, int count, Random random) {
         List<Remedy> others = new ArrayList<>(Arrays.stream(values())
                 .filter(r -> r.tempts.contains(fault) && r.suits(kind))
                 .toList());
@@ -84,10 +84,10 @@ public enum Remedy {
         return all;
     }
 
-    private boolean suits(Law.Kind kind) {
+    private boolean suits(ErrorSignal kind) {
         return switch (this) {
-            case CHANGE_PLUGS -> kind == Law.Kind.PAIR;
-            case OTHER_EDGE -> kind == Law.Kind.EDGE;
+            case CHANGE_PLUGS -> kind.straddles();
+            case OTHER_EDGE -> kind.tracksEdge();
             default -> true;
         };
     }

@@ -38,7 +38,7 @@ public record GainUnits(double kp, double kiPerS, double kdS) {
         // A weighted mean divides by its sum: its error does not know the scale. A negative factor turns the error's
         // sign,
         // and the side to steer to turns with it.
-        double size = law.kind() == Law.Kind.ARRAY_MEAN ? 1 : Math.abs(factor);
+        double size = law.signal().isMean() ? 1 : Math.abs(factor);
         return law.withScale(to)
                 .withTarget(target)
                 .withGains(law.kp() / size, law.ki() / size, law.kd() / size)

@@ -6,7 +6,6 @@ import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.setup.ObstacleMove.Feeler;
@@ -62,7 +61,7 @@ public final class Program {
 
     /** Which way the program steers for a positive error: 1 or -1. */
     public static double steerSign(Setup setup) {
-        return setup.law().kind() == Law.Kind.PATTERN ? 1 : ErrorCurve.of(setup).steerSign();
+        return !setup.law().signal().hasError() ? 1 : ErrorCurve.of(setup).steerSign();
     }
 
     /** What it reads: the law's sensors from left to right, the emergency sensors, then red, green and blue of those that look for marks, what finds an obstacle. */

@@ -1,7 +1,6 @@
 package fahrbahn.core.law;
 
 import fahrbahn.core.check.Rounding;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options.Outer;
 import fahrbahn.core.setup.Options.Pattern;
 import fahrbahn.core.setup.Options.Step;
@@ -71,7 +70,7 @@ public final class UsualLaws {
 
     /** From dark to light in the law's numbers; of a weighted mean, half its row. */
     public static double top(Setup setup) {
-        if (setup.law().kind() == Law.Kind.ARRAY_MEAN) {
+        if (setup.law().signal().isMean()) {
             List<Sensor> row = setup.lawSensors();
             return (row.get(0).leftMm() - row.get(row.size() - 1).leftMm()) / 2;
         }

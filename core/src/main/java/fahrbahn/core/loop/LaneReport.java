@@ -40,7 +40,7 @@ public record LaneReport(
         SampledLoop loop = new SampledLoop(model);
         return new LaneReport(
                 model.speedMmPerS(),
-                law.kind() == Law.Kind.EDGE ? Math.abs(curve.rideOffsetMm()) : curve.rideOffsetMm(),
+                law.signal().tracksEdge() ? Math.abs(curve.rideOffsetMm()) : curve.rideOffsetMm(),
                 model.slopePerMm(),
                 model.turnRatePerCommand(),
                 WiggleOnset.along(loop, GainRay.PROPORTIONAL),

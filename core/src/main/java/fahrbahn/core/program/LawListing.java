@@ -84,15 +84,16 @@ final class LawListing {
     }
 
     private void decide(String base) {
-        if (law.kind() == Law.Kind.PATTERN) {
-            pattern();
-        } else {
-            error();
-            if (options.steps().isEmpty()) {
+        switch (law.steering()) {
+            case GAINS -> {
+                error();
                 graded();
-            } else {
+            }
+            case STEPS -> {
+                error();
                 staircase();
             }
+            case TABLE -> pattern();
         }
         new ReflexListing(setup, to, read).write();
         double limit = Math.min(
@@ -137,19 +138,23 @@ final class LawListing {
         to.state("error", 0);
         double[] weights = ErrorRule.weights(setup);
         to.set("previous", "error");
-        switch (law.kind()) {
+        Runnable write = switch (law.signal()) {
             case EDGE ->
-                to.set("error", "s0 - " + to.constant("TARGET", law.target(), "the reading that is steered to"));
-            case PAIR -> to.set("error", "s0 - s1");
-            case ARRAY_DIFFERENCE -> {
-                List<String> parts = new ArrayList<>();
-                for (int i = 0; i < weights.length; i++) {
-                    parts.add(number(weights[i]) + " * s" + i);
-                }
-                to.set("error", "0 + " + String.join(" + ", parts));
-            }
-            default -> mean(weights);
+                () -> to.set("error", "s0 - " + to.constant("TARGET", law.target(), "the reading that is steered to"));
+            case PAIR -> () -> to.set("error", "s0 - s1");
+            case ARRAY_DIFFERENCE -> () -> difference(weights);
+            case ARRAY_MEAN -> () -> mean(weights);
+            case PATTERN -> () -> {};
+        };
+        write.run();
+    }
+
+    private void difference(double[] weights) {
+        List<String> parts = new ArrayList<>();
+        for (int i = 0; i < weights.length; i++) {
+            parts.add(number(weights[i]) + " * s" + i);
         }
+        to.set("error", "0 + " + String.join(" + ", parts));
     }
 
     private void mean(double[] weights) {

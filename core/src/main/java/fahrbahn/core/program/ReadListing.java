@@ -30,7 +30,7 @@ final class ReadListing {
         Law law = setup.law();
         Options options = law.options();
         return !law.scale().isRaw()
-                || law.kind() == Law.Kind.ARRAY_MEAN
+                || law.signal().isMean()
                 || options.outer().isPresent()
                 || options.obstacle().isPresent()
                 || options.lost().action() != Options.LostLine.Action.NONE

@@ -4,7 +4,6 @@ import static fahrbahn.core.program.ListingBuilder.NEVER;
 import static fahrbahn.core.program.ListingBuilder.number;
 
 import fahrbahn.core.law.Program;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.LostLine.Action;
 import fahrbahn.core.setup.Setup;
@@ -45,7 +44,7 @@ final class ReflexListing {
         }
         if (stops) {
             to.state("stopped", 0);
-            boolean pattern = setup.law().kind() == Law.Kind.PATTERN;
+            boolean pattern = !setup.law().signal().hasError();
             String all = pattern ? "pattern == " + ((1 << following) - 1) : "seeing == " + following;
             to.when(all, () -> to.set("stopped", "1"));
         }
@@ -91,7 +90,7 @@ final class ReflexListing {
 
     /** On which side the line is, should it be lost now. */
     private void remember() {
-        if (setup.law().kind() != Law.Kind.PATTERN) {
+        if (setup.law().signal().hasError()) {
             to.set("last_seen", "error");
             return;
         }

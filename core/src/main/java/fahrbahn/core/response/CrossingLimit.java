@@ -1,6 +1,5 @@
 package fahrbahn.core.response;
 
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
@@ -52,7 +51,7 @@ public record CrossingLimit(double seenMm, int loops, double fastestMmPerS, doub
 
     /** Of a spot on the line, from which on its sensor sees it. */
     private static double share(Setup setup, int sensor) {
-        return setup.law().kind() == Law.Kind.PATTERN
+        return !setup.law().signal().hasError()
                 ? LineCodes.thresholdShare(
                         setup, setup.lawSensors().get(sensor), setup.law().threshold(sensor))
                 : setup.law().options().lost().seenShare();

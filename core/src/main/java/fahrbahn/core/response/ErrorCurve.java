@@ -60,7 +60,7 @@ public final class ErrorCurve {
         besideMm = sensors.stream()
                 .mapToDouble(s -> pitchFactor * (s.leftMm() - middle))
                 .toArray();
-        rideOffsetMm = law.kind() == Law.Kind.EDGE ? edgeRide() : levelRide();
+        rideOffsetMm = law.signal().tracksEdge() ? edgeRide() : levelRide();
     }
 
     /**
@@ -69,7 +69,7 @@ public final class ErrorCurve {
      */
     public static ErrorCurve of(Setup setup) {
         ErrorCurve curve = new ErrorCurve(setup, 1);
-        if (setup.law().kind() == Law.Kind.ARRAY_MEAN && curve.flat()) {
+        if (setup.law().signal().isMean() && curve.flat()) {
             refuse(setup, curve);
         }
         return curve;

@@ -1,6 +1,7 @@
 package fahrbahn.core.response;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -11,7 +12,7 @@ import java.util.List;
  * through this one rule. Allocates nothing after it is made; has no state, so threads may share it.
  */
 public final class ErrorRule {
-    private final Law.Kind kind;
+    private final ErrorSignal signal;
     private final double target;
     private final double[] weights;
     private final LineShare lineShare;
@@ -20,7 +21,7 @@ public final class ErrorRule {
     private ErrorRule(Setup setup) {
         Law law = setup.law();
         List<Sensor> sensors = setup.lawSensors();
-        kind = law.kind();
+        signal = law.signal();
         target = law.target();
         weights = weights(setup);
         lineShare = new LineShare(setup, sensors);
@@ -29,10 +30,10 @@ public final class ErrorRule {
 
     /** @throws BadValueException for the pattern law, which makes no error */
     public static ErrorRule of(Setup setup) {
-        if (setup.law().kind() == Law.Kind.PATTERN) {
+        if (!setup.law().signal().hasError()) {
             throw new BadValueException(
                     "law.kind",
-                    Law.Kind.PATTERN.word(),
+                    ErrorSignal.PATTERN.word(),
                     "a law with an error: a pattern law steers by its table and has neither gain nor slope");
         }
         return new ErrorRule(setup);
@@ -41,19 +42,18 @@ public final class ErrorRule {
     /** Of the law's sensors, left to right: those it has been given, or the usual ones. */
     public static double[] weights(Setup setup) {
         Law law = setup.law();
-        return law.options().weights().isEmpty() || !law.kind().array()
-                ? usualWeights(law.kind(), setup.lawSensors())
+        return law.options().weights().isEmpty() || !law.signal().wholeRow()
+                ? usualWeights(law.signal(), setup.lawSensors())
                 : law.options().weights().stream().mapToDouble(w -> w).toArray();
     }
 
     /** Places in mm for the mean; 1, 2, 3 ... outward for the difference, nothing in an odd middle. */
-    private static double[] usualWeights(Law.Kind kind, List<Sensor> sensors) {
+    private static double[] usualWeights(ErrorSignal signal, List<Sensor> sensors) {
         int count = sensors.size();
         double[] weights = new double[count];
         for (int i = 0; i < count; i++) {
             int outward = Math.abs(count - 1 - 2 * i) / 2 + (count % 2 == 0 ? 1 : 0);
-            weights[i] =
-                    kind == Law.Kind.ARRAY_MEAN ? sensors.get(i).leftMm() : Integer.signum(count - 1 - 2 * i) * outward;
+            weights[i] = signal.isMean() ? sensors.get(i).leftMm() : Integer.signum(count - 1 - 2 * i) * outward;
         }
         return weights;
     }
@@ -63,13 +63,13 @@ public final class ErrorRule {
      * @param whenUnseen the answer of a weighted mean while no sensor sees the line, where its sum is too small to divide by
      */
     public double error(double[] scaled, double whenUnseen) {
-        if (kind == Law.Kind.EDGE) {
-            return scaled[0] - target;
-        }
-        if (kind == Law.Kind.PAIR) {
-            return scaled[0] - scaled[1];
-        }
-        return kind == Law.Kind.ARRAY_DIFFERENCE ? difference(scaled) : mean(scaled, whenUnseen);
+        return switch (signal) {
+            case EDGE -> scaled[0] - target;
+            case PAIR -> scaled[0] - scaled[1];
+            case ARRAY_DIFFERENCE -> difference(scaled);
+            case ARRAY_MEAN -> mean(scaled, whenUnseen);
+            case PATTERN -> throw new IllegalStateException("a pattern makes no error");
+        };
     }
 
     private double difference(double[] scaled) {

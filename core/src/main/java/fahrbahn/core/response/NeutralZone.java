@@ -1,6 +1,5 @@
 package fahrbahn.core.response;
 
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
@@ -18,7 +17,7 @@ public record NeutralZone(double units, CurveFeatures.Range mm) {
 
     /** Empty for a law that steers at once. */
     public static Optional<NeutralZone> of(Setup setup) {
-        if (setup.law().kind() == Law.Kind.PATTERN) {
+        if (!setup.law().signal().hasError()) {
             return ofPatterns(setup);
         }
         ErrorCurve curve = ErrorCurve.of(setup);

@@ -1,6 +1,6 @@
 package fahrbahn.core.response;
 
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
@@ -27,8 +27,8 @@ public record PairShares(
 
     /** Inmost first; empty for laws that make no error of a row. */
     public static List<PairShares> of(Setup setup) {
-        Law.Kind kind = setup.law().kind();
-        if (kind != Law.Kind.ARRAY_MEAN && kind != Law.Kind.ARRAY_DIFFERENCE) {
+        ErrorSignal kind = setup.law().signal();
+        if (!kind.weighted()) {
             return List.of();
         }
         List<Sensor> row = setup.lawSensors();
@@ -73,7 +73,7 @@ public record PairShares(
     private static double term(Setup setup, List<Sensor> row, double[] weights, int i, double offsetMm) {
         Sensor sensor = row.get(i);
         double coverage = Spot.coverage(offsetMm + sensor.leftMm(), setup.line().widthMm(), sensor.spotSigmaMm());
-        if (setup.law().kind() == Law.Kind.ARRAY_MEAN) {
+        if (setup.law().signal().isMean()) {
             return weights[i] * coverage;
         }
         double ground = setup.line().polarity().ground(sensor);

@@ -2,7 +2,6 @@ package fahrbahn.core.runlog;
 
 import fahrbahn.core.check.Text;
 import fahrbahn.core.response.ErrorCurve;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -74,12 +73,12 @@ public final class LogFaults {
         boolean rides = fit.isPresent() || figures.wiggle().isPresent();
         List<Found> readings = ReadingFaults.of(log, setup, rides);
         boolean stuck = readings.stream().anyMatch(f -> f.fault() == Fault.STUCK_SENSOR);
-        if (setup.law().kind() != Law.Kind.PATTERN && !stuck) {
+        if (setup.law().signal().hasError() && !stuck) {
             wrongWay();
         }
         found.addAll(readings);
         loop();
-        if (setup.law().kind() != Law.Kind.PATTERN) {
+        if (setup.law().signal().hasError()) {
             unevenWheels();
             battery();
             lag();

@@ -2,7 +2,6 @@ package fahrbahn.core.runlog;
 
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import java.util.Arrays;
 import java.util.Optional;
@@ -57,7 +56,7 @@ public record LogFit(Told lagS, Told delayS, Told speedMmPerS, Told slopeShare, 
 
     /** Empty when the log has no error or no steering, or too little of it to tell. */
     public static Optional<LogFit> of(RunLog log, Setup setup) {
-        if (setup.law().kind() == Law.Kind.PATTERN) {
+        if (!setup.law().signal().hasError()) {
             return Optional.empty();
         }
         Optional<double[]> error = log.column(RunLog.Column.ERROR);

@@ -2,7 +2,6 @@ package fahrbahn.core.runlog;
 
 import fahrbahn.core.check.Text;
 import fahrbahn.core.response.Spot;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -178,7 +177,7 @@ final class ReadingFaults {
                 return;
             }
         }
-        if (setup.law().kind() == Law.Kind.PAIR && sensors.size() == 2) {
+        if (setup.law().signal().straddles() && sensors.size() == 2) {
             astride(sensors);
         }
     }

@@ -11,15 +11,13 @@ public record Setup(Robot robot, Line line, Law law) {
 
     public Setup {
         List<Sensor> following = following(robot, law);
-        int needed = law.kind().leastSensors();
+        int needed = law.signal().leastSensors();
         Check.require(
                 following.size() >= needed,
                 "robot.sensors",
                 following.size(),
-                "at least " + needed + " for the law '" + law.kind().word() + "', emergency sensors not counted");
-        if (law.kind() != Law.Kind.EDGE) {
-            checkOrder(law.kind() == Law.Kind.PAIR ? ends(following) : following);
-        }
+                "at least " + needed + " for the law '" + law.signal().word() + "', emergency sensors not counted");
+        checkOrder(law.signal().of(following));
         checkOptions(law, following.size());
         law.options().turnMarks().ifPresent(marks -> checkMarks(robot, marks));
         law.options().obstacle().ifPresent(move -> checkObstacle(robot, move));
@@ -78,14 +76,14 @@ public record Setup(Robot robot, Line line, Law law) {
 
     private static void checkOptions(Law law, int sensors) {
         Options options = law.options();
-        if (law.kind().array() && !options.weights().isEmpty()) {
+        if (law.signal().wholeRow() && !options.weights().isEmpty()) {
             Check.require(
                     options.weights().size() == sensors,
                     "law.weights",
                     options.weights().size(),
                     "one for each of the " + sensors + " sensors that follow the line");
         }
-        if (law.kind() == Law.Kind.PATTERN) {
+        if (!law.signal().hasError()) {
             Check.require(!options.patterns().isEmpty(), "law.patterns", 0, "one or more, or the robot never steers");
             Check.require(
                     options.thresholds().isEmpty() || options.thresholds().size() == sensors,
@@ -123,17 +121,12 @@ public record Setup(Robot robot, Line line, Law law) {
 
     /** The sensors the law follows the line with, left to right. */
     public List<Sensor> lawSensors() {
-        List<Sensor> following = following(robot, law);
-        return switch (law.kind()) {
-            case EDGE -> following.subList(0, 1);
-            case PAIR -> ends(following);
-            case ARRAY_MEAN, ARRAY_DIFFERENCE, PATTERN -> following;
-        };
+        return law.signal().of(following(robot, law));
     }
 
     /** All that follow the line where a whole row does, left to right, whatever the law is. */
     public List<Sensor> row() {
-        return following(robot, law.withKind(Law.Kind.PATTERN));
+        return following(robot, law.withSignal(ErrorSignal.PATTERN));
     }
 
     /** The two emergency sensors, left and right, of a law that has them; else empty. */
@@ -169,7 +162,7 @@ public record Setup(Robot robot, Line line, Law law) {
                 .orElse(List.of());
         List<Sensor> others =
                 all.stream().filter(s -> !lookers.contains(s.name())).toList();
-        return law.kind().array() || others.size() < law.kind().leastSensors() ? List.copyOf(all) : others;
+        return law.signal().wholeRow() || others.size() < law.signal().leastSensors() ? List.copyOf(all) : others;
     }
 
     private static Sensor named(Robot robot, String field, String name) {
@@ -177,10 +170,6 @@ public record Setup(Robot robot, Line line, Law law) {
                 .filter(s -> s.name().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new BadValueException(field, "\"" + name + "\"", "the name of a sensor"));
-    }
-
-    private static List<Sensor> ends(List<Sensor> sensors) {
-        return List.of(sensors.get(0), sensors.get(sensors.size() - 1));
     }
 
     /** How far ahead of the turning point the law's sensors sit, mm; the mean where they differ. */

@@ -79,7 +79,7 @@ public final class SetupDifference {
                 after.line().tightestRadiusMm());
         Law lawA = before.law();
         Law lawB = after.law();
-        add(found, Aspect.LAW, "law", lawA.kind().word(), lawB.kind().word());
+        add(found, Aspect.LAW, "law", lawA.signal().word(), lawB.signal().word());
         add(found, Aspect.LAW, "edge", lawA.side().word(), lawB.side().word());
         add(found, Aspect.LAW, "scale", lawA.scale().word(), lawB.scale().word());
         add(found, Aspect.LAW, "target", lawA.target(), lawB.target());

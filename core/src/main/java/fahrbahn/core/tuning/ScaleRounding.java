@@ -3,7 +3,6 @@ package fahrbahn.core.tuning;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.response.ErrorCurve;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.twin.Ensemble;
@@ -39,7 +38,7 @@ public record ScaleRounding(double stepReadings, double stepMm, double noiseTime
                 .orElseThrow();
         double step = weakest.contrast() / top;
         double now = scatter(weakest, 0);
-        double perMm = setup.law().kind() == Law.Kind.PATTERN
+        double perMm = !setup.law().signal().hasError()
                 ? Double.NaN
                 : ErrorCurve.of(setup).slopePerMm();
         return Optional.of(new ScaleRounding(

@@ -24,7 +24,7 @@ public final class SensorHeight {
                 .withChassis(robot.chassis().withSensorHeightMm(heightMm));
         Law law = setup.law();
         // In the sensor's own numbers the target moves with the light; in any other scale light is what it was.
-        boolean single = law.kind() == Law.Kind.EDGE && law.scale().isRaw();
+        boolean single = law.signal().tracksEdge() && law.scale().isRaw();
         double dark = setup.lawSensors().get(0).dark();
         return setup.withRobot(moved)
                 .withLaw(single ? law.withTarget(dark + (law.target() - dark) / (share * share)) : law);

@@ -2,7 +2,6 @@ package fahrbahn.core.tuning;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.law.Program;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
@@ -88,7 +87,7 @@ public record Unscaled(double groundSteering, double gapMm, double asideMm, doub
 
     /** Whether a law's sensors are compared with each other at all. */
     public static boolean matters(Setup setup) {
-        return setup.law().kind() != Law.Kind.EDGE && setup.lawSensors().size() > 1;
+        return !setup.law().signal().tracksEdge() && setup.lawSensors().size() > 1;
     }
 
     /** Remembers where the law's point was at the end of the gap. */

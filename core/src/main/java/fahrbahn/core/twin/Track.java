@@ -5,7 +5,6 @@ import fahrbahn.core.check.Check;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.setup.Channel;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
@@ -59,7 +58,7 @@ public final class Track {
                 .average()
                 .orElseThrow();
         views.addAll(views(cells));
-        if (setup.law().kind() == Law.Kind.PATTERN) {
+        if (!setup.law().signal().hasError()) {
             rideOffsetMm = 0;
             usableBandMm = (setup.lawSensors().get(0).leftMm()
                             - setup.lawSensors()
@@ -202,7 +201,7 @@ public final class Track {
     /** The same track for a setup that differs in gains, steps or speed only; nothing is painted anew. */
     void checkSameSight(Setup other) {
         boolean sameSensors = setup.robot().sensors().equals(other.robot().sensors())
-                && setup.law().kind() == other.law().kind()
+                && setup.law().signal() == other.law().signal()
                 && setup.law().options().outer().equals(other.law().options().outer())
                 && setup.markSensors().equals(other.markSensors());
         if (!sameSensors || !setup.line().equals(other.line())) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Limits;
@@ -81,9 +82,9 @@ class ControllerTest {
     @Test
     void patternsSteerByTheirTableAndKeepTheSteeringForOthers() {
         List<Pattern> table = List.of(new Pattern("010", 0), new Pattern("100", 35), new Pattern("001", -35));
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 3, 14);
+        Setup row = Setups.row(ErrorSignal.ARRAY_MEAN, 3, 14);
         Setup setup = row.withLaw(
-                row.law().withOptions(Options.PLAIN.withPatterns(table)).withKind(Law.Kind.PATTERN));
+                row.law().withOptions(Options.PLAIN.withPatterns(table)).withSignal(ErrorSignal.PATTERN));
         Controller pattern = new Controller(setup, 1);
         assertThat(steering(pattern, 10, 90, 90)).isEqualTo(35);
         assertThat(steering(pattern, 90, 90, 90)).as("000 is not in the table").isEqualTo(35);
@@ -118,8 +119,8 @@ class ControllerTest {
 
     @Test
     void emergencySensorsOverruleTheLawUnlessBothMeetTheLine() {
-        Setup row = Setups.row(Law.Kind.ARRAY_DIFFERENCE, 5, 14);
-        Law law = row.law().withKind(Law.Kind.PAIR).withGains(0.5, 0, 0);
+        Setup row = Setups.row(ErrorSignal.ARRAY_DIFFERENCE, 5, 14);
+        Law law = row.law().withSignal(ErrorSignal.PAIR).withGains(0.5, 0, 0);
         Setup setup = row.withLaw(law.withOptions(Options.PLAIN.withOuter(new Outer("s0", "s4", 70))));
         assertThat(setup.lawSensors()).extracting(Sensor::name).containsExactly("s1", "s3");
         Controller watched = new Controller(setup, -1);

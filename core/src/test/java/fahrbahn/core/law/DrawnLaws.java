@@ -4,6 +4,7 @@ import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
@@ -35,16 +36,16 @@ import java.util.Random;
 public final class DrawnLaws {
     private DrawnLaws() {}
 
-    private static Options options(Random random, Law.Kind kind, int sensors, double full, double top) {
+    private static Options options(Random random, ErrorSignal kind, int sensors, double full, double top) {
         Options options = Options.PLAIN;
-        if (kind.array() && kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
+        if (kind.wholeRow() && kind.hasError() && random.nextInt(3) == 0) {
             List<Double> weights = new ArrayList<>();
             for (int i = 0; i < sensors; i++) {
                 weights.add((sensors - 1 - 2 * i) * (1 + random.nextDouble()));
             }
             options = options.withWeights(weights);
         }
-        if (kind != Law.Kind.PATTERN && random.nextInt(3) == 0) {
+        if (kind.hasError() && random.nextInt(3) == 0) {
             List<Step> steps = new ArrayList<>();
             double above = random.nextBoolean() ? 0 : 0.1 * top * random.nextDouble();
             for (int i = 0; i < 1 + random.nextInt(3); i++) {
@@ -53,7 +54,7 @@ public final class DrawnLaws {
             }
             options = options.withSteps(steps, random.nextBoolean() ? 0 : 0.05 * top);
         }
-        if (kind == Law.Kind.PATTERN) {
+        if (!kind.hasError()) {
             List<Pattern> patterns = new ArrayList<>();
             for (int number = 0; number < 1 << sensors; number++) {
                 if (random.nextInt(4) > 0) {
@@ -173,7 +174,7 @@ public final class DrawnLaws {
         return new Extent(unit == Extent.Unit.MS ? 40 * random.nextDouble() : 6 * random.nextDouble(), unit);
     }
 
-    public static Setup drawn(Random random, Law.Kind kind) {
+    public static Setup drawn(Random random, ErrorSignal kind) {
         int sensors = switch (kind) {
             case EDGE -> 1;
             case PAIR -> 2;
@@ -197,7 +198,7 @@ public final class DrawnLaws {
             row.add(0, sensor("far left", 70, dark, light, darkReadsHigh));
             row.add(sensor("far right", -70, dark, light, darkReadsHigh));
         }
-        if (options.turnMarks().isPresent() && !kind.array()) {
+        if (options.turnMarks().isPresent() && !kind.wholeRow()) {
             row.add(0, sensor("colour left", 90, dark, light, darkReadsHigh));
             row.add(sensor("colour right", -90, dark, light, darkReadsHigh));
         } else if (options.turnMarks().isPresent()) {

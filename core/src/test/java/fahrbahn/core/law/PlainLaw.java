@@ -58,14 +58,14 @@ final class PlainLaw {
             }
         });
         // Those that look for marks do not follow where one or two others do.
-        int needed = law.kind() == Law.Kind.EDGE ? 1 : law.kind() == Law.Kind.PAIR ? 2 : 99;
+        int needed = law.signal().tracksEdge() ? 1 : law.signal().straddles() ? 2 : 99;
         options.turnMarks().ifPresent(m -> {
             if (others.size() - 2 >= needed) {
                 others.removeIf(s -> s.name().equals(m.left().sensor())
                         || s.name().equals(m.right().sensor()));
             }
         });
-        row = switch (law.kind()) {
+        row = switch (law.signal()) {
             case EDGE -> List.of(others.get(0));
             case PAIR -> List.of(others.get(0), others.get(others.size() - 1));
             default -> others;
@@ -116,7 +116,7 @@ final class PlainLaw {
             byMarks(marksSay);
             return;
         }
-        double wanted = law.kind() == Law.Kind.PATTERN ? byPattern(readings) : byError(readings);
+        double wanted = !law.signal().hasError() ? byPattern(readings) : byError(readings);
         wanted = reflexes(readings, wanted, seconds);
         double most = Math.min(
                 options.limits().steering(),
@@ -202,7 +202,7 @@ final class PlainLaw {
     }
 
     private double error(Map<String, Double> readings, double before) {
-        switch (law.kind()) {
+        switch (law.signal()) {
             case EDGE:
                 return inLawsNumbers(row.get(0), readings.get(row.get(0).name())) - law.target();
             case PAIR:
@@ -236,7 +236,7 @@ final class PlainLaw {
         if (!options.weights().isEmpty()) {
             return options.weights().get(i);
         }
-        if (law.kind() == Law.Kind.ARRAY_MEAN) {
+        if (law.signal().isMean()) {
             return row.get(i).leftMm();
         }
         // 1, 2, 3 ... outward, nothing in an odd middle.
@@ -252,7 +252,7 @@ final class PlainLaw {
      */
     private boolean errorIsPositiveLeftOfPath() {
         boolean groundReadsHigh = !lineReadsHigh;
-        switch (law.kind()) {
+        switch (law.signal()) {
             case EDGE:
                 return (law.side() == Side.LEFT) == groundReadsHigh;
             case ARRAY_MEAN:
@@ -264,7 +264,7 @@ final class PlainLaw {
 
     /** Whether sensors on the left count positive, as they do unless weights are given the other way round. */
     private boolean heaviestLeft() {
-        return law.kind() == Law.Kind.PAIR || law.kind() == Law.Kind.EDGE || weight(0) > weight(row.size() - 1);
+        return law.signal().straddles() || law.signal().tracksEdge() || weight(0) > weight(row.size() - 1);
     }
 
     /** Goes up a stair as soon as the error is above it, and down only when it has come back by the hysteresis. */
@@ -314,9 +314,8 @@ final class PlainLaw {
                 row.stream().filter(s -> onLine(s, readings.get(s.name()))).count();
         boolean leftOne = !corner.isEmpty() && met(corner.get(0), readings);
         boolean rightOne = !corner.isEmpty() && met(corner.get(1), readings);
-        boolean all = law.kind() == Law.Kind.PATTERN
-                ? bits(readings).indexOf("0") < 0
-                : row.size() > 1 && seeing == row.size();
+        boolean all =
+                !law.signal().hasError() ? bits(readings).indexOf("0") < 0 : row.size() > 1 && seeing == row.size();
         if (options.limits().stopsOnAll() && all) {
             standsStill = true;
         }
@@ -338,7 +337,7 @@ final class PlainLaw {
         }
         Options.LostLine lost = options.lost();
         if (seeing > 0 || lost.action() == Options.LostLine.Action.NONE) {
-            if (law.kind() == Law.Kind.PATTERN) {
+            if (!law.signal().hasError()) {
                 lostTowards = wanted > 0 ? "left" : wanted < 0 ? "right" : "nowhere";
                 lostOverGap = wanted == 0;
             } else {

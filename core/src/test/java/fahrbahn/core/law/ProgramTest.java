@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Repeated;
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Setup;
 import java.util.Map;
 import java.util.Random;
@@ -20,8 +20,8 @@ class ProgramTest extends Repeated {
     private static final int TICKS = 120;
 
     @ParameterizedTest
-    @EnumSource(Law.Kind.class)
-    void doesWhatTheSecondProgramDoes(Law.Kind kind) {
+    @EnumSource(ErrorSignal.class)
+    void doesWhatTheSecondProgramDoes(ErrorSignal kind) {
         int setups = times(30, 120);
         Random random = new Random(kind.ordinal() + 70);
         double steered = 0;

@@ -73,7 +73,7 @@ class WiggleOnsetTest {
         Setup percent = Setups.edge();
         Law law = percent.law();
         Setup permille = percent.withLaw(
-                new Law(law.kind(), law.side(), Scale.PERMILLE, 500, law.kp(), 0, 0, law.baseCommand()));
+                new Law(law.signal(), law.side(), Scale.PERMILLE, 500, law.kp(), 0, 0, law.baseCommand()));
         assertThat(onset(permille).orElseThrow().kp())
                 .isCloseTo(onset(percent).orElseThrow().kp() / 10, within(1e-6));
         assertThat(onset(permille).orElseThrow().periodS())

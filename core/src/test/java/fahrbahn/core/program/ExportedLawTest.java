@@ -10,7 +10,7 @@ import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.DrawnLaws;
 import fahrbahn.core.law.Program;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import java.lang.reflect.Constructor;
@@ -52,7 +52,7 @@ class ExportedLawTest extends Repeated {
 
     @BeforeAll
     void draw() {
-        for (Law.Kind kind : Law.Kind.values()) {
+        for (ErrorSignal kind : ErrorSignal.values()) {
             Random random = new Random(kind.ordinal() + 900);
             for (int i = 0; i < times(6, 44); i++) {
                 cases.add(drawn(random, DrawnLaws.drawn(random, kind)));

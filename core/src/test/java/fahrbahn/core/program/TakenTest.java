@@ -15,6 +15,7 @@ import fahrbahn.core.job.Job;
 import fahrbahn.core.law.DrawnLaws;
 import fahrbahn.core.program.HandOver.Change;
 import fahrbahn.core.review.TwoOnOneTable;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Scale;
@@ -147,10 +148,10 @@ class TakenTest extends Repeated {
     }
 
     private static Setup withMarks(Random random) {
-        Setup setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
+        Setup setup = DrawnLaws.drawn(random, ErrorSignal.PAIR);
         while (setup.law().options().turnMarks().isEmpty()
                 || setup.robot().drive().fullCommand() < 100) {
-            setup = DrawnLaws.drawn(random, Law.Kind.PAIR);
+            setup = DrawnLaws.drawn(random, ErrorSignal.PAIR);
         }
         return setup;
     }
@@ -265,7 +266,7 @@ class TakenTest extends Repeated {
         assertThat(last.since(Taken.of(PAIR.withLaw(PAIR.law().withGains(0.2371, 0, 0.854)), Grain.TWO)))
                 .as("too little to be typed")
                 .isEmpty();
-        Setup edge = PAIR.withLaw(PAIR.law().withKind(fahrbahn.core.setup.Law.Kind.EDGE));
+        Setup edge = PAIR.withLaw(PAIR.law().withSignal(fahrbahn.core.setup.ErrorSignal.EDGE));
         assertThat(last.since(Taken.of(edge, Grain.TWO)))
                 .as("a target is new, the second sensor's levels are gone")
                 .anyMatch(c -> c.name().equals("TARGET") && Double.isNaN(c.before()))

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Setup;
@@ -63,7 +63,7 @@ class CurveFeaturesTest {
     @ParameterizedTest
     @CsvSource({"3, 14", "5, 9", "8, 9", "16, 7"})
     void rowsRideInTheirMiddleAndTheirErrorGrowsOutward(int sensors, double pitchMm) {
-        for (Law.Kind kind : List.of(Law.Kind.ARRAY_MEAN, Law.Kind.ARRAY_DIFFERENCE)) {
+        for (ErrorSignal kind : List.of(ErrorSignal.ARRAY_MEAN, ErrorSignal.ARRAY_DIFFERENCE)) {
             ErrorCurve curve = ErrorCurve.of(Setups.row(kind, sensors, pitchMm));
             assertThat(curve.rideOffsetMm()).as("%s of %d", kind, sensors).isCloseTo(0, within(1e-6));
             assertThat(curve.leadMm()).isCloseTo(55, within(1e-6));
@@ -77,7 +77,7 @@ class CurveFeaturesTest {
     /** A weighted mean of places tells the place: sensors much closer than the line is wide leave a slope of -1 mm per mm. */
     @Test
     void meanOfADenseRowIsTheOffsetItself() {
-        ErrorCurve curve = ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, 16, 5));
+        ErrorCurve curve = ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_MEAN, 16, 5));
         for (double offset = -20; offset <= 20; offset += 4) {
             assertThat(curve.errorAt(offset)).isCloseTo(-offset, within(0.01));
         }
@@ -88,9 +88,9 @@ class CurveFeaturesTest {
 
     @Test
     void aCoarseRowRipplesMoreThanADenseOne() {
-        double dense = CurveFeatures.of(ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, 9, 8)))
+        double dense = CurveFeatures.of(ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_MEAN, 9, 8)))
                 .ripplePercent();
-        double coarse = CurveFeatures.of(ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, 3, 24)))
+        double coarse = CurveFeatures.of(ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_MEAN, 3, 24)))
                 .ripplePercent();
         assertThat(coarse).isGreaterThan(dense);
     }
@@ -98,7 +98,7 @@ class CurveFeaturesTest {
     /** The difference with weights 1 and -1 on the outer two of three is a pair. */
     @Test
     void differenceOfThreeIsThePairOfItsEnds() {
-        ErrorCurve row = ErrorCurve.of(Setups.row(Law.Kind.ARRAY_DIFFERENCE, 3, 12));
+        ErrorCurve row = ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_DIFFERENCE, 3, 12));
         ErrorCurve pair = ErrorCurve.of(pairAt(24));
         for (double offset = -20; offset <= 20; offset += 2.3) {
             assertThat(row.errorAt(offset)).isCloseTo(pair.errorAt(offset), within(1e-9));
@@ -109,7 +109,7 @@ class CurveFeaturesTest {
     /** Priority factors: an outer pair that counts three times as much steepens the outer part of the curve alone. */
     @Test
     void weightsActOnTheSensorsTheyBelongTo() {
-        Setup plain = Setups.row(Law.Kind.ARRAY_DIFFERENCE, 5, 12);
+        Setup plain = Setups.row(ErrorSignal.ARRAY_DIFFERENCE, 5, 12);
         Setup heavy = plain.withLaw(
                 plain.law().withOptions(plain.law().options().withWeights(List.of(6.0, 1.0, 0.0, -1.0, -6.0))));
         ErrorCurve usual = ErrorCurve.of(plain);
@@ -120,7 +120,7 @@ class CurveFeaturesTest {
 
     @Test
     void leadOfUnequalSensorsIsThatOfThoseThatSeeTheEdge() {
-        Setup row = Setups.row(Law.Kind.ARRAY_DIFFERENCE, 5, 12);
+        Setup row = Setups.row(ErrorSignal.ARRAY_DIFFERENCE, 5, 12);
         // The outer two do not see the edges of a 24 mm line from the middle: moving them ahead changes nothing.
         Setup arrow = row.withRobot(row.robot()
                 .withSensor(0, row.robot().sensors().get(0).withPlace(80, 24))
@@ -137,11 +137,11 @@ class CurveFeaturesTest {
 
     @Test
     void aPatternLawHasNoErrorCurve() {
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 3, 12);
+        Setup row = Setups.row(ErrorSignal.ARRAY_MEAN, 3, 12);
         var patterns = List.of(new fahrbahn.core.setup.Options.Pattern("010", 0));
         Setup pattern = row.withLaw(row.law()
                 .withOptions(row.law().options().withPatterns(patterns))
-                .withKind(Law.Kind.PATTERN));
+                .withSignal(ErrorSignal.PATTERN));
         assertThatThrownBy(() -> ErrorCurve.of(pattern))
                 .isInstanceOf(BadValueException.class)
                 .hasMessageContaining("law.kind is pattern");

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Setup;
@@ -76,16 +76,16 @@ class ErrorCurveTest {
     @ValueSource(ints = {3, 5, 7})
     void aMeanWithoutASlopeIsRefusedWithThePitchThatWouldDo(int sensors) {
         double width = Setups.edge().line().widthMm();
-        Setup wide = Setups.row(Law.Kind.ARRAY_MEAN, sensors, 1.25 * width);
+        Setup wide = Setups.row(ErrorSignal.ARRAY_MEAN, sensors, 1.25 * width);
         String refusal = Assertions.catchThrowableOfType(BadValueException.class, () -> ErrorCurve.of(wide))
                 .getMessage();
         assertThat(refusal).contains("pitchMm is 30", "at most ", "from sensor to sensor", "law of patterns");
         double most = Double.parseDouble(refusal.replaceAll(".*at most ([0-9.]+) mm.*", "$1"));
         assertThat(most).isBetween(width, 1.2 * width);
-        ErrorCurve closer = ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, sensors, most));
+        ErrorCurve closer = ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_MEAN, sensors, most));
         assertThat(closer.slopePerMm()).isNotZero();
         assertThat(closer.flat()).isFalse();
-        assertThatThrownBy(() -> ErrorCurve.of(Setups.row(Law.Kind.ARRAY_MEAN, sensors, most + 0.2)))
+        assertThatThrownBy(() -> ErrorCurve.of(Setups.row(ErrorSignal.ARRAY_MEAN, sensors, most + 0.2)))
                 .isInstanceOf(BadValueException.class);
     }
 

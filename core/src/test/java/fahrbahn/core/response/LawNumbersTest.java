@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Pattern;
@@ -49,8 +50,8 @@ class LawNumbersTest {
     }
 
     private static Setup patterns(Pattern... table) {
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 3, 20);
-        Law law = row.law().withTarget(50).withKind(Law.Kind.PATTERN);
+        Setup row = Setups.row(ErrorSignal.ARRAY_MEAN, 3, 20);
+        Law law = row.law().withTarget(50).withSignal(ErrorSignal.PATTERN);
         return row.withLaw(law.withOptions(law.options().withPatterns(List.of(table))));
     }
 
@@ -66,7 +67,7 @@ class LawNumbersTest {
     /** By hand: pairs at 10 and 30 mm over a line of 24 mm; in the middle only the inner one sees an edge. */
     @Test
     void innerPairsGiveTheSlopeAndOuterOnesTheReach() {
-        for (Law.Kind kind : List.of(Law.Kind.ARRAY_DIFFERENCE, Law.Kind.ARRAY_MEAN)) {
+        for (ErrorSignal kind : List.of(ErrorSignal.ARRAY_DIFFERENCE, ErrorSignal.ARRAY_MEAN)) {
             List<PairShares> shares = PairShares.of(Setups.row(kind, 4, 20));
             assertThat(shares).extracting(PairShares::left).containsExactly("s1", "s0");
             assertThat(shares).extracting(PairShares::beside).containsExactly(10.0, 30.0);

@@ -3,7 +3,6 @@ package fahrbahn.core.runlog;
 import fahrbahn.core.Setups;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.LaneReport;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
@@ -181,7 +180,7 @@ final class PlantedLogs {
         private Setup drawn(SplittableRandom random) {
             while (true) {
                 Setup setup = PlantedLogs.sound(random);
-                boolean pair = setup.law().kind() == Law.Kind.PAIR;
+                boolean pair = setup.law().signal().straddles();
                 // One sensor on its edge holds its target in any light: only two tell that their levels are not the
                 // table's.
                 boolean fits = this == SWAPPED || this == LEVELS ? pair : this != WRONG_EDGE || !pair;

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class BoundsTest {
     private static final Sensor SENSOR = new Sensor("left", 60, 10, 3, 200, 700, 3, 1, Channel.ALL);
     private static final Drive DRIVE = new Drive(120, 500, 0.05, Mixing.DIFFERENCE, 100);
-    private static final Law LAW = new Law(Law.Kind.EDGE, Side.LEFT, Scale.PERCENT, 50, 0.5, 0, 1, 40);
+    private static final Law LAW = new Law(ErrorSignal.EDGE, Side.LEFT, Scale.PERCENT, 50, 0.5, 0, 1, 40);
 
     private static Arguments field(String name, double most, DoubleConsumer make) {
         return Arguments.of(name, most, make);

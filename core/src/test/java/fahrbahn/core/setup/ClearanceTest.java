@@ -67,11 +67,11 @@ class ClearanceTest {
     void everyPresetMakesARowOfAnySize(SensorPreset preset) {
         for (int count = 1; count <= 16; count++) {
             Setup pair = Setups.pair();
-            Law.Kind kind = count == 1 ? Law.Kind.EDGE : count == 2 ? Law.Kind.PAIR : Law.Kind.ARRAY_MEAN;
+            ErrorSignal kind = count == 1 ? ErrorSignal.EDGE : count == 2 ? ErrorSignal.PAIR : ErrorSignal.ARRAY_MEAN;
             Setup setup = new Setup(
                     pair.robot().withSensors(preset.row(count, 60, 19)),
                     pair.line(),
-                    pair.law().withKind(kind).withScale(Scale.PERCENT).withTarget(50));
+                    pair.law().withSignal(kind).withScale(Scale.PERCENT).withTarget(50));
             assertThat(setup.robot().sensors()).hasSize(count);
             double middle =
                     setup.robot().sensors().stream().mapToDouble(Sensor::leftMm).sum();

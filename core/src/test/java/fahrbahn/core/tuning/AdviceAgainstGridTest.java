@@ -7,7 +7,7 @@ import fahrbahn.core.Setups;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.law.UsualLaws;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
@@ -39,7 +39,7 @@ class AdviceAgainstGridTest extends Repeated {
                 robots.add(drawn);
                 continue;
             }
-            Law.Kind law = kind == 1 ? Law.Kind.ARRAY_DIFFERENCE : Law.Kind.ARRAY_MEAN;
+            ErrorSignal law = kind == 1 ? ErrorSignal.ARRAY_DIFFERENCE : ErrorSignal.ARRAY_MEAN;
             Setup row = Setups.row(law, random.nextInt(4, 9), random.nextDouble(8, 13));
             double lead = drawn.robot().sensors().get(0).forwardMm();
             robots.add(drawn.withRobot(drawn.robot()

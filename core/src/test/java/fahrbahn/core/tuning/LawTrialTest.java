@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.law.UsualLaws;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Setup;
@@ -39,10 +39,10 @@ class LawTrialTest {
     @ParameterizedTest
     @CsvSource({"4", "5", "6"})
     void aRowByTheTableOfItsMiddles(int sensors) {
-        Setup row = gentle(Setups.row(Law.Kind.ARRAY_MEAN, sensors, 11));
+        Setup row = gentle(Setups.row(ErrorSignal.ARRAY_MEAN, sensors, 11));
         Options table = Options.PLAIN.withPatterns(UsualLaws.patterns(row));
         Setup pattern = row.withLaw(
-                row.law().withOptions(table).withKind(Law.Kind.PATTERN).withTarget(50));
+                row.law().withOptions(table).withSignal(ErrorSignal.PATTERN).withTarget(50));
         LawTrial trial = LawTrial.of(pattern);
         assertThat(trial.comesRound()).as("%s", trial).isTrue();
         assertThat(UsualLaws.patterns(row)).hasSize(sensors * (sensors + 1) / 2);

@@ -12,7 +12,7 @@ import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
@@ -214,7 +214,7 @@ class TwinAdvisorTest extends Repeated {
                         .withDrive(new Drive(124, 560, 0.08, Mixing.DIFFERENCE, 100))
                         .withLoop(new Loop(0.02, 0.01)),
                 setup.line(),
-                setup.law().withKind(Law.Kind.EDGE).withBaseCommand(60));
+                setup.law().withSignal(ErrorSignal.EDGE).withBaseCommand(60));
         assertThat(TwinAdvisor.advise(behind, SEED, Workers.all(), Job.UNWATCHED))
                 .isEmpty();
     }

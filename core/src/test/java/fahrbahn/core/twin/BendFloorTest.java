@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.core.Setups;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
@@ -28,9 +28,9 @@ class BendFloorTest {
     private static final double LINE_MM = 25;
     private static final double QUARTERS = 3 * Math.PI / 2;
 
-    record Case(Law.Kind kind, Mixing mixing, double leadMm, double spotMm) {
+    record Case(ErrorSignal kind, Mixing mixing, double leadMm, double spotMm) {
         Setup setup(double kp) {
-            Setup base = kind == Law.Kind.EDGE ? Setups.edge() : Setups.pair();
+            Setup base = kind.tracksEdge() ? Setups.edge() : Setups.pair();
             List<Sensor> sensors = base.robot().sensors().stream()
                     .map(s -> s.withPlace(leadMm, Math.signum(s.leftMm()) * LINE_MM / 2)
                             .withSpotSigmaMm(spotMm))
@@ -46,7 +46,7 @@ class BendFloorTest {
 
     static List<Case> cases() {
         List<Case> cases = new ArrayList<>();
-        for (Law.Kind kind : List.of(Law.Kind.EDGE, Law.Kind.PAIR)) {
+        for (ErrorSignal kind : List.of(ErrorSignal.EDGE, ErrorSignal.PAIR)) {
             for (Mixing mixing : Mixing.values()) {
                 for (double lead : new double[] {20, 40, 60, 90, 120}) {
                     cases.add(new Case(kind, mixing, lead, 3.5));
@@ -101,14 +101,14 @@ class BendFloorTest {
 
     @Test
     void thereIsNoneWhereTheSensorsCannotBeOnTheirCircle() {
-        assertThat(BendFloor.kp(new Case(Law.Kind.PAIR, Mixing.DIFFERENCE, 190, 3.5).setup(1)))
+        assertThat(BendFloor.kp(new Case(ErrorSignal.PAIR, Mixing.DIFFERENCE, 190, 3.5).setup(1)))
                 .as("the sensors are further ahead than the circle they ride on is wide")
                 .isInfinite();
     }
 
     @Test
     void thereIsNoneWhereAClampStopsTheSteering() {
-        Setup setup = new Case(Law.Kind.PAIR, Mixing.DIFFERENCE, 60, 3.5).setup(1);
+        Setup setup = new Case(ErrorSignal.PAIR, Mixing.DIFFERENCE, 60, 3.5).setup(1);
         Options.Limits limits = new Options.Limits(4, 0, 0);
         assertThat(BendFloor.kp(setup)).isFinite();
         assertThat(BendFloor.kp(setup.withLaw(

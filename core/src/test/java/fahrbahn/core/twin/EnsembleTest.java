@@ -9,6 +9,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Options;
@@ -158,7 +159,7 @@ class EnsembleTest {
                 new Pose(150, 200, 0),
                 List.of(new Part.Straight(400), new Part.Gap(70), new Part.Straight(500)),
                 false);
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 5, 11);
+        Setup row = Setups.row(ErrorSignal.ARRAY_MEAN, 5, 11);
         Law law = row.law().withGains(0.9, 0, 4);
         Setup reckless = row.withLaw(
                 law.withOptions(Options.PLAIN.withLost(new LostLine(LostLine.Action.LAST_SIDE, 0.3, 60, 0))));
@@ -189,7 +190,7 @@ class EnsembleTest {
     /** Corners, gap, crossing, bump, crease and ramp: a row that tells a gap from a bend gets through to the stop strip. */
     @Test
     void aCarefulRowGetsThroughTheRescueCourse() {
-        Setup row = Setups.row(Law.Kind.ARRAY_MEAN, 5, 11);
+        Setup row = Setups.row(ErrorSignal.ARRAY_MEAN, 5, 11);
         LostLine byLoss = new LostLine(LostLine.Action.BY_LOSS, 0.3, 45, 8);
         Setup careful = row.withLaw(row.law()
                 .withGains(0.9, 0, 4)

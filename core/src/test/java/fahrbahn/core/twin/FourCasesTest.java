@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Pattern;
 import fahrbahn.core.setup.Sensor;
@@ -31,7 +31,7 @@ class FourCasesTest {
                 List.of(new Pattern("00", 0), new Pattern("01", -18), new Pattern("10", 18), new Pattern("11", 0));
         return pair.withRobot(pair.robot().withSensors(sensors))
                 .withLaw(pair.law()
-                        .withKind(Law.Kind.PATTERN)
+                        .withSignal(ErrorSignal.PATTERN)
                         .withBaseCommand(28)
                         .withOptions(Options.PLAIN
                                 .withPatterns(cases)

@@ -8,7 +8,7 @@ import fahrbahn.core.mat.Mat;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.response.Spacing;
 import fahrbahn.core.response.Spot;
-import fahrbahn.core.setup.Law;
+import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
@@ -81,6 +81,6 @@ class LookoutTest {
         return setup.withRobot(setup.robot()
                         .withSensor(0, Setups.sensor("left", 55, spanMm / 2))
                         .withSensor(1, Setups.sensor("right", 55, -spanMm / 2)))
-                .withLaw(setup.law().withKind(Law.Kind.PAIR));
+                .withLaw(setup.law().withSignal(ErrorSignal.PAIR));
     }
 }

@@ -39,7 +39,7 @@ class TwinTest extends Repeated {
         Setup right = Setups.edge();
         Law law = right.law();
         Setup left = right.withLaw(new Law(
-                law.kind(), Side.LEFT, law.scale(), law.target(), law.kp(), law.ki(), law.kd(), law.baseCommand()));
+                law.signal(), Side.LEFT, law.scale(), law.target(), law.kp(), law.ki(), law.kd(), law.baseCommand()));
         Trace onRight = new Trace();
         Trace onLeft = new Trace();
         Twin.run(Track.straight(800, right), Start.calm(3), onRight);
