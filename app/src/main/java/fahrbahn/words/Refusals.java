@@ -1,6 +1,7 @@
 package fahrbahn.words;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.setup.SetupField;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,11 +13,8 @@ public final class Refusals {
             Map.entry("forward", "lead"),
             Map.entry("left", "place to the left"),
             Map.entry("spotSigma", "spot"),
-            Map.entry("period", "loop time"),
             Map.entry("loopPeriod", "loop time"),
-            Map.entry("sensorHeight", "height of the sensors"),
-            Map.entry("supportForward", "third support"),
-            Map.entry("tightestRadius", "tightest bend"),
+            Map.entry("sensors up", "height of the sensors"),
             Map.entry("arm", "length of the corner's arms"),
             Map.entry("overS", "time it was counted over"),
             Map.entry("heading", "direction"));
@@ -46,6 +44,11 @@ public final class Refusals {
             return bad.getMessage();
         }
         String name = bad.field().substring(bad.field().lastIndexOf('.') + 1);
+        for (SetupField field : SetupField.values()) {
+            if (field.path().endsWith("." + name)) {
+                return sentence(CALLED.getOrDefault(field.word(), field.word()), bad, field.symbol());
+            }
+        }
         String unit = "";
         for (Unit each : UNITS) {
             boolean ends = name.endsWith(each.ending())
@@ -56,8 +59,11 @@ public final class Refusals {
                 break;
             }
         }
-        return "The " + CALLED.getOrDefault(name, spaced(name)) + " is " + value(bad.value()) + unit + "; it must be "
-                + bad.rule();
+        return sentence(CALLED.getOrDefault(name, spaced(name)), bad, unit);
+    }
+
+    private static String sentence(String called, BadValueException bad, String unit) {
+        return "The " + called + " is " + value(bad.value()) + unit + "; it must be " + bad.rule();
     }
 
     /** A number as a coach reads it; everything else as it was given. */

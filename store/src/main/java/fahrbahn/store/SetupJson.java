@@ -16,6 +16,7 @@ import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
@@ -143,47 +144,21 @@ public final class SetupJson {
     }
 
     static void fill(ObjectNode root, Setup setup) {
-        Robot robot = setup.robot();
-        ObjectNode robotJson = child(root, "robot").put("name", robot.name());
-        child(robotJson, "drive")
-                .put("trackWidthMm", robot.drive().trackWidthMm())
-                .put("freeSpeedMmPerS", robot.drive().freeSpeedMmPerS())
-                .put("lagS", robot.drive().lagS())
-                .put("mixing", robot.drive().mixing().word())
-                .put("fullCommand", robot.drive().fullCommand())
-                .put("mayReverse", robot.drive().traits().mayReverse())
-                .put("batteryShare", robot.drive().traits().batteryShare())
-                .put("deadZoneCommand", robot.drive().traits().curve().deadZoneCommand())
-                .put("sagShare", robot.drive().traits().curve().sagShare())
-                .put("breakawayCommand", robot.drive().traits().curve().breakawayCommand())
-                .put("holdingCommand", robot.drive().traits().curve().holdingCommand())
-                .put("mismatchShare", robot.drive().traits().mismatchShare())
-                .put("slipShare", robot.drive().traits().slipShare())
-                .put("scrub", robot.drive().traits().scrub());
-        child(robotJson, "chassis")
-                .put("supportForwardMm", robot.chassis().supportForwardMm())
-                .put("sensorHeightMm", robot.chassis().sensorHeightMm())
-                .put("wheelRadiusMm", robot.chassis().wheelRadiusMm())
-                .put("tracks", robot.chassis().tracks());
-        child(robotJson, "loop")
-                .put("periodS", robot.loop().periodS())
-                .put("delayS", robot.loop().delayS());
-        fillSensors(robotJson, robot.sensors());
-        child(root, "line")
-                .put("widthMm", setup.line().widthMm())
-                .put("polarity", setup.line().polarity().word())
-                .put("tightestRadiusMm", setup.line().tightestRadiusMm());
-        Law law = setup.law();
-        child(root, "law")
-                .put("kind", law.signal().word())
-                .put("side", law.side().word())
-                .put("scale", law.scale().word())
-                .put("target", law.target())
-                .put("kp", law.kp())
-                .put("ki", law.ki())
-                .put("kd", law.kd())
-                .put("baseCommand", law.baseCommand());
-        OptionsJson.fill((ObjectNode) root.get("law"), law.options());
+        child(root, "robot").put("name", setup.robot().name());
+        for (SetupField field : SetupField.values()) {
+            put(root, field.path(), field.of(setup));
+        }
+        fillSensors(child(root, "robot"), setup.robot().sensors());
+        OptionsJson.fill(child(root, "law"), setup.law().options());
+    }
+
+    private static void put(ObjectNode root, String path, Object value) {
+        String[] names = path.split("\\.");
+        ObjectNode parent = root;
+        for (int i = 0; i < names.length - 1; i++) {
+            parent = child(parent, names[i]);
+        }
+        parent.set(names[names.length - 1], Fields.JSON.valueToTree(value));
     }
 
     /** A sensor keeps its unknown fields as long as it keeps its name. */

@@ -2,12 +2,14 @@ package fahrbahn.app.gains;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.law.GainUnits;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.tuning.Carried;
 import java.util.EnumMap;
 import java.util.Map;
@@ -21,18 +23,7 @@ final class TransferModel {
     private final Season season;
     private final GainsModel gains;
     private final Derived<Answer> answer;
-    private final Map<Changed, UnaryOperator<Setup>> changes = new EnumMap<>(Changed.class);
-
-    /** What of the robot may become otherwise. */
-    enum Changed {
-        SPEED,
-        PERIOD,
-        HEIGHT,
-        WIDTH,
-        WHEELS,
-        SCALE,
-        MIXING
-    }
+    private final Parameter<Map<SetupField, UnaryOperator<Setup>>> changes;
 
     private record Change(Setup from, Setup to) {}
 
@@ -46,6 +37,7 @@ final class TransferModel {
     TransferModel(Season season, GainsModel gains, State state) {
         this.season = season;
         this.gains = gains;
+        this.changes = state.parameterOfRobot(Map.of());
         this.answer = state.derive(
                 "Gains carried over",
                 () -> new Change(from(), to()),
@@ -53,11 +45,6 @@ final class TransferModel {
                         change.from(),
                         change.to(),
                         Carried.between(change.from(), change.to(), SEED, Workers.all(), job)));
-        season.selection().property().addListener((o, was, is) -> {
-            if (!was.robot().equals(is.robot())) {
-                forget(); // what is to change was said of the robot before
-            }
-        });
     }
 
     Derived<Answer> answer() {
@@ -66,8 +53,12 @@ final class TransferModel {
 
     /** The robot as it is to become, with the gains as set. */
     Setup to() {
+        return with(changes.get());
+    }
+
+    private Setup with(Map<SetupField, UnaryOperator<Setup>> all) {
         Setup setup = season.setupOrGuess();
-        for (UnaryOperator<Setup> change : changes.values()) {
+        for (UnaryOperator<Setup> change : all.values()) {
             setup = change.apply(setup);
         }
         return setup;
@@ -87,28 +78,23 @@ final class TransferModel {
     }
 
     /** @throws fahrbahn.core.check.BadValueException when no robot can be so */
-    void change(Changed what, UnaryOperator<Setup> change) {
-        UnaryOperator<Setup> before = changes.put(what, change);
-        try {
-            to();
-        } catch (RuntimeException refused) {
-            changes.remove(what);
-            if (before != null) {
-                changes.put(what, before);
-            }
-            throw refused;
-        }
+    void change(SetupField what, UnaryOperator<Setup> change) {
+        Map<SetupField, UnaryOperator<Setup>> all = new EnumMap<>(SetupField.class);
+        all.putAll(changes.get());
+        all.put(what, change);
+        with(all);
+        changes.set(all);
     }
 
     /** Back to the robot as it is. */
     void forget() {
-        changes.clear();
+        changes.reset();
     }
 
     /** Puts the changes on the robot, with the gains that come out best, as one step. */
     void use() {
         answer.get().ifPresent(a -> {
-            changes.clear();
+            changes.reset();
             gains.become(a.to().withLaw(a.carried().best().law()));
         });
     }

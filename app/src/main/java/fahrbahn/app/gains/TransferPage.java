@@ -1,6 +1,5 @@
 package fahrbahn.app.gains;
 
-import fahrbahn.app.gains.TransferModel.Changed;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Follow;
@@ -14,6 +13,7 @@ import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.tuning.Carried;
 import fahrbahn.core.tuning.SensorHeight;
 import fahrbahn.words.Words;
@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -86,47 +85,28 @@ final class TransferPage {
 
     private Node[] changes() {
         return new Node[] {
+            change(SetupField.BASE_COMMAND, "newBase", "Base command: what both wheels get on a straight."),
             change(
-                    Changed.SPEED,
-                    "newBase",
-                    "base command",
-                    "Base command: what both wheels get on a straight.",
-                    s -> s.law().baseCommand(),
-                    (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
-            change(
-                            Changed.PERIOD,
+                            SetupField.LOOP_TIME,
                             "newPeriod",
-                            "one loop, ms",
                             "Loop period T; the delay from reading to command grows with it.",
-                            s -> 1000 * s.robot().loop().periodS(),
                             TransferPage::withPeriod)
                     .asks(Questions.LOOP_TIME),
             change(
-                            Changed.HEIGHT,
+                            SetupField.SENSOR_HEIGHT,
                             "newHeight",
-                            "height, mm",
                             "Height of the sensors; the spot grows with it, and dark and light count as captured again.",
-                            s -> s.robot().chassis().sensorHeightMm(),
                             SensorHeight::moved)
                     .asks(Questions.SENSOR_HEIGHT),
-            change(
-                            Changed.WIDTH,
-                            "newWidth",
-                            "wheels apart, mm",
-                            "Track width: between the middles of the wheels.",
-                            s -> s.robot().drive().trackWidthMm(),
-                            (s, v) -> s.withDrive(s.robot().drive().withTrackWidthMm(v)))
+            change(SetupField.TRACK_WIDTH, "newWidth", "Track width: between the middles of the wheels.")
                     .asks(Questions.TRACK_WIDTH),
             change(
-                            Changed.WHEELS,
+                            SetupField.FREE_SPEED,
                             "newSpeed",
-                            "full, mm/s",
-                            "Free speed at the full command: other wheels change it in proportion to their size.",
-                            s -> s.robot().drive().freeSpeedMmPerS(),
-                            (s, v) -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(v)))
+                            "Free speed at the full command: other wheels change it in proportion to their size.")
                     .asks(Questions.FREE_SPEED),
             choice(
-                    Changed.SCALE,
+                    SetupField.SCALE,
                     "newScale",
                     "numbers of the program",
                     "Scale its law works in; target and thresholds go with it.",
@@ -136,7 +116,7 @@ final class TransferPage {
                     (s, v) -> s.withLaw(
                             GainUnits.rescaled(s.law(), v, s.lawSensors().get(0)))),
             choice(
-                    Changed.MIXING,
+                    SetupField.MIXING,
                     "newMixing",
                     "steering changes",
                     "Mixing: whether steering moves both wheels or slows the inner one alone.",
@@ -152,21 +132,20 @@ final class TransferPage {
         return setup.withLoop(new Loop(ms / 1000, loop.delayS() * ms / 1000 / loop.periodS()));
     }
 
-    private NumberField change(
-            Changed what,
-            String id,
-            String words,
-            String term,
-            ToDoubleFunction<Setup> is,
-            BiFunction<Setup, Double, Setup> set) {
-        NumberField field =
-                new NumberField(id, words, term, value -> model.change(what, setup -> set.apply(setup, value)));
-        shown.add(() -> field.show(is.applyAsDouble(model.to())));
+    private NumberField change(SetupField what, String id, String term) {
+        return change(what, id, term, what::withTyped);
+    }
+
+    /** @param set to a number as it is typed, with what goes with it */
+    private NumberField change(SetupField what, String id, String term, BiFunction<Setup, Double, Setup> set) {
+        NumberField field = new NumberField(
+                id, what.typedWord(), term, value -> model.change(what, setup -> set.apply(setup, value)));
+        shown.add(() -> field.show(what.typed(model.to())));
         return field;
     }
 
     private <E> ChoiceField<E> choice(
-            Changed what,
+            SetupField what,
             String id,
             String words,
             String term,

@@ -2,6 +2,7 @@ package fahrbahn.app.kit;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.words.Refusals;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,6 +53,11 @@ public final class SetupFields {
 
     public void refresh() {
         refreshers.forEach(Runnable::run);
+    }
+
+    /** @param term what it is, for the list of keys and fields */
+    public NumberField number(SetupField of, String id, String term) {
+        return number(id, of.typedWord(), term, of::typed, of::withTyped);
     }
 
     public NumberField number(

@@ -11,13 +11,12 @@ import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Line;
-import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.setup.Side;
-import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.words.LawWords;
 import java.util.List;
@@ -57,62 +56,44 @@ final class RobotForm {
         return SetupFields.group(
                 "Drive",
                 fields.number(
+                                SetupField.TRACK_WIDTH,
                                 "trackWidth",
-                                "track width, mm",
-                                "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.",
-                                s -> s.robot().drive().trackWidthMm(),
-                                (s, v) -> with(s, d -> d.withTrackWidthMm(v)))
+                                "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.")
                         .asks(Questions.TRACK_WIDTH),
                 fields.number(
+                                SetupField.FREE_SPEED,
                                 "freeSpeed",
-                                "free speed, mm/s",
-                                "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.",
-                                s -> s.robot().drive().freeSpeedMmPerS(),
-                                (s, v) -> with(s, d -> d.withFreeSpeedMmPerS(v)))
+                                "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.")
                         .asks(Questions.FREE_SPEED),
                 fields.number(
+                                SetupField.LAG,
                                 "lag",
-                                "lag, ms",
-                                "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.",
-                                s -> millis(s.robot().drive().lagS()),
-                                (s, v) -> with(s, d -> d.withLagS(v / 1000)))
+                                "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.")
                         .asks(Questions.typical(20, 150, "ms")),
                 fields.number(
+                        SetupField.FULL_COMMAND,
                         "fullCommand",
-                        "full command",
-                        "Full command: the number in its program that means full power, as 100 or 255.",
-                        s -> s.robot().drive().fullCommand(),
-                        (s, v) -> with(s, d -> d.withFullCommand(v))),
+                        "Full command: the number in its program that means full power, as 100 or 255."),
                 fields.number(
+                        SetupField.DEAD_ZONE,
                         "deadZone",
-                        "dead zone",
-                        "Dead zone: the command at which its speed, followed down, comes to nothing; rolls at two commands measure it.",
-                        s -> curve(s).deadZoneCommand(),
-                        (s, v) -> with(s, d -> d.withCurve(curve(s).withDeadZoneCommand(v)))),
+                        "Dead zone: the command at which its speed, followed down, comes to nothing; rolls at two commands measure it."),
                 fields.number(
+                        SetupField.SAG,
                         "sag",
-                        "sag, %",
-                        "Sag, how far the slope of its speed over the command falls below the mean at full command; rolls at three commands measure it.",
-                        s -> percent(curve(s).sagShare()),
-                        (s, v) -> with(s, d -> d.withCurve(curve(s).withSagShare(v / 100)))),
+                        "Sag, how far the slope of its speed over the command falls below the mean at full command; rolls at three commands measure it."),
                 fields.number(
+                        SetupField.BREAKAWAY,
                         "breakaway",
-                        "breakaway",
-                        "Breakaway, the threshold from rest: a standing wheel starts above this command; Creep measures it. 0: as the dead zone.",
-                        s -> curve(s).breakawayCommand(),
-                        (s, v) -> with(s, d -> d.withCurve(curve(s).withBreakawayCommand(v)))),
+                        "Breakaway, the threshold from rest: a standing wheel starts above this command; Creep measures it. 0: as the dead zone."),
                 fields.number(
+                        SetupField.HOLDING,
                         "holding",
-                        "holding",
-                        "Holding command, the lower threshold: a rolling wheel stops below it; Creep measures it. 0: as the dead zone.",
-                        s -> curve(s).holdingCommand(),
-                        (s, v) -> with(s, d -> d.withCurve(curve(s).withHoldingCommand(v)))),
+                        "Holding command, the lower threshold: a rolling wheel stops below it; Creep measures it. 0: as the dead zone."),
                 fields.number(
+                        SetupField.SCRUB,
                         "scrub",
-                        "scrub",
-                        "Scrub: effective over measured track width, 1 for wheels and more for tracks; Spin ten turns measures it.",
-                        s -> s.robot().drive().traits().scrub(),
-                        (s, v) -> traits(s, t -> t.withScrub(v))),
+                        "Scrub: effective over measured track width, 1 for wheels and more for tracks; Spin ten turns measures it."),
                 fields.choice(
                         "mixing",
                         "steering changes",
@@ -131,18 +112,6 @@ final class RobotForm {
                         (s, v) -> traits(s, t -> t.withMayReverse(v))));
     }
 
-    private static SpeedCurve curve(Setup setup) {
-        return setup.robot().drive().traits().curve();
-    }
-
-    private static double percent(double share) {
-        return Math.round(share * 1e6) / 1e4;
-    }
-
-    private static double millis(double seconds) {
-        return Math.round(seconds * 1e9) / 1e6;
-    }
-
     private static Setup with(Setup setup, UnaryOperator<Drive> change) {
         return setup.withDrive(change.apply(setup.robot().drive()));
     }
@@ -155,19 +124,14 @@ final class RobotForm {
         return SetupFields.group(
                 "Loop",
                 fields.number(
+                                SetupField.LOOP_TIME,
                                 "loopTime",
-                                "loop time, ms",
-                                "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.",
-                                s -> millis(s.robot().loop().periodS()),
-                                (s, v) -> s.withLoop(
-                                        new Loop(v / 1000, s.robot().loop().delayS())))
+                                "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.")
                         .asks(Questions.LOOP_TIME),
                 fields.number(
+                                SetupField.DELAY,
                                 "delay",
-                                "delay, ms",
-                                "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.",
-                                s -> millis(s.robot().loop().delayS()),
-                                (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v / 1000)))
+                                "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.")
                         .asks(Questions.typical(1, 30, "ms")));
     }
 
@@ -183,25 +147,19 @@ final class RobotForm {
                         s -> s.robot().chassis().tracks(),
                         (s, v) -> chassis(s, c -> c.withTracks(v))),
                 fields.number(
+                                SetupField.WHEEL_RADIUS,
                                 "wheelRadius",
-                                "wheel radius, mm",
-                                "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.",
-                                s -> s.robot().chassis().wheelRadiusMm(),
-                                (s, v) -> chassis(s, c -> c.withWheelRadiusMm(v)))
+                                "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.")
                         .asks(Questions.typical(15, 50, "mm")),
                 fields.number(
+                                SetupField.SENSOR_HEIGHT,
                                 "sensorHeight",
-                                "sensors up, mm",
-                                "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.",
-                                s -> s.robot().chassis().sensorHeightMm(),
-                                (s, v) -> chassis(s, c -> c.withSensorHeightMm(v)))
+                                "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.")
                         .asks(Questions.SENSOR_HEIGHT),
                 fields.number(
+                        SetupField.SUPPORT,
                         "support",
-                        "third support, mm",
-                        "Where its ball or skid touches, ahead of the turning point, by ruler; negative behind it.",
-                        s -> s.robot().chassis().supportForwardMm(),
-                        (s, v) -> chassis(s, c -> c.withSupportForwardMm(v))));
+                        "Where its ball or skid touches, ahead of the turning point, by ruler; negative behind it."));
     }
 
     private static Setup chassis(Setup setup, UnaryOperator<Chassis> change) {
@@ -213,20 +171,14 @@ final class RobotForm {
         return SetupFields.group(
                 "Line",
                 fields.number(
+                                SetupField.LINE_WIDTH,
                                 "lineWidth",
-                                "width, mm",
-                                "Width of the line's tape or print, by ruler across it.",
-                                s -> s.line().widthMm(),
-                                (s, v) -> s.withLine(new Line(
-                                        v, s.line().polarity(), s.line().tightestRadiusMm())))
+                                "Width of the line's tape or print, by ruler across it.")
                         .asks(Questions.typical(15, 30, "mm")),
                 fields.number(
+                                SetupField.TIGHTEST_BEND,
                                 "tightest",
-                                "tightest bend, mm",
-                                "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.",
-                                s -> s.line().tightestRadiusMm(),
-                                (s, v) -> s.withLine(
-                                        new Line(s.line().widthMm(), s.line().polarity(), v)))
+                                "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.")
                         .asks(Questions.typical(40, 500, "mm")),
                 fields.choice(
                         "polarity",
@@ -243,11 +195,9 @@ final class RobotForm {
         return SetupFields.group(
                 "Law",
                 fields.number(
+                        SetupField.BASE_COMMAND,
                         "base",
-                        "base command",
-                        "Base command: what its program gives both wheels when it goes straight.",
-                        s -> s.law().baseCommand(),
-                        (s, v) -> s.withLaw(s.law().withBaseCommand(v))),
+                        "Base command: what its program gives both wheels when it goes straight."),
                 fields.choice(
                         "kind",
                         "it follows with",
@@ -283,11 +233,9 @@ final class RobotForm {
                         s -> s.law().scale().top(),
                         (s, v) -> inScale(s, new Scale(v))),
                 fields.number(
+                        SetupField.TARGET,
                         "target",
-                        "target (edge only)",
-                        "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent.",
-                        s -> s.law().target(),
-                        (s, v) -> s.withLaw(s.law().withTarget(v))));
+                        "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent."));
     }
 
     /** In other numbers: the target goes with them, so that it rides where it did; gains are what was typed. */

@@ -5,10 +5,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** A choice made on a page, which derived values may rest on: what rests on the one before is let go when it is set. */
 public final class Parameter<T> {
+    private final T initial;
     private final ReadOnlyObjectWrapper<T> value;
     private final Runnable changed;
 
     Parameter(T initial, Runnable changed) {
+        this.initial = initial;
         value = new ReadOnlyObjectWrapper<>(initial);
         this.changed = changed;
     }
@@ -20,6 +22,11 @@ public final class Parameter<T> {
     public void set(T newValue) {
         value.set(newValue);
         changed.run();
+    }
+
+    /** Back to what it is before a choice is made. */
+    public void reset() {
+        set(initial);
     }
 
     public ReadOnlyObjectProperty<T> property() {

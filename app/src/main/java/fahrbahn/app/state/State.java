@@ -20,6 +20,7 @@ public final class State {
     private final Ledger ledger;
     private final Selection selection;
     private final List<Derived<?>> derived = new ArrayList<>();
+    private final List<Parameter<?>> ofRobot = new ArrayList<>();
     private final List<Follower> followers = new ArrayList<>();
 
     /** Something that is of documents of some kinds. */
@@ -34,7 +35,12 @@ public final class State {
 
     private void refresh(Set<Kind<?>> touched) {
         boolean others = !selection.get().equals(selection.property().get());
+        boolean otherRobot =
+                !selection.get().robot().equals(selection.property().get().robot());
         selection.refresh();
+        if (otherRobot) {
+            ofRobot.forEach(Parameter::reset);
+        }
         for (Follower follower : List.copyOf(followers)) {
             if (others || !Collections.disjoint(follower.kinds(), touched)) {
                 follower.refresh().run();
@@ -84,6 +90,13 @@ public final class State {
     /** A choice made on a page. @param initial until it is made */
     public <T> Parameter<T> parameter(T initial) {
         return new Parameter<>(initial, this::check);
+    }
+
+    /** The same of a choice about the robot selected: of another one nothing was chosen yet. */
+    public <T> Parameter<T> parameterOfRobot(T initial) {
+        Parameter<T> parameter = parameter(initial);
+        ofRobot.add(parameter);
+        return parameter;
     }
 
     /**

@@ -1,9 +1,9 @@
 package fahrbahn.core.knowledge;
 
 import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.setup.SpeedCurve;
 import java.util.List;
 import java.util.Set;
@@ -11,65 +11,20 @@ import java.util.function.ToDoubleFunction;
 
 /** A number of the robot that everything after it is computed from, and that can be measured. In mm, s and commands. */
 public enum Constant {
-    FREE_SPEED(
-            "free speed",
-            0.15,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> s.robot().drive().freeSpeedMmPerS(),
-            (s, v) -> s.withDrive(s.robot().drive().withFreeSpeedMmPerS(v))),
+    FREE_SPEED("free speed", 0.15, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.FREE_SPEED),
     TRACK_WIDTH(
             "turning width",
             0.08,
             Set.of(Aspect.WHEELS),
             s -> s.robot().drive().effectiveTrackWidthMm(),
-            (s, v) -> s.withDrive(s.robot()
-                    .drive()
-                    .withTraits(s.robot()
-                            .drive()
-                            .traits()
-                            .withScrub(v / s.robot().drive().trackWidthMm())))),
-    DEAD_ZONE(
-            "dead zone",
-            0.5,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> curve(s).deadZoneCommand(),
-            (s, v) -> withCurve(s, curve(s).withDeadZoneCommand(v))),
-    SAG(
-            "sag",
-            0,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> curve(s).sagShare(),
-            (s, v) -> withCurve(s, curve(s).withSagShare(v))),
-    BREAKAWAY(
-            "breakaway",
-            0.5,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> curve(s).breakawayCommand(),
-            (s, v) -> withCurve(s, curve(s).withBreakawayCommand(v))),
-    HOLDING(
-            "holding command",
-            0.5,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS),
-            s -> curve(s).holdingCommand(),
-            (s, v) -> withCurve(s, curve(s).withHoldingCommand(v))),
-    LAG(
-            "lag",
-            0.4,
-            Set.of(Aspect.BATTERY, Aspect.WHEELS, Aspect.LOOP),
-            s -> s.robot().drive().lagS(),
-            (s, v) -> s.withDrive(s.robot().drive().withLagS(v))),
-    LOOP_TIME(
-            "loop time",
-            0.3,
-            Set.of(),
-            s -> s.robot().loop().periodS(),
-            (s, v) -> s.withLoop(new Loop(v, s.robot().loop().delayS()))),
-    DELAY(
-            "delay",
-            0.5,
-            Set.of(),
-            s -> s.robot().loop().delayS(),
-            (s, v) -> s.withLoop(new Loop(s.robot().loop().periodS(), v))),
+            (s, v) -> SetupField.SCRUB.with(s, v / s.robot().drive().trackWidthMm())),
+    DEAD_ZONE("dead zone", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.DEAD_ZONE),
+    SAG("sag", 0, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.SAG),
+    BREAKAWAY("breakaway", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.BREAKAWAY),
+    HOLDING("holding command", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.HOLDING),
+    LAG("lag", 0.4, Set.of(Aspect.BATTERY, Aspect.WHEELS, Aspect.LOOP), SetupField.LAG),
+    LOOP_TIME("loop time", 0.3, Set.of(), SetupField.LOOP_TIME),
+    DELAY("delay", 0.5, Set.of(), SetupField.DELAY),
     SPOT(
             "spot",
             0.3,
@@ -102,6 +57,10 @@ public enum Constant {
         this.dependsOn = dependsOn;
         this.value = value;
         this.change = change;
+    }
+
+    Constant(String word, double guessShare, Set<Aspect> dependsOn, SetupField field) {
+        this(word, guessShare, dependsOn, field::number, field::with);
     }
 
     /** The coach's word; also the name in the season file. */
@@ -147,14 +106,6 @@ public enum Constant {
     /** @throws fahrbahn.core.check.BadValueException when the setup cannot have this value */
     public Setup with(Setup setup, double newValue) {
         return change.apply(setup, newValue);
-    }
-
-    private static SpeedCurve curve(Setup setup) {
-        return setup.robot().drive().traits().curve();
-    }
-
-    private static Setup withCurve(Setup setup, SpeedCurve curve) {
-        return setup.withDrive(setup.robot().drive().withCurve(curve));
     }
 
     /** Every spot larger or smaller in the same proportion, so that their mean has the value. */

@@ -1,8 +1,10 @@
 package fahrbahn.core.setup;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 
 /** What differs between two setups, setting by setting. */
 public final class SetupDifference {
@@ -11,81 +13,28 @@ public final class SetupDifference {
     /** Every setting that differs, in the order robot, line, law. */
     public static List<Cause> between(Setup before, Setup after) {
         List<Cause> found = new ArrayList<>(physical(before, after));
-        Law a = before.law();
-        Law b = after.law();
-        add(found, Aspect.GAINS, "Kp", a.kp(), b.kp());
-        add(found, Aspect.GAINS, "Ki", a.ki(), b.ki());
-        add(found, Aspect.GAINS, "Kd", a.kd(), b.kd());
+        fields(before, after).filter(cause -> cause.aspect() == Aspect.GAINS).forEach(found::add);
         return found;
     }
 
     /** The same without the gains themselves: everything that gains were chosen for. */
     public static List<Cause> physical(Setup before, Setup after) {
         List<Cause> found = new ArrayList<>();
-        Drive driveA = before.robot().drive();
-        Drive driveB = after.robot().drive();
-        add(found, Aspect.DRIVE, "track width (mm)", driveA.trackWidthMm(), driveB.trackWidthMm());
-        add(found, Aspect.DRIVE, "free speed (mm/s)", driveA.freeSpeedMmPerS(), driveB.freeSpeedMmPerS());
-        add(found, Aspect.DRIVE, "wheel lag (s)", driveA.lagS(), driveB.lagS());
-        add(
-                found,
-                Aspect.DRIVE,
-                "mixing",
-                driveA.mixing().word(),
-                driveB.mixing().word());
-        add(found, Aspect.DRIVE, "full command", driveA.fullCommand(), driveB.fullCommand());
-        addTraits(found, driveA.traits(), driveB.traits());
-        Chassis chassisA = before.robot().chassis();
-        Chassis chassisB = after.robot().chassis();
-        add(found, Aspect.LAYOUT, "support (mm)", chassisA.supportForwardMm(), chassisB.supportForwardMm());
-        add(found, Aspect.HEIGHT, "sensor height (mm)", chassisA.sensorHeightMm(), chassisB.sensorHeightMm());
-        add(found, Aspect.WHEELS, "wheel radius (mm)", chassisA.wheelRadiusMm(), chassisB.wheelRadiusMm());
-        add(
-                found,
-                Aspect.WHEELS,
-                "it runs on",
-                chassisA.tracks() ? "tracks" : "wheels",
-                chassisB.tracks() ? "tracks" : "wheels");
-        add(
-                found,
-                Aspect.LOOP,
-                "loop time (s)",
-                before.robot().loop().periodS(),
-                after.robot().loop().periodS());
-        add(
-                found,
-                Aspect.LOOP,
-                "delay (s)",
-                before.robot().loop().delayS(),
-                after.robot().loop().delayS());
+        fields(before, after).filter(cause -> cause.aspect() != Aspect.GAINS).forEach(found::add);
         addSensors(found, before.robot().sensors(), after.robot().sensors());
-        add(
-                found,
-                Aspect.LINE,
-                "line width (mm)",
-                before.line().widthMm(),
-                after.line().widthMm());
-        add(
-                found,
-                Aspect.LINE,
-                "line",
-                before.line().polarity().word(),
-                after.line().polarity().word());
-        add(
-                found,
-                Aspect.BEND,
-                "tightest bend (mm)",
-                before.line().tightestRadiusMm(),
-                after.line().tightestRadiusMm());
-        Law lawA = before.law();
-        Law lawB = after.law();
-        add(found, Aspect.LAW, "law", lawA.signal().word(), lawB.signal().word());
-        add(found, Aspect.LAW, "edge", lawA.side().word(), lawB.side().word());
-        add(found, Aspect.LAW, "scale", lawA.scale().word(), lawB.scale().word());
-        add(found, Aspect.LAW, "target", lawA.target(), lawB.target());
-        add(found, Aspect.LAW, "base command", lawA.baseCommand(), lawB.baseCommand());
-        addOptions(found, lawA.options(), lawB.options());
+        addOptions(found, before.law().options(), after.law().options());
         return found;
+    }
+
+    private static Stream<Cause> fields(Setup before, Setup after) {
+        return Arrays.stream(SetupField.values())
+                .filter(field -> !field.of(before).equals(field.of(after)))
+                .map(field ->
+                        new Cause(field.aspect(), field.wordWithUnit(), said(field.of(before)), said(field.of(after))));
+    }
+
+    private static Object said(Object value) {
+        return value instanceof Boolean yes ? (yes ? "yes" : "no") : value;
     }
 
     private static void addOptions(List<Cause> found, Options a, Options b) {
@@ -99,38 +48,6 @@ public final class SetupDifference {
         add(found, Aspect.LAW, "limits", a.limits(), b.limits());
         add(found, Aspect.LAW, "turn marks", a.turnMarks(), b.turnMarks());
         add(found, Aspect.LAW, "way round an obstacle", a.obstacle(), b.obstacle());
-    }
-
-    private static void addTraits(List<Cause> found, Traits a, Traits b) {
-        add(found, Aspect.DRIVE, "reversing", a.mayReverse() ? "yes" : "no", b.mayReverse() ? "yes" : "no");
-        add(found, Aspect.DRIVE, "battery (share)", a.batteryShare(), b.batteryShare());
-        add(
-                found,
-                Aspect.DRIVE,
-                "dead zone",
-                a.curve().deadZoneCommand(),
-                b.curve().deadZoneCommand());
-        add(
-                found,
-                Aspect.DRIVE,
-                "sag of the speed (share)",
-                a.curve().sagShare(),
-                b.curve().sagShare());
-        add(
-                found,
-                Aspect.DRIVE,
-                "breakaway",
-                a.curve().breakawayCommand(),
-                b.curve().breakawayCommand());
-        add(
-                found,
-                Aspect.DRIVE,
-                "holding",
-                a.curve().holdingCommand(),
-                b.curve().holdingCommand());
-        add(found, Aspect.DRIVE, "wheel mismatch (share)", a.mismatchShare(), b.mismatchShare());
-        add(found, Aspect.DRIVE, "slip (share)", a.slipShare(), b.slipShare());
-        add(found, Aspect.DRIVE, "scrub", a.scrub(), b.scrub());
     }
 
     private static void addSensors(List<Cause> found, List<Sensor> before, List<Sensor> after) {
