@@ -162,7 +162,7 @@ public final class Shots extends Application {
                 drive,
                 () -> {
                     Law law = app.workshop().season().setupOrGuess().law();
-                    app.workshop().gains().choose(SOFT * law.kp(), law.ki(), SOFT * law.kd());
+                    app.workshop().gains().choice().choose(SOFT * law.kp(), law.ki(), SOFT * law.kd());
                 },
                 () -> true));
         steps.add(new Step(

@@ -24,7 +24,7 @@ public final class BenchLink implements Link {
 
     /** Starts the robot's loop in real time. */
     public static BenchLink open(BenchRobot robot, LinkListener listener) {
-        listener.said(BenchProtocol.GREETING);
+        listener.said(LinkListener.GREETING);
         robot.onSaying(listener::said);
         long periodNs = Math.round(BenchRobot.PERIOD_S * 1e9);
         BenchLink link = new BenchLink(robot, listener);

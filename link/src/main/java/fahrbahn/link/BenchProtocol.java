@@ -6,20 +6,12 @@ import java.util.Locale;
 
 /** What the bench robot prints and what it understands, in the live line protocol. */
 public final class BenchProtocol {
-    /** How a bench robot's first line begins: so is a simulated robot told from a real one. */
-    static final String GREETING = "bench robot";
-
     private static final int MOST_DECIMALS = 4;
 
     private BenchProtocol() {}
 
-    /** Whether a comment is the greeting of a bench robot. */
-    static boolean greets(String comment) {
-        return comment.startsWith(GREETING);
-    }
-
     static String header(BenchRobot robot) {
-        return "# " + GREETING + ", a line every " + BenchRobot.PERIOD_S + " s\ntS,positionMm,"
+        return "# " + LinkListener.GREETING + ", a line every " + BenchRobot.PERIOD_S + " s\ntS,positionMm,"
                 + String.join(",", robot.rig().columns());
     }
 

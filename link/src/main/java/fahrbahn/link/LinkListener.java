@@ -5,6 +5,9 @@ import java.util.List;
 
 /** Hears what a link delivers, in order, on the link's own thread. Must return quickly. */
 public interface LinkListener {
+    /** How a simulated robot's first line begins: so is it told from a real one. */
+    String GREETING = "bench robot";
+
     /** A comment line of a robot whose program has begun a run. */
     String RUN_STARTS = "run starts";
 
@@ -26,7 +29,7 @@ public interface LinkListener {
 
     /** Whether what was said is the greeting of a simulated robot. */
     static boolean simulated(String words) {
-        return BenchProtocol.greets(words);
+        return words.startsWith(GREETING);
     }
 
     /** The link is interrupted and tries again by itself; the next reading says that it is back. @param why in words */

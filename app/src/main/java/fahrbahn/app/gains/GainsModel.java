@@ -13,7 +13,6 @@ import fahrbahn.card.LanePicture;
 import fahrbahn.card.LanePicture.Advised;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Constant;
-import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.tuning.TwinAdvice;
@@ -47,7 +46,7 @@ public final class GainsModel extends StationModel {
     private final ResponseModel response;
     private final TransferModel transfer;
     private final Consumer<String> told;
-    private final Supplier<Map<Constant, Double>> known;
+    private final GainChoice choice;
     private final ReadOnlyObjectWrapper<Optional<LanePicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /**
@@ -61,23 +60,28 @@ public final class GainsModel extends StationModel {
             Supplier<Map<Constant, Double>> known,
             Stopwatch watch) {
         super(season);
-        this.next = new NextModel(season, tableInHand, known, this, watch, state);
-        this.map = new MapModel(season, tableInHand, this, state);
-        this.response = new ResponseModel(season, map, this, state);
-        this.transfer = new TransferModel(season, this, state);
-        this.goal = new GoalModel(season, tableInHand, this, state);
+        this.choice = new GainChoice(season, known);
+        this.next = new NextModel(season, tableInHand, known, choice, watch, state);
+        this.map = new MapModel(season, tableInHand, choice, state);
+        this.response = new ResponseModel(season, map, choice, state);
+        this.transfer = new TransferModel(season, choice, state);
+        this.goal = new GoalModel(season, tableInHand, choice, state);
         this.lane = state.derive("The lane", season::setupOrGuess, (setup, job) -> LanePicture.of(setup));
         this.advice = state.derive(
                 "The gains to try",
-                () -> withoutGains(season.setupOrGuess()),
+                () -> GainChoice.withoutGains(season.setupOrGuess()),
                 (setup, job) -> TwinAdvisor.advise(setup, SEED, Workers.all(), job));
         this.saveErrand = state.errands().errand("Saving the picture");
         this.told = state.errands().tell();
-        this.known = known;
         lane.valueProperty().addListener(o -> judge());
         advice.valueProperty().addListener(o -> advised());
         season.setup().keptProperty().addListener(o -> compute());
         compute();
+    }
+
+    /** Sets gains, by hand too. */
+    public GainChoice choice() {
+        return choice;
     }
 
     public MapModel map() {
@@ -117,7 +121,7 @@ public final class GainsModel extends StationModel {
     /** The lane is judged whether it is looked at or not. */
     private void compute() {
         lane.show();
-        if (useFor != null && withoutGains(season.setupOrGuess()).equals(useFor)) {
+        if (useFor != null && GainChoice.withoutGains(season.setupOrGuess()).equals(useFor)) {
             advice.show();
             useIfThere();
         } else {
@@ -132,18 +136,6 @@ public final class GainsModel extends StationModel {
         }
         judge();
         useIfThere();
-    }
-
-    /** Advice does not depend on the gains there are, so it stays while they alone are changed. */
-    static Setup withoutGains(Setup setup) {
-        return setup.withLaw(setup.law().withGains(0, setup.law().ki(), 0));
-    }
-
-    /** The robot and its law as they are, whatever they are set to. */
-    static Setup withoutGainsAndSpeed(Setup setup) {
-        Law law = setup.law();
-        return setup.withLaw(law.withGains(0, law.ki(), 0)
-                .withBaseCommand(setup.robot().drive().fullCommand()));
     }
 
     /** What the twin found, as far as it has. */
@@ -197,19 +189,21 @@ public final class GainsModel extends StationModel {
 
     /** Takes the recommended pair, as soon as there is one. */
     public void useAdvice() {
-        useFor = withoutGains(season.setupOrGuess());
+        useFor = GainChoice.withoutGains(season.setupOrGuess());
         advice.again();
         useIfThere();
     }
 
     private void useIfThere() {
         Optional<LanePicture> shown = picture.get();
-        boolean asked = shown.isPresent() && withoutGains(season.setupOrGuess()).equals(useFor);
+        boolean asked = shown.isPresent()
+                && GainChoice.withoutGains(season.setupOrGuess()).equals(useFor);
         if (asked && shown.get().advice().done()) {
             useFor = null;
             shown.get()
                     .gains()
-                    .ifPresent(a -> choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
+                    .ifPresent(a ->
+                            choice.choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
         }
     }
 
@@ -227,31 +221,5 @@ public final class GainsModel extends StationModel {
                     return "Saved as " + file.getFileName() + ".";
                 },
                 told);
-    }
-
-    /** Sets gains and base command, as one step. */
-    void chooseWithSpeed(double kp, double kd, double baseCommand) {
-        chooseWithSpeed(kp, kd, baseCommand, season.setupOrGuess().law().target());
-    }
-
-    /** The same with a target. */
-    void chooseWithSpeed(double kp, double kd, double baseCommand, double target) {
-        season.changes()
-                .chooseGains(
-                        setup -> setup.withLaw(setup.law()
-                                .withGains(kp, setup.law().ki(), kd)
-                                .withBaseCommand(baseCommand)
-                                .withTarget(target)),
-                        known.get());
-    }
-
-    /** The robot becomes otherwise, with gains chosen for it, as one step. */
-    public void become(Setup setup) {
-        season.changes().chooseGains(before -> setup, known.get());
-    }
-
-    /** Sets gains by hand; they count as chosen for the robot as it is now. */
-    public void choose(double kp, double ki, double kd) {
-        season.changes().chooseGains(setup -> setup.withLaw(setup.law().withGains(kp, ki, kd)), known.get());
     }
 }

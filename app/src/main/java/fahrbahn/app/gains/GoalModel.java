@@ -20,7 +20,7 @@ public final class GoalModel {
     /** The same robot gets the same advice. */
     private static final long SEED = 1;
 
-    private final GainsModel gains;
+    private final GainChoice gains;
     private final Season season;
     private final Parameter<Goal> goal;
     private final Parameter<Setup> asked;
@@ -40,7 +40,7 @@ public final class GoalModel {
         }
     }
 
-    GoalModel(Season season, Supplier<Optional<Ground>> tableInHand, GainsModel gains, State state) {
+    GoalModel(Season season, Supplier<Optional<Ground>> tableInHand, GainChoice gains, State state) {
         this.gains = gains;
         this.season = season;
         this.asked = state.parameter(season.setupOrGuess());
@@ -49,7 +49,7 @@ public final class GoalModel {
                 "Gains for the table",
                 () -> new Wanted(
                         asked.get(),
-                        GainsModel.withoutGainsAndSpeed(season.setupOrGuess()),
+                        GainChoice.withoutGainsAndSpeed(season.setupOrGuess()),
                         tableInHand
                                 .get()
                                 .orElseThrow(() -> new RefusedException(

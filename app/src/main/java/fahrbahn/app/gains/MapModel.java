@@ -30,7 +30,7 @@ public final class MapModel {
     private final Derived<Picture> map;
     private final Parameter<Layer> layer;
     private final Parameter<Point> inHand;
-    private final GainsModel gains;
+    private final GainChoice gains;
     private final MapFrame.Latest frames = new MapFrame.Latest();
     private Optional<Ground> madeReadyFor = Optional.empty();
     private int framesToPaint = FRAMES_TO_PAINT;
@@ -40,7 +40,7 @@ public final class MapModel {
         @Override
         public boolean equals(Object other) {
             return other instanceof MapOf that
-                    && GainsModel.withoutGains(setup).equals(GainsModel.withoutGains(that.setup))
+                    && GainChoice.withoutGains(setup).equals(GainChoice.withoutGains(that.setup))
                     && ground.equals(that.ground);
         }
 
@@ -90,7 +90,7 @@ public final class MapModel {
         }
     }
 
-    MapModel(Season season, Supplier<Optional<Ground>> tableInHand, GainsModel gains, State state) {
+    MapModel(Season season, Supplier<Optional<Ground>> tableInHand, GainChoice gains, State state) {
         this.season = season;
         this.tableInHand = tableInHand;
         this.gains = gains;

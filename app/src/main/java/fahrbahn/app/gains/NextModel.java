@@ -51,7 +51,7 @@ public final class NextModel {
     private final Document<Wish> wish;
     private final Supplier<Optional<Ground>> tableInHand;
     private final Supplier<Map<Constant, Double>> known;
-    private final GainsModel gains;
+    private final GainChoice gains;
     private final Stopwatch watch;
     private final Derived<Answer> answer;
     private final Practice practice;
@@ -74,7 +74,7 @@ public final class NextModel {
             Season season,
             Supplier<Optional<Ground>> tableInHand,
             Supplier<Map<Constant, Double>> known,
-            GainsModel gains,
+            GainChoice gains,
             Stopwatch watch,
             State state) {
         this.season = season;
@@ -203,7 +203,7 @@ public final class NextModel {
 
     /** On an edge the target is tuned too. */
     private static Setup withoutWhatIsTuned(Setup setup) {
-        Setup rest = GainsModel.withoutGainsAndSpeed(setup);
+        Setup rest = GainChoice.withoutGainsAndSpeed(setup);
         return rest.law().signal().tracksEdge() ? rest.withLaw(rest.law().withTarget(0)) : rest;
     }
 

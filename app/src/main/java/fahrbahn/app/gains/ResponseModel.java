@@ -13,13 +13,13 @@ import java.util.List;
 final class ResponseModel {
     private final Season season;
     private final MapModel map;
-    private final GainsModel gains;
+    private final GainChoice gains;
     private final Derived<Answer> answer;
 
     /** @param setup with the gains that answered */
     record Answer(Setup setup, PointResponse response, List<IntegralTrade.Row> integral) {}
 
-    ResponseModel(Season season, MapModel map, GainsModel gains, State state) {
+    ResponseModel(Season season, MapModel map, GainChoice gains, State state) {
         this.gains = gains;
         this.season = season;
         this.map = map;

@@ -21,7 +21,7 @@ final class TransferModel {
     private static final long SEED = 1;
 
     private final Season season;
-    private final GainsModel gains;
+    private final GainChoice gains;
     private final Derived<Answer> answer;
     private final Parameter<Map<SetupField, UnaryOperator<Setup>>> changes;
 
@@ -30,11 +30,11 @@ final class TransferModel {
     /** @param from with its gains */
     record Answer(Setup from, Setup to, Carried carried) {
         boolean sameRobot() {
-            return GainsModel.withoutGains(from).equals(GainsModel.withoutGains(to));
+            return GainChoice.withoutGains(from).equals(GainChoice.withoutGains(to));
         }
     }
 
-    TransferModel(Season season, GainsModel gains, State state) {
+    TransferModel(Season season, GainChoice gains, State state) {
         this.season = season;
         this.gains = gains;
         this.changes = state.parameterOfRobot(Map.of());

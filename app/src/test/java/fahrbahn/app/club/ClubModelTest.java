@@ -50,7 +50,7 @@ class ClubModelTest extends InShop {
         assertThat(shop.robot().constantsProperty().get())
                 .as("what a file says is no guess")
                 .noneMatch(k -> k.origin() == Knowledge.Origin.GUESS && k.constant() == Constant.FREE_SPEED);
-        shop.gains().choose(0.75, 0, 1.5);
+        shop.gains().choice().choose(0.75, 0, 1.5);
         Path out = folder.resolve("out.setup.json");
         club.exportSetup(out);
         assertThat(Files.readString(out)).contains("the younger ones", "\"paint\"", "0.75");
@@ -117,7 +117,7 @@ class ClubModelTest extends InShop {
     void robotsKeepToThemselves() {
         club.addRobot(RobotKind.PAIR, "Wren");
         club.addRobot(RobotKind.ROW, "Plover");
-        shop.gains().choose(0.9, 0, 2);
+        shop.gains().choice().choose(0.9, 0, 2);
         shop.runs().log().log(true, new QuickLog.Typed("12", "", "", "", "", ""));
         club.takeNext(Sort.ROBOT);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren");

@@ -77,7 +77,7 @@ class DrivePagesTest extends InWindow {
     @Test
     void aLostRunOfManyIsOpenedByOneKeyWithItsReason() throws Exception {
         onWindow(() -> {
-            shop().gains().choose(shop().season().setupOrGuess().law().kp() / 20, 0, 0);
+            shop().gains().choice().choose(shop().season().setupOrGuess().law().kp() / 20, 0, 0);
             return null;
         });
         robot.type(KeyCode.M);
@@ -178,7 +178,7 @@ class DrivePagesTest extends InWindow {
         });
         robot.type(KeyCode.A);
         onWindow(() -> {
-            shop().gains().choose(shop().season().setupOrGuess().law().kp() / 20, 0, 0);
+            shop().gains().choice().choose(shop().season().setupOrGuess().law().kp() / 20, 0, 0);
             return null;
         });
         robot.type(KeyCode.SPACE);

@@ -32,7 +32,7 @@ class GainsAdviceTest extends InShop {
         assertThat(shop.gains().pictureProperty().get().orElseThrow().gains()).isPresent();
         assertThat(shop.gains().verdictProperty().get().sentence()).contains("N goes on to Drive");
         double advised = law().kp();
-        shop.gains().choose(advised / 2, 0, 0);
+        shop.gains().choice().choose(advised / 2, 0, 0);
         assertThat(shop.gains().pictureProperty().get().orElseThrow().gains())
                 .as("it does not depend on the gains there are")
                 .isPresent();

@@ -197,6 +197,7 @@ class GainsPagesTest extends InWindow {
             var season = shop().season();
             var setup = season.setupOrGuess();
             shop().gains()
+                    .choice()
                     .become(setup.withLaw(
                             setup.law().withSignal(ErrorSignal.EDGE).withTarget(50)));
             return null;

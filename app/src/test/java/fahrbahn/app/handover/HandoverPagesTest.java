@@ -39,7 +39,7 @@ class HandoverPagesTest extends InWindow {
 
     private void gains(double kp) throws Exception {
         onWindow(() -> {
-            shop().gains().choose(kp, 0, 0.9);
+            shop().gains().choice().choose(kp, 0, 0.9);
             return null;
         });
     }

@@ -257,7 +257,7 @@ class RunsModelsTest extends InShop {
         shop.undo();
         assertThat(left()).hasSize(10);
         assertThat(runs()).hasSize(5);
-        shop.gains().choose(9, 0, 9);
+        shop.gains().choice().choose(9, 0, 9);
         run(true, Typed.NOTHING);
         assertThat(left()).as("another setting than the plan asks for").hasSize(10);
         plan().end();

@@ -161,7 +161,7 @@ class RunsPagesTest extends InWindow {
             log(false, Typed.NOTHING);
         }
         onWindow(() -> {
-            shop().gains().choose(0.2, 0, 0.4);
+            shop().gains().choice().choose(0.2, 0, 0.4);
             return null;
         });
     }

@@ -61,7 +61,7 @@ class FreshnessMatrixTest extends InShop {
         BEND("FSFFSSSS", setup(s -> s.withLine(new Line(20, s.line().polarity(), 220)))),
         LAW("FFFFSSSS", setup(s -> s.withLaw(s.law().withSignal(ErrorSignal.EDGE)))),
         BASE_COMMAND("FFFFSSSS", setup(s -> s.withLaw(s.law().withBaseCommand(30)))),
-        GAINS("FFFFFSSS", s -> s.gains().choose(0.25, 0, 0.9)),
+        GAINS("FFFFFSSS", s -> s.gains().choice().choose(0.25, 0, 0.9)),
         TABLE_CHANGED("FMFFFSSF", s -> s.table().reshape(new Part.Straight(1300))),
         OTHER_TABLE("FFFFFMSF", s -> s.season().club().additions().addTable(Draft.of(DemoCourses.sprint()))),
         CAPTURED_ANEW_ALIKE("FFFFFFFF", s -> recapture(s, 0)),
@@ -135,7 +135,7 @@ class FreshnessMatrixTest extends InShop {
         shop.levels().useOnRobot();
         shop.season().club().additions().addTable(Draft.of(DemoCourses.workshopLoop()));
         shop.table().choose(0);
-        shop.gains().choose(0.3, 0, 0.9);
+        shop.gains().choice().choose(0.3, 0, 0.9);
         shop.drive().run();
         shop.runs().log().log(true, new QuickLog.Typed("21", "", "", "", "", ""));
         shop.handover().handOver();
@@ -185,11 +185,11 @@ class FreshnessMatrixTest extends InShop {
     /** One run or many: the newest of them is what counts, as soon as it is there. */
     @Test
     void manyRunsMakeDriveFreshAsOneDoes() {
-        shop.gains().choose(0.25, 0, 0.9);
+        shop.gains().choice().choose(0.25, 0, 0.9);
         assertThat(marks()).isEqualTo(Change.GAINS.expected);
         shop.drive().runMany();
         assertThat(mark(Station.DRIVE)).as("many, after one that is stale").isEqualTo(Mark.FRESH);
-        shop.gains().choose(0.26, 0, 0.9);
+        shop.gains().choice().choose(0.26, 0, 0.9);
         assertThat(mark(Station.DRIVE)).isEqualTo(Mark.STALE);
         shop.drive().run();
         assertThat(mark(Station.DRIVE)).as("one, after many that are stale").isEqualTo(Mark.FRESH);

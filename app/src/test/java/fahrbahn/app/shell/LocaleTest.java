@@ -52,7 +52,7 @@ class LocaleTest {
                         Shop.capture(Capture.LIGHT, clock.now, 712.5, 690.25, shop)));
         shop.levels().useOnRobot();
         shop.season().club().additions().addTable(Draft.of(DemoCourses.rescue()));
-        shop.gains().choose(0.315, 0, 0.8125);
+        shop.gains().choice().choose(0.315, 0, 0.8125);
         shop.table().add(new Part.Straight(4321.5));
         words.add(shop.table().verdictProperty().get().sentence());
         shop.undo();

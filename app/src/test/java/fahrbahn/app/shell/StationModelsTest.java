@@ -150,7 +150,7 @@ class StationModelsTest extends InShop {
     @Test
     void gainsAndDriveGoStaleWithTheBattery() {
         shop.season().changeConditions(c -> c.withBatteryV(8.0).withWheels("soft"));
-        shop.gains().choose(0.3, 0, 0.5);
+        shop.gains().choice().choose(0.3, 0, 0.5);
         shop.drive().run();
         assertThat(shop.gains().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.GUESS);
         assertThat(shop.drive().freshnessProperty().get().mark()).isEqualTo(Freshness.Mark.GUESS);

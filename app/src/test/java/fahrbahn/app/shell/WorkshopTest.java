@@ -87,7 +87,7 @@ class WorkshopTest extends InShop {
         assertThat(shop.drive().progress()).isEqualTo(1);
         assertThat(verdict(Station.DRIVE).sentence()).contains(" of 200 runs on ");
         assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.GUESS);
-        shop.gains().choose(0.0005, 0, 1);
+        shop.gains().choice().choose(0.0005, 0, 1);
         assertThat(mark(Station.DRIVE)).isEqualTo(Freshness.Mark.STALE);
         shop.drive().runMany();
         assertThat(verdict(Station.DRIVE).tone()).isEqualTo(Verdict.Tone.STOP);
@@ -125,7 +125,7 @@ class WorkshopTest extends InShop {
     void runsOfOtherSettingsDoNotCount() {
         shop.runs().log().log(true, new QuickLog.Typed("21.5", "", "", "", "", ""));
         assertThat(verdict(Station.RUNS).sentence()).contains("completed 1 of 1 run", "Run 5 more");
-        shop.gains().choose(0.3, 0, 1);
+        shop.gains().choice().choose(0.3, 0, 1);
         assertThat(mark(Station.RUNS)).isEqualTo(Freshness.Mark.STALE);
         assertThat(verdict(Station.RUNS).sentence()).contains("None of the 1 run");
     }
