@@ -90,7 +90,7 @@ public final class GainsView {
     }
 
     private void choose(double newKp, double newKd) {
-        model.choose(newKp, law().ki(), newKd);
+        model.choice().choose(newKp, law().ki(), newKd);
     }
 
     private StationView build() {
