@@ -118,7 +118,7 @@ class ArchitectureTest {
 
     private static final DescribedPredicate<JavaClass> VIEWS = DescribedPredicate.describe(
             "shelves' classes that hold nodes",
-            c -> Arrays.stream(STATIONS).anyMatch(s -> c.getPackageName().equals(s.replace("..", "")))
+            c -> Arrays.stream(STATIONS).anyMatch(s -> c.getPackageName().startsWith(s.replace("..", "")))
                     && c.getDirectDependenciesFromSelf().stream()
                             .anyMatch(d -> d.getTargetClass().getPackageName().startsWith("javafx.scene")));
 

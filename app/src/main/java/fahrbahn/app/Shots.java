@@ -1,12 +1,12 @@
 package fahrbahn.app;
 
-import fahrbahn.app.handover.DrillModel;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
+import fahrbahn.app.handover.drill.DrillModel;
 import fahrbahn.app.live.LiveStatus;
-import fahrbahn.app.runs.PlanModel;
+import fahrbahn.app.runs.plan.PlanModel;
 import fahrbahn.app.season.Entry;
-import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Sort;
-import fahrbahn.app.season.Station;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.drill.DrillFault;
 import fahrbahn.core.setup.Law;

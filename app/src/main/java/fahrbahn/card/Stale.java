@@ -1,11 +1,11 @@
 package fahrbahn.card;
 
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Minded;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.FindingWords;

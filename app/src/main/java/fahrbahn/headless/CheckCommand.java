@@ -1,9 +1,10 @@
 package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Salvage;
-import fahrbahn.store.SeasonCheck;
+import fahrbahn.headless.kit.Json;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.season.Salvage;
+import fahrbahn.store.season.SeasonCheck;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;

@@ -1,10 +1,10 @@
 package fahrbahn.headless;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.program.Language;
+import fahrbahn.core.language.Language;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.SetupJson;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.json.SetupJson;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.concurrent.Callable;

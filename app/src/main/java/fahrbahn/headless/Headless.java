@@ -3,7 +3,8 @@ package fahrbahn.headless;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.readings.BadReadingsException;
-import fahrbahn.store.BadFileException;
+import fahrbahn.headless.kit.PlainWriter;
+import fahrbahn.store.file.BadFileException;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import picocli.CommandLine;
@@ -45,7 +46,7 @@ public final class Headless {
     }
 
     /** Never a stack trace: what nobody foresaw is told in words like everything else. */
-    static int run(CommandLine commands, String... arguments) {
+    public static int run(CommandLine commands, String... arguments) {
         try {
             return commands.execute(arguments);
         } catch (OutOfMemoryError tooMuch) {

@@ -2,10 +2,12 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import fahrbahn.core.belief.TuningBenchmark;
+import fahrbahn.core.benchmark.TuningBenchmark;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.job.Workers;
-import fahrbahn.store.BadFileException;
+import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.Progress;
+import fahrbahn.store.file.BadFileException;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;

@@ -1,7 +1,7 @@
 package fahrbahn.pen;
 
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Export;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.file.Export;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package fahrbahn.words;
 
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.review.CompareWords;
-import fahrbahn.core.setup.Cause;
 import java.time.Duration;
 import java.util.List;
 import java.util.function.UnaryOperator;

@@ -1,7 +1,7 @@
 package fahrbahn.words;
 
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 
 /** A chance to finish, never without what was driven: a test bend is not the table. */
 public final class ChanceWords {

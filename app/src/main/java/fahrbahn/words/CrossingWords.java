@@ -1,7 +1,7 @@
 package fahrbahn.words;
 
+import fahrbahn.core.path.Part;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.Part;
 import fahrbahn.core.twin.CrossingPass;
 import java.util.List;
 

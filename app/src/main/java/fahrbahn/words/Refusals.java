@@ -1,7 +1,7 @@
 package fahrbahn.words;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.setup.SetupField;
+import fahrbahn.core.difference.SetupField;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package fahrbahn.words;
 
 import fahrbahn.core.check.Text;
-import fahrbahn.core.table.Part;
+import fahrbahn.core.path.Part;
 import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.Map;

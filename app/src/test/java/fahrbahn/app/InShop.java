@@ -2,7 +2,7 @@ package fahrbahn.app;
 
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.InMemory;
-import fahrbahn.core.table.Palette;
+import fahrbahn.core.raster.Palette;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import java.nio.file.Path;
 import java.util.Optional;

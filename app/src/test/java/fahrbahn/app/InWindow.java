@@ -1,10 +1,10 @@
 package fahrbahn.app;
 
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.Repeated;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.season.SeasonFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;

@@ -3,7 +3,7 @@ package fahrbahn.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Repeated;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.season.SeasonFile;
 import java.io.File;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;

@@ -4,7 +4,7 @@ import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.season.SeasonFile;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;

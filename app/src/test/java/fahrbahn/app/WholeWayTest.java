@@ -2,9 +2,9 @@ package fahrbahn.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.live.LiveStatus;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.trials.Run;

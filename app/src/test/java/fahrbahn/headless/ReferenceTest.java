@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import fahrbahn.headless.kit.Progress;
 import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;

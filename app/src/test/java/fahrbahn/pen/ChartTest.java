@@ -10,7 +10,7 @@ import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;

@@ -4,7 +4,7 @@ import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.Workshop;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.season.SeasonFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;

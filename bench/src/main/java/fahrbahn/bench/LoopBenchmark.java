@@ -1,12 +1,12 @@
 package fahrbahn.bench;
 
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LaneReport;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.raster.SeenRaster;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.SeenRaster;
 import fahrbahn.core.table.SeenTable;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;

@@ -1,5 +1,7 @@
 package fahrbahn.bench;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Law;
@@ -13,8 +15,6 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
 import java.util.List;
 
 /** The yardstick's robot and course: an oval of 1800 by 800 mm with corners of 200 mm, one sensor on its outer edge. */

@@ -2,11 +2,11 @@ package fahrbahn.link;
 
 import java.util.concurrent.ThreadFactory;
 
-final class Threads {
+public final class Threads {
     private Threads() {}
 
     /** Threads that do not keep the program alive. */
-    static ThreadFactory daemon(String name) {
+    public static ThreadFactory daemon(String name) {
         return work -> {
             Thread thread = new Thread(work, name);
             thread.setDaemon(true);

@@ -11,19 +11,19 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Predicate;
 
 /** Hears a link and keeps everything, for tests that wait for it. */
-final class Ears implements LinkListener {
+public final class Ears implements LinkListener {
     /** So long no machine takes, however busy. */
     static final int PATIENCE_S = 300;
 
     /** Of the link: stands still until a test moves it. */
     final AtomicLong nowNs = new AtomicLong();
 
-    final LinkTimes times = new LinkTimes(nowNs::get, 1);
+    public final LinkTimes times = new LinkTimes(nowNs::get, 1);
 
     final BlockingQueue<Reading> readings = new LinkedBlockingQueue<>();
     final BlockingQueue<String> away = new LinkedBlockingQueue<>();
     final BlockingQueue<String> lost = new LinkedBlockingQueue<>();
-    final BlockingQueue<String> said = new LinkedBlockingQueue<>();
+    public final BlockingQueue<String> said = new LinkedBlockingQueue<>();
     volatile List<String> sensors = List.of();
     volatile long brokenLines;
 
@@ -54,7 +54,7 @@ final class Ears implements LinkListener {
     }
 
     /** The next reading that has what is looked for. */
-    Reading await(String what, Predicate<Reading> wanted) throws InterruptedException {
+    public Reading await(String what, Predicate<Reading> wanted) throws InterruptedException {
         Reading reading = readings.poll(PATIENCE_S, TimeUnit.SECONDS);
         while (reading != null && !wanted.test(reading)) {
             reading = readings.poll(PATIENCE_S, TimeUnit.SECONDS);

@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.readings.Reading;
 import fahrbahn.core.readings.SurfaceStats;
+import fahrbahn.link.bench.BenchProtocol;
+import fahrbahn.link.bench.BenchRig;
+import fahrbahn.link.bench.BenchRobot;
+import fahrbahn.link.bench.BenchRobotServer;
 import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;

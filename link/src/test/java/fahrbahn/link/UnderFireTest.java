@@ -3,6 +3,10 @@ package fahrbahn.link;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fahrbahn.link.bench.BenchRig;
+import fahrbahn.link.bench.BenchRobot;
+import fahrbahn.link.bench.BenchRobotGuest;
+import fahrbahn.link.bench.BenchRobotServer;
 import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;

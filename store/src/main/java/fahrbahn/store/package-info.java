@@ -1,9 +1,9 @@
 /**
  * What is kept: the season file and the open formats.
  *
- * <p>A {@link fahrbahn.store.SeasonFile} is one SQLite file in which every change is a new revision of a small JSON document,
+ * <p>A {@link fahrbahn.store.season.SeasonFile} is one SQLite file in which every change is a new revision of a small JSON document,
  * written in a transaction before the call returns. Nothing is overwritten, so the history of each fact, undo and redo all come
- * from the same rows. {@link fahrbahn.store.SetupJson} is the setup file format; {@link fahrbahn.store.CaptureJson} and
+ * from the same rows. {@link fahrbahn.store.json.SetupJson} is the setup file format; {@link fahrbahn.store.CaptureJson} and
  * {@link fahrbahn.store.RunJson} are the other documents.
  */
 package fahrbahn.store;

@@ -15,13 +15,13 @@ import org.sqlite.util.LibraryLoaderUtil;
  * Starts programs of a test's class in a third of the usual time: from an archive of the classes loaded, which can be made of jars alone, and
  * with the database's library unpacked once. They are the same classes as the test's.
  */
-final class QuickStart {
+public final class QuickStart {
     private final Path folder;
     private final String main;
     private final String classPath;
 
     /** @param main a program that ends by itself when it is given one argument, a folder to work in */
-    QuickStart(Path folder, Class<?> main) throws Exception {
+    public QuickStart(Path folder, Class<?> main) throws Exception {
         this.folder = folder;
         this.main = main.getName();
         List<String> jars = new ArrayList<>();
@@ -40,7 +40,7 @@ final class QuickStart {
     }
 
     /** @param argument what it is to do there */
-    Process start(Path work, String argument) throws Exception {
+    public Process start(Path work, String argument) throws Exception {
         return start("-XX:SharedArchiveFile=" + archive(), work, argument);
     }
 

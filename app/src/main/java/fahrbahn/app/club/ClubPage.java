@@ -1,10 +1,10 @@
 package fahrbahn.app.club;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.app.season.Sort;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,6 @@
 package fahrbahn.app.club;
 
+import fahrbahn.core.knowledge.SensorPreset;
 import fahrbahn.core.setup.Chassis;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.ErrorSignal;
@@ -10,7 +11,6 @@ import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
-import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 

@@ -1,6 +1,7 @@
 package fahrbahn.app.demo;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.core.knowledge.SensorPreset;
 import fahrbahn.core.loop.GainAdvisor;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.ErrorSignal;
@@ -12,11 +13,10 @@ import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.setup.SensorPreset;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.SetupJson;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.json.SetupJson;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

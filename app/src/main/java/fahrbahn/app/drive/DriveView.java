@@ -1,10 +1,15 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.drive.detour.DetourPage;
+import fahrbahn.app.drive.log.LogPage;
+import fahrbahn.app.drive.run.Laid;
+import fahrbahn.app.drive.run.SensorState;
+import fahrbahn.app.drive.stopping.StopPage;
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.kit.field.ChoiceField;
 import java.util.List;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;

@@ -1,7 +1,7 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.core.levels.Histogram;
-import fahrbahn.core.trials.Sample;
+import fahrbahn.core.statistics.Sample;
 import fahrbahn.pen.Chart;
 import fahrbahn.pen.Pen;
 import fahrbahn.pen.Scale;

@@ -1,13 +1,15 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.drive.run.Drive;
+import fahrbahn.app.drive.run.Odds;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.review.LossFactors;
 import fahrbahn.core.review.ManyRuns;
+import fahrbahn.core.sensing.SensorFault;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.twin.SensorFault;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
 import java.util.List;

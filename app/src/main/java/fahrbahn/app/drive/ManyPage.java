@@ -1,10 +1,13 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.drive.run.LossWords;
+import fahrbahn.app.drive.run.Odds;
+import fahrbahn.app.drive.view.CourseView;
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.field.ChoiceField;
 import fahrbahn.core.review.LossFactors.Factor;
 import fahrbahn.core.review.ManyRuns.Reason;
 import fahrbahn.core.twin.RunResult;

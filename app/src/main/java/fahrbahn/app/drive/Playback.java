@@ -1,6 +1,6 @@
 package fahrbahn.app.drive;
 
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 
 /** How far a run is played, and how fast: by the time of the frames, by single ticks, or to a place in it. */
 final class Playback {

@@ -1,6 +1,9 @@
 package fahrbahn.app.drive;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.drive.run.Drive;
+import fahrbahn.app.drive.view.CourseView;
+import fahrbahn.app.drive.view.Runner;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;

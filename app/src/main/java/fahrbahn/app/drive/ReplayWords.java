@@ -1,10 +1,12 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.drive.run.Drive;
+import fahrbahn.app.drive.run.LossWords;
 import fahrbahn.core.check.Text;
 import fahrbahn.core.law.Controller.Doing;
 import fahrbahn.core.review.Loss;
 import fahrbahn.core.review.RunEvents.Event;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.words.Words;
 import java.util.List;
 import java.util.stream.Stream;

@@ -1,7 +1,8 @@
 package fahrbahn.app.drive;
 
+import fahrbahn.app.drive.run.Drive;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.pen.Chart;
 import fahrbahn.pen.TracesChart;
 import fahrbahn.pen.TracesChart.Series;
@@ -10,7 +11,7 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** The traces of a run, each quantity over the same time. */
-final class RunCharts {
+public final class RunCharts {
     private static final double[] WHOLE = {};
     private static final double[][] DASHES = {WHOLE, {7, 4}, {2, 3}, {9, 3, 2, 3}};
     private static final String[] INKS = {"ink-left", "ink-right", "ink-best", "ink-curve"};
@@ -20,7 +21,7 @@ final class RunCharts {
     private final double[] tS;
     private final double[] eventsS;
 
-    RunCharts(Drive drive) {
+    public RunCharts(Drive drive) {
         this.drive = drive;
         this.trace = drive.trace();
         this.tS = new double[trace.size()];
@@ -47,7 +48,7 @@ final class RunCharts {
     }
 
     /** The steering, and what each gain gives of it. */
-    Chart steering() {
+    public Chart steering() {
         List<Series> series = new ArrayList<>(List.of(
                 new Series("steering", "ink-edge", WHOLE, trace::steering),
                 new Series("by Kp", "ink-left", DASHES[1], trace::proportional),
@@ -75,7 +76,7 @@ final class RunCharts {
                 eventsS);
     }
 
-    Chart wheels() {
+    public Chart wheels() {
         return new TracesChart(
                 "Wheels",
                 "mm/s",

@@ -2,13 +2,15 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.TwoModel.Compared;
 import fahrbahn.app.drive.TwoModel.Side;
+import fahrbahn.app.drive.view.CourseView;
+import fahrbahn.app.drive.view.Runner;
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.field.ChoiceField;
 import fahrbahn.core.review.CompareWords;
 import fahrbahn.core.review.Difference;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;

@@ -3,7 +3,7 @@ package fahrbahn.app.errand;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.CancelledException;
 import fahrbahn.core.job.Job;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
 import fahrbahn.words.Refusals;
 import java.util.function.Consumer;
 import java.util.logging.Level;

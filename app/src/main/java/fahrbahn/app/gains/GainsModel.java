@@ -1,6 +1,12 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.errand.Errand;
+import fahrbahn.app.gains.choice.GainChoice;
+import fahrbahn.app.gains.goal.GoalModel;
+import fahrbahn.app.gains.map.MapModel;
+import fahrbahn.app.gains.next.NextModel;
+import fahrbahn.app.gains.response.ResponseModel;
+import fahrbahn.app.gains.transfer.TransferModel;
 import fahrbahn.app.kit.Stopwatch;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;

@@ -1,13 +1,19 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.chart.Plot;
+import fahrbahn.app.gains.goal.GoalPage;
+import fahrbahn.app.gains.map.MapPage;
+import fahrbahn.app.gains.next.NextPage;
+import fahrbahn.app.gains.response.IntegralPage;
+import fahrbahn.app.gains.response.ResponsePage;
+import fahrbahn.app.gains.transfer.TransferPage;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.kit.Questions;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.app.kit.field.Questions;
 import fahrbahn.card.LaneChart;
 import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.LaneReport;

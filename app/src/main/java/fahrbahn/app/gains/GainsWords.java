@@ -6,7 +6,7 @@ import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;

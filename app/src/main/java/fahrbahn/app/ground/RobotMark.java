@@ -1,8 +1,8 @@
 package fahrbahn.app.ground;
 
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 import fahrbahn.pen.Pen;
 import fahrbahn.pen.PlacedPen;
 

@@ -1,12 +1,12 @@
 package fahrbahn.app.handover;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.ChoiceField;
 import fahrbahn.app.state.Value;
 import fahrbahn.card.PitCard;
 import fahrbahn.pen.Paper;

@@ -28,7 +28,7 @@ import fahrbahn.core.tuning.CapturedTurnMarks;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
-import fahrbahn.store.Kinds;
+import fahrbahn.store.document.Kinds;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;

@@ -1,11 +1,11 @@
 package fahrbahn.app.handover;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.kit.field.NumberField;
 import fahrbahn.app.measure.TypingBar;
 import fahrbahn.card.CardWords;
 import fahrbahn.core.hall.HallAdvice;

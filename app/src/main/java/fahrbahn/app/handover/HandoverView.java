@@ -1,5 +1,8 @@
 package fahrbahn.app.handover;
 
+import fahrbahn.app.handover.drill.DrillPage;
+import fahrbahn.app.handover.lists.ListPage;
+import fahrbahn.app.handover.lists.RoundsPage;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
 

@@ -1,16 +1,16 @@
 package fahrbahn.app.handover;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.card.CardWords;
+import fahrbahn.core.language.Language;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
-import fahrbahn.core.program.Language;
 import fahrbahn.core.program.ProgramConstant;
 import fahrbahn.words.Words;
 import java.util.List;

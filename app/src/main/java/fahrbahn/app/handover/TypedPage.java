@@ -1,9 +1,9 @@
 package fahrbahn.app.handover;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.core.program.TypedBack.Handed;
 import java.util.HashMap;
 import java.util.List;

@@ -1,13 +1,13 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Documents;
 import fahrbahn.app.state.State;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.tuning.LawTrial;
-import fahrbahn.store.Kinds;
+import fahrbahn.store.document.Kinds;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,14 +1,14 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.kit.Questions;
-import fahrbahn.app.kit.SetupFields;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.app.kit.field.Questions;
+import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.app.state.Value;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;

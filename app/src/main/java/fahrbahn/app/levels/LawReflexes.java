@@ -1,7 +1,7 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.setup.Options;

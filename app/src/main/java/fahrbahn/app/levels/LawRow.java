@@ -1,9 +1,9 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.core.law.UsualLaws;
 import fahrbahn.core.response.ErrorRule;
 import fahrbahn.core.response.LineCodes;

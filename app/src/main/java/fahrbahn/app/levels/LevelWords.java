@@ -1,14 +1,14 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.season.Verdict;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelPick;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelSlip;
 import fahrbahn.core.levels.LevelTable;
 import fahrbahn.core.levels.SensorLevels;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;

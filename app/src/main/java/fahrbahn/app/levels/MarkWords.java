@@ -1,12 +1,12 @@
 package fahrbahn.app.levels;
 
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.marks.ChannelChoice;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;
 import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.marks.MarkTiming;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;

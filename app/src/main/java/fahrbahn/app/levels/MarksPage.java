@@ -1,11 +1,11 @@
 package fahrbahn.app.levels;
 
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.NumberField;
 import fahrbahn.app.state.Value;
 import fahrbahn.core.marks.Confusions;
 import fahrbahn.core.marks.MarkComparison;

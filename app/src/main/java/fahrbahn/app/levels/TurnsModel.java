@@ -1,17 +1,17 @@
 package fahrbahn.app.levels;
 
 import fahrbahn.app.errand.RefusedException;
-import fahrbahn.app.kit.SetupFields;
+import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.State;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.raster.Palette;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.table.Palette;
 import fahrbahn.core.tuning.CapturedTurnMarks;
 import fahrbahn.core.tuning.MarkTrial;
 import fahrbahn.core.tuning.UsualTurnMarks;

@@ -2,12 +2,12 @@ package fahrbahn.app.levels;
 
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.colour.ColourRule;
+import fahrbahn.core.path.Part;
 import fahrbahn.core.response.Spacing;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 import fahrbahn.core.tuning.MarkTrial;
 import fahrbahn.words.Words;
 import java.util.Arrays;

@@ -3,7 +3,7 @@ package fahrbahn.app.measure;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.readings.ColumnMap;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
 import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;

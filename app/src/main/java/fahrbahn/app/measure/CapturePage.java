@@ -1,10 +1,11 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.measure.live.LiveTraceView;
 import fahrbahn.core.quality.CaptureReport;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;

@@ -1,9 +1,9 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.kit.ChoiceField;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.kit.field.NumberField;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import javafx.scene.Node;

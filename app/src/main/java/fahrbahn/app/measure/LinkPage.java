@@ -1,10 +1,10 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.app.kit.Spoken;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.kit.field.Spoken;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.core.check.Text;

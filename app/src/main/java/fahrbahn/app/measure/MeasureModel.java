@@ -4,6 +4,7 @@ import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
+import fahrbahn.app.measure.live.Capturer;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;

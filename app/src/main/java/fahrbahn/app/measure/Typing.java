@@ -1,10 +1,10 @@
 package fahrbahn.app.measure;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fahrbahn.app.measure;
 
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.words.Refusals;
 import javafx.scene.control.Button;

@@ -1,11 +1,11 @@
 package fahrbahn.app.robot;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Clearance;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.response.CurveFeatures;
 import fahrbahn.core.response.ErrorCurve;
 import fahrbahn.core.response.Spacing;
-import fahrbahn.core.setup.Clearance;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.BumpClearance;

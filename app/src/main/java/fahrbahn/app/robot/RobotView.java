@@ -2,6 +2,7 @@ package fahrbahn.app.robot;
 
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.robot.bench.BenchPage;
 
 /** The robot: its layout, bench measurements, and how well its numbers are known. */
 public final class RobotView {

@@ -1,9 +1,9 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.setup.Sensor;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,8 +1,8 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.core.setup.SensorPreset;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.core.knowledge.SensorPreset;
 import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;

@@ -1,13 +1,13 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.ChoiceField;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Run;
 import fahrbahn.words.Refusals;

@@ -1,13 +1,16 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SeenActions;
 import fahrbahn.app.kit.SideBySide;
 import fahrbahn.app.kit.StopwatchBar;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.runs.plan.PlanModel;
+import fahrbahn.app.runs.stops.StopsModel;
+import fahrbahn.app.runs.stops.StopsPicture;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;

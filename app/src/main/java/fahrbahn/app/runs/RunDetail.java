@@ -1,10 +1,10 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pictures;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.kit.field.NumberField;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.trials.Outcome;

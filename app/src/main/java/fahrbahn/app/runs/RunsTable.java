@@ -1,6 +1,7 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.WrappedCell;
 import fahrbahn.core.trials.Run;
 import fahrbahn.words.RunWords;
 import java.util.ArrayList;

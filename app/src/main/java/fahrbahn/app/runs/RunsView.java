@@ -2,6 +2,9 @@ package fahrbahn.app.runs;
 
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.runs.compare.ComparePage;
+import fahrbahn.app.runs.plan.PlanPage;
+import fahrbahn.app.runs.stops.StopsPage;
 
 /** The pages of the log book. */
 public final class RunsView {

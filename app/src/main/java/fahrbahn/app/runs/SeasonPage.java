@@ -6,6 +6,8 @@ import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.app.runs.report.SeasonWords;
+import fahrbahn.app.runs.report.StretchChart;
 import fahrbahn.core.trials.Stretch;
 import java.util.List;
 import java.util.function.UnaryOperator;

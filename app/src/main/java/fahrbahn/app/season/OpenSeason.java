@@ -1,9 +1,9 @@
 package fahrbahn.app.season;
 
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Ledger;
-import fahrbahn.store.Scribe;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.season.Ledger;
+import fahrbahn.store.season.Scribe;
+import fahrbahn.store.season.SeasonFile;
 import java.nio.file.Path;
 import java.util.concurrent.Executor;
 

@@ -2,12 +2,12 @@ package fahrbahn.app.season;
 
 import fahrbahn.app.state.Snapshot;
 import fahrbahn.app.state.State;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.trials.Run;
-import fahrbahn.store.Kinds;
+import fahrbahn.store.document.Kinds;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;

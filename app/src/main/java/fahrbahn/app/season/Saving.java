@@ -1,6 +1,6 @@
 package fahrbahn.app.season;
 
-import fahrbahn.store.Scribe;
+import fahrbahn.store.season.Scribe;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 

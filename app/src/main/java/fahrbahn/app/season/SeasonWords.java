@@ -1,10 +1,10 @@
 package fahrbahn.app.season;
 
+import fahrbahn.core.difference.Cause;
+import fahrbahn.core.difference.SetupDifference;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupDifference;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.Words;
 import java.util.List;

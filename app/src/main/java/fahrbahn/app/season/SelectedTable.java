@@ -7,8 +7,8 @@ import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
-import fahrbahn.store.Kinds;
-import fahrbahn.store.TablePrints;
+import fahrbahn.store.document.Kinds;
+import fahrbahn.store.json.TablePrints;
 import java.util.Optional;
 
 /** The table selected: its course or its mat, and what that amounts to. */

@@ -1,10 +1,10 @@
 package fahrbahn.app.season;
 
 import fahrbahn.core.season.Listing;
-import fahrbahn.store.Kind;
-import fahrbahn.store.Kinds;
-import fahrbahn.store.Ledger;
-import fahrbahn.store.Put;
+import fahrbahn.store.document.Kind;
+import fahrbahn.store.document.Kinds;
+import fahrbahn.store.document.Put;
+import fahrbahn.store.season.Ledger;
 import java.util.Optional;
 
 /** What a club has several of. */

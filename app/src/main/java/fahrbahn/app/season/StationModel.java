@@ -1,5 +1,6 @@
 package fahrbahn.app.season;
 
+import fahrbahn.app.freshness.Freshness;
 import fahrbahn.core.setup.Setup;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;

@@ -4,7 +4,7 @@ import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.season.Saving;
 import fahrbahn.app.start.Remembered.What;
-import fahrbahn.store.Ledger;
+import fahrbahn.store.season.Ledger;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.function.Consumer;

@@ -2,8 +2,8 @@ package fahrbahn.app.shell;
 
 import fahrbahn.pen.PdfPen;
 import fahrbahn.pen.Pen;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Export;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.file.Export;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;

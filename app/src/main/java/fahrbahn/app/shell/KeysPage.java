@@ -1,10 +1,10 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
+import fahrbahn.app.kit.field.Fields;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fahrbahn.app.shell;
 
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.live.LiveStatus.Phase;

@@ -1,10 +1,10 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.chart.TextFont;
-import fahrbahn.app.kit.Fields;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.kit.field.Fields;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;

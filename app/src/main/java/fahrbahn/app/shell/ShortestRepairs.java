@@ -1,9 +1,9 @@
 package fahrbahn.app.shell;
 
-import fahrbahn.app.robot.BenchCard;
-import fahrbahn.app.season.Freshness.Repair;
-import fahrbahn.app.season.Repairs;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Freshness.Repair;
+import fahrbahn.app.freshness.Repairs;
+import fahrbahn.app.freshness.Station;
+import fahrbahn.app.robot.bench.BenchCard;
 import fahrbahn.core.knowledge.Constant;
 
 /** What mends what: the button's words, the station, and the deed itself. */

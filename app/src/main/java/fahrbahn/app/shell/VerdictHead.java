@@ -1,8 +1,8 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.chart.TextFont;
+import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.Verdict;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;

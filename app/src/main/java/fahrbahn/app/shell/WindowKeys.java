@@ -1,10 +1,10 @@
 package fahrbahn.app.shell;
 
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.kit.Digits;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.KeyTaker;
+import fahrbahn.app.kit.field.Fields;
 import fahrbahn.app.season.Sort;
-import fahrbahn.app.season.Station;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.LongSupplier;

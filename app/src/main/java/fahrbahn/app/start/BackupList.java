@@ -1,7 +1,7 @@
 package fahrbahn.app.start;
 
-import fahrbahn.store.Backups;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.season.Backups;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

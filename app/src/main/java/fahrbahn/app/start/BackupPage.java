@@ -3,7 +3,7 @@ package fahrbahn.app.start;
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.store.Backups;
+import fahrbahn.store.season.Backups;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
 import java.time.ZoneId;

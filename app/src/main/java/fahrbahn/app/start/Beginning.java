@@ -1,8 +1,8 @@
 package fahrbahn.app.start;
 
 import fahrbahn.app.kit.Clocks;
-import fahrbahn.store.Backups;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.season.Backups;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.ExecutionException;

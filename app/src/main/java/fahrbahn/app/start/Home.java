@@ -1,8 +1,8 @@
 package fahrbahn.app.start;
 
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Export;
-import fahrbahn.store.Privacy;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.file.Export;
+import fahrbahn.store.file.Privacy;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;

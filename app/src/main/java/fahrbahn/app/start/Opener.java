@@ -2,12 +2,12 @@ package fahrbahn.app.start;
 
 import fahrbahn.app.demo.DemoSeason;
 import fahrbahn.app.season.OpenSeason;
-import fahrbahn.store.Backups;
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.DamagedSeasonException;
-import fahrbahn.store.Salvage;
-import fahrbahn.store.SeasonFile;
-import fahrbahn.store.SeasonJson;
+import fahrbahn.store.exchange.SeasonJson;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.season.Backups;
+import fahrbahn.store.season.DamagedSeasonException;
+import fahrbahn.store.season.Salvage;
+import fahrbahn.store.season.SeasonFile;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.Words;
 import java.nio.file.Files;

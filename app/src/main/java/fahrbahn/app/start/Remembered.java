@@ -1,7 +1,7 @@
 package fahrbahn.app.start;
 
-import fahrbahn.store.BadFileException;
-import fahrbahn.store.Export;
+import fahrbahn.store.file.BadFileException;
+import fahrbahn.store.file.Export;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringWriter;

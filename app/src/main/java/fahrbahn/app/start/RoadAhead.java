@@ -1,7 +1,7 @@
 package fahrbahn.app.start;
 
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.season.Station;
 import java.util.EnumMap;
 import java.util.Map;
 import javafx.scene.control.Label;

@@ -1,10 +1,10 @@
 package fahrbahn.app.start;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.KeyTaker;
 import fahrbahn.app.kit.Nodes;
+import fahrbahn.app.kit.field.Fields;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;

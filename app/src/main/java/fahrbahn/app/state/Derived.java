@@ -4,7 +4,7 @@ import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.RefusedException;
 import fahrbahn.core.job.Job;
-import fahrbahn.store.BadFileException;
+import fahrbahn.store.file.BadFileException;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;

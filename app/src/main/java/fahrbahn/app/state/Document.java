@@ -1,8 +1,8 @@
 package fahrbahn.app.state;
 
-import fahrbahn.store.Kind;
-import fahrbahn.store.Ledger;
-import fahrbahn.store.Put;
+import fahrbahn.store.document.Kind;
+import fahrbahn.store.document.Put;
+import fahrbahn.store.season.Ledger;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;

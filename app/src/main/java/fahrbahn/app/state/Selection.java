@@ -1,10 +1,10 @@
 package fahrbahn.app.state;
 
 import fahrbahn.core.season.Hand;
-import fahrbahn.store.Kind.Scope;
-import fahrbahn.store.Kinds;
-import fahrbahn.store.Ledger;
-import fahrbahn.store.Put;
+import fahrbahn.store.document.Kind.Scope;
+import fahrbahn.store.document.Kinds;
+import fahrbahn.store.document.Put;
+import fahrbahn.store.season.Ledger;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;

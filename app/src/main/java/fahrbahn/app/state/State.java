@@ -2,8 +2,8 @@ package fahrbahn.app.state;
 
 import fahrbahn.app.errand.Errands;
 import fahrbahn.app.errand.RefusedException;
-import fahrbahn.store.Kind;
-import fahrbahn.store.Ledger;
+import fahrbahn.store.document.Kind;
+import fahrbahn.store.season.Ledger;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

@@ -2,10 +2,10 @@ package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Surface;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Surface;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;

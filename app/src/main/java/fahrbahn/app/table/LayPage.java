@@ -1,19 +1,19 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.kit.Action;
-import fahrbahn.app.kit.Fields;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
 import fahrbahn.app.kit.Pages;
 import fahrbahn.app.kit.SideBySide;
-import fahrbahn.app.kit.Spoken;
+import fahrbahn.app.kit.field.Fields;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.app.kit.field.Spoken;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.PartShapes;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.PartShapes;
-import fahrbahn.core.table.Pose;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
 import java.util.List;

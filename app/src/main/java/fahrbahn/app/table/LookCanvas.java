@@ -5,7 +5,7 @@ import fahrbahn.app.ground.TableCanvas;
 import fahrbahn.app.ground.TablePainter;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Picture;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.path.Pose;
 import fahrbahn.pen.Pen;
 import fahrbahn.words.Words;
 import java.util.Optional;

@@ -4,8 +4,8 @@ import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Follow;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.Pages;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.table.Pose;
 import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -64,7 +64,7 @@ final class LookPage {
                                 + Words.number(Math.toDegrees(Math.IEEEremainder(pose.headingRad(), 2 * Math.PI)), 2)
                                 + " degrees."
                         : model.lookout().value().refusal());
-        Optional<fahrbahn.core.twin.Lookout> lookout = model.lookout().get();
+        Optional<fahrbahn.core.sensing.Lookout> lookout = model.lookout().get();
         if (lookout.isEmpty()) {
             return;
         }

@@ -1,10 +1,10 @@
 package fahrbahn.app.table;
 
-import fahrbahn.app.kit.ChoiceField;
 import fahrbahn.app.kit.Nodes;
-import fahrbahn.app.kit.NumberField;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.PartShapes;
+import fahrbahn.app.kit.field.ChoiceField;
+import fahrbahn.app.kit.field.NumberField;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.PartShapes;
 import fahrbahn.words.Words;
 import java.util.Map;
 import java.util.function.DoubleFunction;

@@ -1,14 +1,14 @@
 package fahrbahn.app.table;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Surface;
 import fahrbahn.core.setup.Polarity;
 import fahrbahn.core.table.CourseFigures;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.table.LaidCourse;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Surface;
 import fahrbahn.words.Words;
 import java.util.Arrays;
 import java.util.List;

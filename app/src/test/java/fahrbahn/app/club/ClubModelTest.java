@@ -13,7 +13,7 @@ import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.mat.PackedPicture;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.measuring.Measured;
-import fahrbahn.store.PicturePack;
+import fahrbahn.store.picture.PicturePack;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;

@@ -3,11 +3,13 @@ package fahrbahn.app.drive;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.drive.detour.DetourModel;
+import fahrbahn.app.drive.stopping.StopModel;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.core.setup.ObstacleMove;
 import fahrbahn.core.stopping.Rule;
 import fahrbahn.core.stopping.WayBack;
-import fahrbahn.store.Kinds;
+import fahrbahn.store.document.Kinds;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import org.junit.jupiter.api.Test;

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Pose;
 import fahrbahn.pen.Pen;
 import fahrbahn.pen.PlacedPen;
 import fahrbahn.pen.RecordingPen;

@@ -3,10 +3,10 @@ package fahrbahn.app.levels;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
+import fahrbahn.core.knowledge.SensorPreset;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Sensor;
-import fahrbahn.core.setup.SensorPreset;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;

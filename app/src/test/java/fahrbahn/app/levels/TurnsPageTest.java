@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InWindow;
 import fahrbahn.app.state.Value;
+import fahrbahn.core.raster.Palette;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.Palette;
 import fahrbahn.core.tuning.MarkTrial;
 import java.util.Locale;
 import javafx.scene.control.ButtonBase;

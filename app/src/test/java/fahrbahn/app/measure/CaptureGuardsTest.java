@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InShop;
 import fahrbahn.app.Shop;
-import fahrbahn.app.season.Freshness;
+import fahrbahn.app.freshness.Freshness;
 import fahrbahn.core.readings.Capture;
 import java.net.InetAddress;
 import java.net.ServerSocket;

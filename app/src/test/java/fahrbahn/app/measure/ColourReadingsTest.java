@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InShop;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Locale;

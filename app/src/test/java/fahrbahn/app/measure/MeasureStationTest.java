@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InWindow;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.live.Flood;
 import fahrbahn.app.live.LiveStatus;
 import fahrbahn.app.live.LiveStatus.Phase;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;

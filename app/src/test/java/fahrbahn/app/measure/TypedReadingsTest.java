@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InShop;
 import fahrbahn.app.club.RobotKind;
-import fahrbahn.app.season.Freshness;
+import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.season.Sort;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.check.BadValueException;

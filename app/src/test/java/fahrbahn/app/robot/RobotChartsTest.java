@@ -3,6 +3,8 @@ package fahrbahn.app.robot;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.robot.bench.BenchCard;
+import fahrbahn.app.robot.bench.CardSketch;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.pen.FreeLabels;
 import fahrbahn.pen.Pen;

@@ -3,7 +3,7 @@ package fahrbahn.app.runs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.core.trials.Run;
 import java.util.List;
 import javafx.scene.control.Label;

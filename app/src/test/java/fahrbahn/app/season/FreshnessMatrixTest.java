@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InShop;
 import fahrbahn.app.Shop;
+import fahrbahn.app.freshness.Freshness.Mark;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.runs.QuickLog;
-import fahrbahn.app.season.Freshness.Mark;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.path.Part;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.setup.ErrorSignal;
@@ -19,7 +21,6 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Part;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,7 +51,7 @@ class FreshnessMatrixTest extends InShop {
                 "FFFFSSSS",
                 setup(s -> s.withRobot(
                         s.robot().withSensor(0, s.robot().sensors().get(0).withPlace(62, 10))))),
-        MORE_SENSORS("FFSSSSSS", s -> s.robot().useRow(fahrbahn.core.setup.SensorPreset.PHOTOTRANSISTOR, 4)),
+        MORE_SENSORS("FFSSSSSS", s -> s.robot().useRow(fahrbahn.core.knowledge.SensorPreset.PHOTOTRANSISTOR, 4)),
         SURFACES("FFFSSSSS", setup(s -> {
             Sensor left = s.robot().sensors().get(0);
             return s.withRobot(s.robot().withSensor(0, left.withSurfaces(left.dark(), left.light() + 90, 3)));

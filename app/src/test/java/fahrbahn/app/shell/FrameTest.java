@@ -3,7 +3,7 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.core.trials.Run;
 import fahrbahn.words.Words;
 import java.util.List;

@@ -3,9 +3,9 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.live.LiveStatus;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
 import fahrbahn.core.readings.Capture;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;

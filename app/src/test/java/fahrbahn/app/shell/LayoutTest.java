@@ -3,9 +3,9 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InWindow;
-import fahrbahn.app.robot.BenchCard;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
+import fahrbahn.app.robot.bench.BenchCard;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;

@@ -1,7 +1,7 @@
 package fahrbahn.app.shell;
 
 import fahrbahn.app.chart.CanvasRegion;
-import fahrbahn.app.kit.Fields;
+import fahrbahn.app.kit.field.Fields;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;

@@ -3,12 +3,12 @@ package fahrbahn.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.Shop;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.runs.QuickLog;
-import fahrbahn.app.season.Station;
+import fahrbahn.core.path.Part;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Part;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InShop;
 import fahrbahn.app.club.RobotKind;
-import fahrbahn.app.drive.Drive;
-import fahrbahn.app.season.Freshness;
+import fahrbahn.app.drive.run.Drive;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.season.Sort;
-import fahrbahn.app.season.Station;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.HandClocks;
 import fahrbahn.app.InShop;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.app.runs.QuickLog;
-import fahrbahn.app.season.Freshness;
 import fahrbahn.app.season.OpenSeason;
-import fahrbahn.app.season.Station;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.season.SeasonFile;
 import fahrbahn.words.Words;
 import java.time.Duration;
 import java.util.ArrayList;

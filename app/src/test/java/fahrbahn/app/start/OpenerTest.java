@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fahrbahn.core.InMemory;
-import fahrbahn.store.Backups;
-import fahrbahn.store.Kinds;
-import fahrbahn.store.SeasonFile;
+import fahrbahn.store.document.Kinds;
+import fahrbahn.store.season.Backups;
+import fahrbahn.store.season.SeasonFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;

@@ -4,17 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InWindow;
-import fahrbahn.app.season.Freshness;
-import fahrbahn.app.season.Station;
+import fahrbahn.app.freshness.Freshness;
+import fahrbahn.app.freshness.Station;
 import fahrbahn.core.mat.MatSheet;
 import fahrbahn.core.mat.Traced;
 import fahrbahn.core.mat.TracedMat;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Lookout;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
-import fahrbahn.core.twin.Lookout;
-import fahrbahn.store.CourseSvg;
+import fahrbahn.store.exchange.CourseSvg;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -77,10 +77,10 @@ class TableStationTest extends InWindow {
                             "Mouse",
                             2000,
                             1200,
-                            new fahrbahn.core.table.Pose(300, 600, 0),
+                            new fahrbahn.core.path.Pose(300, 600, 0),
                             List.of(new Part.Straight(500), new Part.Bend(200, Math.PI / 2)),
                             false,
-                            fahrbahn.core.table.Palette.USUAL));
+                            fahrbahn.core.raster.Palette.USUAL));
             return null;
         });
         robot.clickOn(point(450, 600));

@@ -45,7 +45,7 @@ public final class Belief {
     private int trials;
     private boolean contradicts;
 
-    Belief(Ghosts ghosts, Prior prior, long seed, Workers workers) {
+    public Belief(Ghosts ghosts, Prior prior, long seed, Workers workers) {
         this.ghosts = ghosts;
         this.seed = seed;
         this.random = new SplittableRandom(seed);
@@ -57,7 +57,7 @@ public final class Belief {
     }
 
     /** Weighs every robot by what was seen. */
-    void see(Trial trial, Job job) {
+    public void see(Trial trial, Job job) {
         int first = WIDE * trials++;
         Candidate setting = new Candidate(trial.kp(), trial.kd(), trial.baseCommand());
         double[] likelihood = new double[particles.size()];
@@ -153,7 +153,7 @@ public final class Belief {
     }
 
     /** The robot whose every figure is the belief's middle. */
-    Particle middle() {
+    public Particle middle() {
         return new Particle(
                 range(Particle::lag).mid(),
                 range(Particle::delay).mid(),
@@ -164,7 +164,7 @@ public final class Belief {
     }
 
     /** Some of the robots, each as often as it weighs. */
-    List<Particle> some(int count) {
+    public List<Particle> some(int count) {
         List<Particle> some = new ArrayList<>();
         double upTo = weights[0];
         int at = 0;

@@ -3,6 +3,8 @@ package fahrbahn.core.belief;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.path.Novelty;
+import fahrbahn.core.path.Path;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Robot;
@@ -11,8 +13,6 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.table.Novelty;
-import fahrbahn.core.table.Path;
 import fahrbahn.core.table.SeenTable;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
@@ -23,9 +23,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /** Drives robots that may be the one. A table is painted once for each of a few spots, and a robot's is the nearest of them. */
-final class Ghosts {
+public final class Ghosts {
     /** An evening's differences, but for the height, which is in the robots' slopes already, and for jitter, which costs more than it shows; the others are a third larger for it. */
-    static final Spread EVENING = new Spread(4, 0.04, 0.04, 0.12, 0.015, 0.05, 0, 0);
+    public static final Spread EVENING = new Spread(4, 0.04, 0.04, 0.12, 0.015, 0.05, 0, 0);
 
     private static final double[] SPOTS = {0.46, 0.6, 0.77, 1, 1.3, 1.7, 2.4};
 
@@ -39,7 +39,7 @@ final class Ghosts {
     private final double lapPerWay;
 
     /** Paints the table for each spot. */
-    Ghosts(Setup setup, Ground ground, Workers workers, Job job) {
+    public Ghosts(Setup setup, Ground ground, Workers workers, Job job) {
         this.setup = setup;
         Track[] painted = new Track[SPOTS.length];
         workers.run(
@@ -79,7 +79,7 @@ final class Ghosts {
     }
 
     /** @return the run, or null where the setting is none this robot can take */
-    RunResult run(Particle ghost, Candidate setting, Start start) {
+    public RunResult run(Particle ghost, Candidate setting, Start start) {
         Track track = track(ghost.slope());
         try {
             return Twin.run(track, as(track.setup(), ghost, setting), mirrored() ? start.mirrored() : start);
@@ -107,7 +107,7 @@ final class Ghosts {
     }
 
     /** The robot itself, spot and all. */
-    static Setup become(Setup setup, Particle ghost) {
+    public static Setup become(Setup setup, Particle ghost) {
         Candidate as =
                 new Candidate(setup.law().kp(), setup.law().kd(), setup.law().baseCommand());
         return as(setup.withRobot(withSpot(setup.robot(), 1 / ghost.slope())), ghost, as);
@@ -135,12 +135,12 @@ final class Ghosts {
     }
 
     /** A robot that may be the one, at another speed. */
-    Setup become(Particle ghost, double baseCommand) {
+    public Setup become(Particle ghost, double baseCommand) {
         return become(setup.withLaw(setup.law().withBaseCommand(baseCommand)), ghost);
     }
 
     /** The way that is driven, at the speed of a straight line. */
-    double straightLapS(Particle ghost, double baseCommand) {
+    public double straightLapS(Particle ghost, double baseCommand) {
         return tracks.get(0).finishMm() / become(ghost, baseCommand).speedMmPerS();
     }
 

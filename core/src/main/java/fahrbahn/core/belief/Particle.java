@@ -8,19 +8,19 @@ import java.util.random.RandomGenerator;
  * @param slope of the reading over the edge: a smaller spot is steeper
  * @param mismatch how much faster the right wheel is than in the setup
  */
-record Particle(double lag, double delay, double speed, double width, double slope, double mismatch) {
+public record Particle(double lag, double delay, double speed, double width, double slope, double mismatch) {
     private static final double MISMATCH_SD = 0.015;
     private static final double CUT = 2.5;
 
     static final int FIGURES = 6;
 
     /** One robot in four twice as far off as usual: what is copied may be from another robot altogether. */
-    static Particle believed(RandomGenerator random, Prior prior) {
+    public static Particle believed(RandomGenerator random, Prior prior) {
         return drawn(random, prior, random.nextInt(4) == 0 ? 2 : 1);
     }
 
     /** @param wider how much further off than usual */
-    static Particle drawn(RandomGenerator random, Prior prior, double wider) {
+    public static Particle drawn(RandomGenerator random, Prior prior, double wider) {
         double[] log = new double[FIGURES];
         for (int i = 0; i < Prior.TOLD.size(); i++) {
             log[i] = wider * prior.share(Prior.TOLD.get(i)) * cut(random);

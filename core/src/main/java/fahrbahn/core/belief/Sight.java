@@ -1,12 +1,12 @@
 package fahrbahn.core.belief;
 
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Path;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
 import fahrbahn.core.trials.Outcome.Seen;
 import fahrbahn.core.twin.RunResult;
 
 /** How likely a run would be seen as a coach saw one. */
-final class Sight {
+public final class Sight {
     /** Eyes err, and the twin is not the table: so much of every answer says nothing. */
     private static final double ERRS = 0.06;
 
@@ -66,10 +66,10 @@ final class Sight {
     }
 
     /** What may be told of a run: that it went smoothly, wiggled to the finish, wiggled and was lost, or was lost. */
-    static final int TOLD = 4;
+    public static final int TOLD = 4;
 
     /** Chances to be told each of them. */
-    static double[] chances(RunResult run) {
+    public static double[] chances(RunResult run) {
         if (run == null) {
             return new double[] {0, 0, 0, 1};
         }
@@ -107,7 +107,7 @@ final class Sight {
         return seen == where(path.partAt(run.sMm())) ? 0.75 - 0.3 * swing : 0.1;
     }
 
-    static boolean lost(Seen seen) {
+    public static boolean lost(Seen seen) {
         return seen == Seen.LOST_STRAIGHT
                 || seen == Seen.LOST_BEND
                 || seen == Seen.LOST_CORNER
@@ -115,7 +115,7 @@ final class Sight {
     }
 
     /** What eyes that do not err would call it. */
-    static Seen seen(RunResult run, Path path) {
+    public static Seen seen(RunResult run, Path path) {
         boolean wiggles = swing(run) > 0.5;
         return run.completed()
                 ? (wiggles ? Seen.WIGGLES : Seen.SMOOTH)

@@ -3,7 +3,7 @@ package fahrbahn.core.belief;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.race.Goal;
 import java.util.List;
 
 /**

@@ -110,7 +110,7 @@ public record Trial(
         return finish != Finish.NOT_SAID && finish != implied(seen, OptionalDouble.empty());
     }
 
-    boolean at(double otherKp, double otherKd, double otherBase) {
+    public boolean at(double otherKp, double otherKd, double otherBase) {
         return near(kp, otherKp) && near(kd, otherKd) && near(baseCommand, otherBase);
     }
 

@@ -1,7 +1,7 @@
 package fahrbahn.core.belief;
 
 import fahrbahn.core.check.Check;
-import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.race.Goal;
 import java.time.Instant;
 
 /**

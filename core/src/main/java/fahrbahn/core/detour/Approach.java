@@ -1,8 +1,8 @@
 package fahrbahn.core.detour;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.twin.Variation;
 import java.util.SplittableRandom;
 
 /** How a robot finds that an obstacle is before it, and how far off it stands when it begins to turn. */

@@ -1,6 +1,6 @@
 package fahrbahn.core.drill;
 
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package fahrbahn.core.hall;
 
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Minded;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.trials.Run;
 import java.util.ArrayList;
 import java.util.Collections;

@@ -1,9 +1,9 @@
 package fahrbahn.core.knowledge;
 
-import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.SetupField;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupField;
 import fahrbahn.core.setup.SpeedCurve;
 import java.util.List;
 import java.util.Set;

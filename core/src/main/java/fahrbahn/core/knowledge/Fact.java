@@ -1,7 +1,7 @@
 package fahrbahn.core.knowledge;
 
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.measuring.Measured;
-import fahrbahn.core.setup.Cause;
 import java.time.Instant;
 import java.util.List;
 

@@ -1,6 +1,6 @@
 package fahrbahn.core.knowledge;
 
-import fahrbahn.core.setup.Cause;
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.setup.Setup;
 import java.util.List;
 import java.util.Optional;
@@ -21,7 +21,7 @@ public record Knowledge(
         List<Cause> stale,
         GuessCost cost) {
     /** A guess that leaves more than this share of wiggle onset open is worth a measurement before anything rests on it. */
-    public static final double COSTLY_SHARE = 0.25;
+    static final double COSTLY_SHARE = 0.25;
 
     /** What was read off a drawing or copied is better than a guess, by our reckoning three times. */
     private static final double TYPED_SHARE = 1 / 3.0;

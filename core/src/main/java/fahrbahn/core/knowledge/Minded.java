@@ -1,6 +1,6 @@
 package fahrbahn.core.knowledge;
 
-import fahrbahn.core.setup.Aspect;
+import fahrbahn.core.difference.Aspect;
 import java.time.Duration;
 import java.util.Collections;
 import java.util.EnumSet;

@@ -1,15 +1,15 @@
 package fahrbahn.core.knowledge;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
+import fahrbahn.core.difference.SetupDifference;
 import fahrbahn.core.loop.GainRay;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.loop.SampledLoop;
 import fahrbahn.core.loop.WiggleOnset;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.SetupDifference;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;

@@ -1,10 +1,10 @@
 package fahrbahn.core.law;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.colour.ColourSpace;
 import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.response.ErrorCurve;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.ObstacleMove;

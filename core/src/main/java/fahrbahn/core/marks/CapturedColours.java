@@ -1,11 +1,11 @@
 package fahrbahn.core.marks;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.colour.ColourSpace;
-import fahrbahn.core.setup.Channel;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Surface;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Surface;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.readings.SurfaceStats;
-import fahrbahn.core.setup.Channel;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;

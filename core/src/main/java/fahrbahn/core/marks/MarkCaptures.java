@@ -1,8 +1,8 @@
 package fahrbahn.core.marks;
 
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.ColourColumns;
-import fahrbahn.core.setup.Channel;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -2,10 +2,10 @@ package fahrbahn.core.mat;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.raster.Raster;
+import fahrbahn.core.raster.TableTop;
 import fahrbahn.core.setup.Line;
-import fahrbahn.core.table.Raster;
-import fahrbahn.core.table.TableTop;
 
 /**
  * A picture of a mat with its size, and the colours of line and ground on it.

@@ -1,7 +1,7 @@
 package fahrbahn.core.mat;
 
-import fahrbahn.core.table.Pose;
-import fahrbahn.core.table.Raster;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Raster;
 
 /**
  * What lies across a way: the line nearest to it.

@@ -1,6 +1,6 @@
 package fahrbahn.core.mat;
 
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.path.Pose;
 import java.util.List;
 
 /**

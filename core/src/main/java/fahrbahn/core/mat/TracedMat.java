@@ -1,10 +1,10 @@
 package fahrbahn.core.mat;
 
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.raster.Raster;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.table.Path;
-import fahrbahn.core.table.Raster;
 import fahrbahn.core.table.Relief;
 
 /** A mat whose line has been followed: flat, and ridden as it is printed. */

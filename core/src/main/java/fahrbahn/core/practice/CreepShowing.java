@@ -2,10 +2,10 @@ package fahrbahn.core.practice;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SpeedCurve;
-import fahrbahn.core.table.Pose;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package fahrbahn.core.practice;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 
 /** Stands with its wheels up and counts its loops on its display until the time is over. */
 public final class LoopShowing implements Showing {

@@ -1,9 +1,9 @@
 package fahrbahn.core.practice;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 
 /**
  * Rolls straight on at a command: from rest it takes up speed with its lag, passes the ruler's first mark at x = 0 and stops some way behind

@@ -1,6 +1,6 @@
 package fahrbahn.core.practice;
 
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.path.Pose;
 
 /** A robot on the bench as a coach sees it, from the moment it is let go. */
 public interface Showing {

@@ -1,9 +1,9 @@
 package fahrbahn.core.practice;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 
 /** Turns on the spot to the left, one wheel forwards and one back at the same command: 2 v / b radians a second once at speed. */
 public final class SpinShowing implements Showing {

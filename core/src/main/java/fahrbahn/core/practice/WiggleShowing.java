@@ -5,10 +5,10 @@ import fahrbahn.core.loop.GainRay;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.loop.SampledLoop;
 import fahrbahn.core.loop.WiggleOnset;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 

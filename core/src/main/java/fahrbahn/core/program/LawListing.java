@@ -15,7 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Writes down what {@link Program} does in a tick: scale, decide, limit, mix, clamp. */
-final class LawListing {
+public final class LawListing {
     private final Setup setup;
     private final Law law;
     private final Options options;
@@ -34,7 +34,7 @@ final class LawListing {
     }
 
     /** @throws fahrbahn.core.check.BadValueException when the setup's robot would ride nowhere */
-    static Listing of(Setup setup) {
+    public static Listing of(Setup setup) {
         return new LawListing(setup).write();
     }
 

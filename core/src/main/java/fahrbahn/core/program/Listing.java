@@ -14,30 +14,31 @@ import java.util.Set;
  * @param inputs what each reading is, in their order
  * @param states with what they are before the first tick
  */
-record Listing(String title, List<String> inputs, List<Constant> constants, List<State> states, List<Step> steps) {
+public record Listing(
+        String title, List<String> inputs, List<Constant> constants, List<State> states, List<Step> steps) {
     /** @param words what it is, for a comment */
-    record Constant(String name, double value, String words, ProgramConstant.Part part) {}
+    public record Constant(String name, double value, String words, ProgramConstant.Part part) {}
 
     /** Remembered from tick to tick. */
-    record State(String name, double first) {}
+    public record State(String name, double first) {}
 
     /** One thing a program does. */
-    sealed interface Step {}
+    public sealed interface Step {}
 
     /** Words for who reads it. */
-    record Note(String words) implements Step {}
+    public record Note(String words) implements Step {}
 
-    record Assign(String name, String expression) implements Step {}
+    public record Assign(String name, String expression) implements Step {}
 
     /** @param otherwise none where nothing is done then */
-    record If(String condition, List<Step> then, List<Step> otherwise) implements Step {
-        If {
+    public record If(String condition, List<Step> then, List<Step> otherwise) implements Step {
+        public If {
             then = List.copyOf(then);
             otherwise = List.copyOf(otherwise);
         }
     }
 
-    Listing {
+    public Listing {
         inputs = List.copyOf(inputs);
         constants = List.copyOf(constants);
         states = List.copyOf(states);
@@ -45,7 +46,7 @@ record Listing(String title, List<String> inputs, List<Constant> constants, List
     }
 
     /** What is set in a tick and not remembered, in the order in which it is first set. */
-    List<String> locals() {
+    public List<String> locals() {
         Set<String> names = new LinkedHashSet<>();
         collect(steps, names);
         states.forEach(state -> names.remove(state.name()));

@@ -1,6 +1,6 @@
 package fahrbahn.core.readings;
 
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Sensor;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package fahrbahn.core.readings;
 
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

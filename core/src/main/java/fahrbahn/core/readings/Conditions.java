@@ -1,8 +1,8 @@
 package fahrbahn.core.readings;
 
 import fahrbahn.core.check.Check;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
 import java.util.ArrayList;
 import java.util.List;
 

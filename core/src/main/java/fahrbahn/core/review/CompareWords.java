@@ -1,7 +1,7 @@
 package fahrbahn.core.review;
 
 import fahrbahn.core.check.Text;
-import fahrbahn.core.setup.Cause;
+import fahrbahn.core.difference.Cause;
 import java.util.List;
 import java.util.stream.Collectors;
 

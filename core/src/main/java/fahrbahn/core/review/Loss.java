@@ -1,9 +1,9 @@
 package fahrbahn.core.review;
 
-import fahrbahn.core.table.Part;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import java.util.Optional;
 

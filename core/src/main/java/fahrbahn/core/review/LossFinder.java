@@ -2,13 +2,13 @@ package fahrbahn.core.review;
 
 import fahrbahn.core.law.Controller.Doing;
 import fahrbahn.core.loop.SteadyTurn;
+import fahrbahn.core.path.Part;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Part;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import java.util.Arrays;
 

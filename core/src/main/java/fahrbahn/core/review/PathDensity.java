@@ -1,10 +1,10 @@
 package fahrbahn.core.review;
 
+import fahrbahn.core.raster.TableTop;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.TableTop;
-import fahrbahn.core.twin.Moment;
-import fahrbahn.core.twin.TickSink;
+import fahrbahn.core.trace.Moment;
+import fahrbahn.core.trace.TickSink;
 import java.util.concurrent.atomic.AtomicIntegerArray;
 
 /** How often the law's point of many runs came through each cell of a table. Filled by many threads, in any order alike. */

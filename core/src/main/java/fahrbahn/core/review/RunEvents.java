@@ -3,7 +3,7 @@ package fahrbahn.core.review;
 import fahrbahn.core.law.Controller.Doing;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import java.util.ArrayList;
 import java.util.List;
 

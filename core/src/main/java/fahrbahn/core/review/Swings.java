@@ -1,6 +1,6 @@
 package fahrbahn.core.review;
 
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 import java.util.ArrayList;
 import java.util.List;
 

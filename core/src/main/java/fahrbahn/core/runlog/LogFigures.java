@@ -1,7 +1,7 @@
 package fahrbahn.core.runlog;
 
 import fahrbahn.core.setup.Drive;
-import fahrbahn.core.trials.Sample;
+import fahrbahn.core.statistics.Sample;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

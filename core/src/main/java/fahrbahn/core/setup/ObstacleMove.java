@@ -1,5 +1,6 @@
 package fahrbahn.core.setup;
 
+import fahrbahn.core.check.Bounds;
 import fahrbahn.core.check.Check;
 
 /**

@@ -2,6 +2,7 @@ package fahrbahn.core.setup;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.Channel;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,6 +1,7 @@
 package fahrbahn.core.setup;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Bounds;
 import fahrbahn.core.check.Check;
 import java.math.BigDecimal;
 import java.util.List;

@@ -1,7 +1,9 @@
 package fahrbahn.core.setup;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.check.Bounds;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.colour.Channel;
 
 /**
  * One downward light sensor and what it has been seen to report.

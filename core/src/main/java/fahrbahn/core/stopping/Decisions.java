@@ -1,10 +1,10 @@
 package fahrbahn.core.stopping;
 
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import java.util.DoubleSummaryStatistics;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package fahrbahn.core.stopping;
 
 import fahrbahn.core.check.Check;
-import fahrbahn.core.trials.Sample;
+import fahrbahn.core.statistics.Sample;
 import fahrbahn.core.trials.StopPlace;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,8 +1,8 @@
 package fahrbahn.core.stopping;
 
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.trials.StoppingRule;
-import fahrbahn.core.trials.StoppingRule.Circumstances;
+import fahrbahn.core.statistics.StoppingRule;
+import fahrbahn.core.statistics.StoppingRule.Circumstances;
 import fahrbahn.core.twin.Spread;
 import java.util.OptionalDouble;
 

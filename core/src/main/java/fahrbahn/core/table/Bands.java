@@ -1,5 +1,10 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Surface;
 import fahrbahn.core.response.Spacing;
 import java.util.ArrayList;
 import java.util.List;

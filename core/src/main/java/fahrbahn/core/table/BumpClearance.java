@@ -1,5 +1,8 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Chassis;
 import java.util.List;
 

@@ -1,5 +1,9 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+
 /**
  * What a coach wants to know of a course before it is taped.
  *

@@ -1,5 +1,7 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
 import java.util.List;
 
 /** Courses of our own to try robots on, one for each kind of work. */

@@ -2,6 +2,10 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

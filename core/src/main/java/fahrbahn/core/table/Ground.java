@@ -1,5 +1,8 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Path;
+import fahrbahn.core.raster.TableTop;
+
 /** What a robot can ride: a table top whose line is known all along, from a laid course or a traced mat. */
 public interface Ground extends TableTop {
     /** The middle of the line. */

@@ -1,5 +1,7 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,5 +1,9 @@
 package fahrbahn.core.table;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,7 +1,11 @@
 package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.path.StretchFrame;
+import fahrbahn.core.raster.Raster;
 import fahrbahn.core.setup.Line;
 
 /** Paints a course into a {@link Raster}: each cell holds how much line it shows, exactly by the area that is covered. */

@@ -2,8 +2,11 @@ package fahrbahn.core.table;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Text;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.job.CancelledException;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.raster.Raster;
+import fahrbahn.core.raster.SeenRaster;
+import fahrbahn.core.raster.TableTop;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import java.util.Iterator;

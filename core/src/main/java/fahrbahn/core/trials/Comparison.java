@@ -1,6 +1,10 @@
 package fahrbahn.core.trials;
 
 import fahrbahn.core.readings.RoundedMean;
+import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.statistics.Effect;
+import fahrbahn.core.statistics.RunsNeeded;
+import fahrbahn.core.statistics.Sample;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.DoubleStream;
@@ -87,7 +91,7 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
     }
 
     /** Two-sided: the chance of all tables no more likely than the one seen, its margins given. */
-    static double fisher(int completedA, int runsA, int completedB, int runsB) {
+    public static double fisher(int completedA, int runsA, int completedB, int runsB) {
         HypergeometricDistribution tables =
                 new HypergeometricDistribution(runsA + runsB, completedA + completedB, runsA);
         double seen = tables.probability(completedA) * AS_LIKELY;
@@ -99,7 +103,7 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
         return Math.min(1, sum);
     }
 
-    static Effect time(Group groupA, Group groupB) {
+    public static Effect time(Group groupA, Group groupB) {
         Sample a = groupA.timeS();
         Sample b = groupB.timeS();
         double size = b.mean() - a.mean();
@@ -136,7 +140,7 @@ public record Comparison(String a, String b, Effect completion, Effect timeS, Ef
                 / Math.sqrt(12);
     }
 
-    static Effect spread(Group groupA, Group groupB) {
+    public static Effect spread(Group groupA, Group groupB) {
         Sample a = groupA.alongMm();
         Sample b = groupB.alongMm();
         if (a.n() < 3 || b.n() < 3 || a.sd() == 0 && b.sd() == 0) {

@@ -1,5 +1,7 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.statistics.Sample;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 

@@ -2,6 +2,7 @@ package fahrbahn.core.trials;
 
 import fahrbahn.core.check.Check;
 import fahrbahn.core.readings.RoundedMean;
+import fahrbahn.core.statistics.Sample;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.distribution.RealDistribution;

@@ -1,10 +1,11 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
+import fahrbahn.core.statistics.Completion;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;

@@ -1,6 +1,8 @@
 package fahrbahn.core.trials;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.statistics.Sample;
 import java.util.Arrays;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;

@@ -1,11 +1,13 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.readings.Conditions;
-import fahrbahn.core.setup.Cause;
+import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.statistics.Sample;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,5 +1,6 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.IdentityHashMap;

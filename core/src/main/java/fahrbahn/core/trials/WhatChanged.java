@@ -1,7 +1,7 @@
 package fahrbahn.core.trials;
 
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Since;
-import fahrbahn.core.setup.Cause;
 import java.util.List;
 
 /**

@@ -6,7 +6,7 @@ import fahrbahn.core.job.Workers;
 import fahrbahn.core.loop.GainTransfer;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

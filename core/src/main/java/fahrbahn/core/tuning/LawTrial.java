@@ -1,16 +1,16 @@
 package fahrbahn.core.tuning;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.TickSink;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
-import fahrbahn.core.twin.Variation;
 import java.util.ArrayList;
 import java.util.List;
 

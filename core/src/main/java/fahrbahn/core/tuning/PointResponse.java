@@ -1,9 +1,9 @@
 package fahrbahn.core.tuning;
 
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 

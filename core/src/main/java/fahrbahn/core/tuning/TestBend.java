@@ -1,19 +1,19 @@
 package fahrbahn.core.tuning;
 
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.PathTracker;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.statistics.Completion;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.PathTracker;
-import fahrbahn.core.table.Pose;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.trace.TickSink;
+import fahrbahn.core.trace.Trace;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.TickSink;
-import fahrbahn.core.twin.Trace;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.List;

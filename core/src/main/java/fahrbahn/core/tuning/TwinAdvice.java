@@ -1,7 +1,7 @@
 package fahrbahn.core.tuning;
 
 import fahrbahn.core.loop.GainAdvice;
-import fahrbahn.core.trials.Completion;
+import fahrbahn.core.statistics.Completion;
 
 /**
  * A pair of gains that the twin has tried on the tightest bend, both ways round.

@@ -2,18 +2,18 @@ package fahrbahn.core.tuning;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.colour.ColourRule;
 import fahrbahn.core.colour.ColourScale;
 import fahrbahn.core.colour.ColourSpace;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Surface;
 import fahrbahn.core.response.Spacing;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Extent;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Surface;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,8 +1,9 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 
 /**
  * A robot that drives without looking at the line: from rest, with constant commands, until a time or a number of wheel turns is up, then to rest

@@ -1,9 +1,10 @@
 package fahrbahn.core.twin;
 
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
-import fahrbahn.core.table.Pose;
 
 /** The moving robot: place, heading and wheel speeds. Integrated in closed form; allocates nothing. */
 final class Body {

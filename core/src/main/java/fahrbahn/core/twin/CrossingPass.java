@@ -1,6 +1,6 @@
 package fahrbahn.core.twin;
 
-import fahrbahn.core.table.Part;
+import fahrbahn.core.path.Part;
 import java.util.Optional;
 
 /**

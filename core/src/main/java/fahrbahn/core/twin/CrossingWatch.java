@@ -1,9 +1,9 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.law.MarkTurns;
+import fahrbahn.core.path.CrossingPlace;
+import fahrbahn.core.path.Part;
 import fahrbahn.core.setup.TurnMarks;
-import fahrbahn.core.table.CrossingPlace;
-import fahrbahn.core.table.Part;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

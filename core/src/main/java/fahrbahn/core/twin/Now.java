@@ -2,6 +2,7 @@ package fahrbahn.core.twin;
 
 import fahrbahn.core.law.Controller;
 import fahrbahn.core.setup.Drive;
+import fahrbahn.core.trace.Moment;
 
 /** The robot of a run as its witness is told of it. */
 final class Now implements Moment {

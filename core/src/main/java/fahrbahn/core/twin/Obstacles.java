@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.law.Program;
+import fahrbahn.core.sensing.NormalDraws;
 import fahrbahn.core.setup.ObstacleMove.Feeler;
 import fahrbahn.core.setup.ObstacleMove.Found;
 import fahrbahn.core.setup.Setup;

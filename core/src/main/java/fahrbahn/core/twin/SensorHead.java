@@ -1,6 +1,8 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.law.Program;
+import fahrbahn.core.sensing.Eye;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.ObstacleMove.Found;
 import fahrbahn.core.setup.Scale;
 import fahrbahn.core.setup.Sensor;

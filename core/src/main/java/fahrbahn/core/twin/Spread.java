@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.sensing.Variation;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 

@@ -1,6 +1,7 @@
 package fahrbahn.core.twin;
 
 import fahrbahn.core.check.Check;
+import fahrbahn.core.sensing.Variation;
 
 /**
  * How a run begins and what is different in it.

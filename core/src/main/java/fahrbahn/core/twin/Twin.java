@@ -2,12 +2,14 @@ package fahrbahn.core.twin;
 
 import fahrbahn.core.law.Controller;
 import fahrbahn.core.law.Program;
+import fahrbahn.core.path.PathTracker;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.NormalDraws;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Robot;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.PathTracker;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.TickSink;
 import java.util.List;
 import java.util.SplittableRandom;
 

@@ -6,7 +6,7 @@
  * a straight line the twin is the sampled loop of {@link fahrbahn.core.loop} plus what that leaves out: the curve of the error,
  * clamps, noise and rounding.
  *
- * <p>What differs from run to run ({@link fahrbahn.core.twin.Variation}): battery, lag, grip, light, sensor height, start place
+ * <p>What differs from run to run ({@link fahrbahn.core.sensing.Variation}): battery, lag, grip, light, sensor height, start place
  * and angle, jitter of the loop time, noise. A bump or a ramp lifts and lowers the sensors as the robot rides over it on its
  * wheels and one support; a slope changes its speed by the sine of its angle. Left out: skidding at speed, the weight moving
  * from wheel to wheel, shade.

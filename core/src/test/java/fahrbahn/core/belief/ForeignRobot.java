@@ -1,6 +1,9 @@
 package fahrbahn.core.belief;
 
+import fahrbahn.core.benchmark.HiddenTable;
 import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.path.PathTracker;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Mixing;
@@ -8,10 +11,8 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.PathTracker;
-import fahrbahn.core.table.Pose;
 import fahrbahn.core.trials.Outcome.Seen;
-import fahrbahn.core.tuning.CourseProposals;
+import fahrbahn.core.tuning.race.CourseProposals;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;

@@ -3,11 +3,15 @@ package fahrbahn.core.belief;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Repeated;
+import fahrbahn.core.benchmark.HandLadder;
+import fahrbahn.core.benchmark.TuningBenchmark;
+import fahrbahn.core.benchmark.TuningRobots;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
+import fahrbahn.core.next.Tuner;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.race.Goal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

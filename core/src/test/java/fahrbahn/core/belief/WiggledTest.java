@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Repeated;
+import fahrbahn.core.benchmark.HiddenTable;
+import fahrbahn.core.benchmark.TuningRobots;
 import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.next.Experience;
+import fahrbahn.core.next.Tuner;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.trials.Outcome.Seen;
-import fahrbahn.core.tuning.Goal;
+import fahrbahn.core.tuning.race.Goal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

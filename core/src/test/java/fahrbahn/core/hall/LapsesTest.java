@@ -3,6 +3,7 @@ package fahrbahn.core.hall;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.hall.Lapses.Share;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
@@ -10,7 +11,6 @@ import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
 import java.time.Instant;

@@ -3,11 +3,11 @@ package fahrbahn.core.knowledge;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
 import fahrbahn.core.measuring.Measured;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
-import fahrbahn.core.setup.Aspect;
-import fahrbahn.core.setup.Cause;
 import fahrbahn.core.setup.Loop;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;

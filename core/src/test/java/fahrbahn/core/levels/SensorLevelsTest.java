@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Sensor;
 import java.time.Instant;
 import java.util.ArrayList;

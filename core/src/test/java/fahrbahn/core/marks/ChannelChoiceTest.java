@@ -3,7 +3,7 @@ package fahrbahn.core.marks;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

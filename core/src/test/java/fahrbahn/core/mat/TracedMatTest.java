@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.job.Job;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.table.Path;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.TickSink;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
-import fahrbahn.core.twin.TickSink;
 import fahrbahn.core.twin.Track;
 import fahrbahn.core.twin.Twin;
 import java.util.ArrayList;

@@ -3,7 +3,7 @@ package fahrbahn.core.readings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
 import fahrbahn.core.setup.Robot;
 import java.time.Instant;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fahrbahn.core.runlog;
 
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.twin.Trace;
+import fahrbahn.core.trace.Trace;
 
 /** Logs as robots write them, from runs of the twin. */
 final class Logs {

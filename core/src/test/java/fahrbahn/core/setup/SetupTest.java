@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.difference.Aspect;
+import fahrbahn.core.difference.Cause;
+import fahrbahn.core.difference.SetupDifference;
 import org.junit.jupiter.api.Test;
 
 class SetupTest {

@@ -6,7 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Text;
-import fahrbahn.core.setup.Channel;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
+import fahrbahn.core.raster.Raster;
+import fahrbahn.core.raster.SeenRaster;
+import fahrbahn.core.raster.Surface;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import java.util.List;

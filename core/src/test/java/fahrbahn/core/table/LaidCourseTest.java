@@ -3,6 +3,7 @@ package fahrbahn.core.table;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.path.Part;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

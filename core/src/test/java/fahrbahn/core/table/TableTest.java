@@ -5,8 +5,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.colour.Channel;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Path;
+import fahrbahn.core.path.PathTracker;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Raster;
+import fahrbahn.core.raster.SeenRaster;
+import fahrbahn.core.raster.TableTop;
 import fahrbahn.core.response.Spot;
-import fahrbahn.core.setup.Channel;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Polarity;
 import java.util.List;

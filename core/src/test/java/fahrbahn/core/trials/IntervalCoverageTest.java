@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Repeated;
+import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.statistics.Effect;
+import fahrbahn.core.statistics.Sample;
+import fahrbahn.core.statistics.StopEllipseTest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -3,12 +3,12 @@ package fahrbahn.core.trials;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.readings.Lamp;
-import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Setup;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -3,11 +3,11 @@ package fahrbahn.core.trials;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.readings.Conditions;
-import fahrbahn.core.setup.Aspect;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Stretch.Change;
 import java.time.Instant;

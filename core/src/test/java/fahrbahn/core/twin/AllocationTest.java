@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.management.ThreadMXBean;
 import fahrbahn.core.Setups;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.TickSink;
 import java.lang.management.ManagementFactory;
 import java.util.List;
 import java.util.stream.Stream;

@@ -4,8 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.core.Setups;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.table.Pose;
 import fahrbahn.core.twin.BlindDrive.Until;
 import org.junit.jupiter.api.Test;
 

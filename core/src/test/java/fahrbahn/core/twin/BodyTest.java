@@ -3,11 +3,12 @@ package fahrbahn.core.twin;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.sensing.Variation;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
-import fahrbahn.core.table.Pose;
 import org.junit.jupiter.api.Test;
 
 /** The moving robot against closed forms: circles, the step response of its lag, and what keeps it from being ideal. */

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.law.UsualLaws;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
 import fahrbahn.core.setup.ErrorSignal;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Pattern;
@@ -14,8 +16,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
+import fahrbahn.core.trace.TickSink;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

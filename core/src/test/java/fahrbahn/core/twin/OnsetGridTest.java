@@ -12,6 +12,7 @@ import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SpeedCurve;
+import fahrbahn.core.trace.TickSink;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.trace.TickSink;
+import fahrbahn.core.trace.Trace;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -6,14 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import fahrbahn.core.Setups;
 import fahrbahn.core.loop.BendFloor;
 import fahrbahn.core.loop.SpeedFloor;
+import fahrbahn.core.path.Part;
+import fahrbahn.core.path.Pose;
+import fahrbahn.core.raster.Palette;
 import fahrbahn.core.setup.Line;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.SpeedCurve;
 import fahrbahn.core.setup.Traits;
 import fahrbahn.core.table.Course;
-import fahrbahn.core.table.Palette;
-import fahrbahn.core.table.Part;
-import fahrbahn.core.table.Pose;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

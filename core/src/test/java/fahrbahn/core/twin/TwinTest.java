@@ -12,6 +12,8 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.table.Course;
 import fahrbahn.core.table.DemoCourses;
+import fahrbahn.core.trace.TickSink;
+import fahrbahn.core.trace.Trace;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;

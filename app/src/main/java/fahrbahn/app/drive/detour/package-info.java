@@ -1,0 +1,2 @@
+/** Round an obstacle. */
+package fahrbahn.app.drive.detour;

@@ -1,0 +1,2 @@
+/** Where it stops, by every rule. */
+package fahrbahn.app.drive.stopping;

@@ -1,0 +1,2 @@
+/** The table with robots on it. */
+package fahrbahn.app.drive.view;

@@ -1,0 +1,2 @@
+/** Which results still hold, and why not. */
+package fahrbahn.app.freshness;

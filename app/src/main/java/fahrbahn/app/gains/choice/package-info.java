@@ -1,0 +1,2 @@
+/** Setting gains. */
+package fahrbahn.app.gains.choice;

@@ -1,0 +1,2 @@
+/** Gains and speed for a goal. */
+package fahrbahn.app.gains.goal;

@@ -1,0 +1,2 @@
+/** Runs over Kp and Kd. */
+package fahrbahn.app.gains.map;

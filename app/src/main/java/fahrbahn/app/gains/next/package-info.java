@@ -1,0 +1,2 @@
+/** The next trial. */
+package fahrbahn.app.gains.next;

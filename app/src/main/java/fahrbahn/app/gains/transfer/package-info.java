@@ -1,0 +1,2 @@
+/** Gains carried over to another robot. */
+package fahrbahn.app.gains.transfer;

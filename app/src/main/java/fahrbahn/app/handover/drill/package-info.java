@@ -1,0 +1,2 @@
+/** Drills for the eye. */
+package fahrbahn.app.handover.drill;

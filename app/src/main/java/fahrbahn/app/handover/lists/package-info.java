@@ -1,0 +1,2 @@
+/** Lists to tick off, and rounds. */
+package fahrbahn.app.handover.lists;

@@ -1,0 +1,2 @@
+/** Fields to type numbers and choose. */
+package fahrbahn.app.kit.field;

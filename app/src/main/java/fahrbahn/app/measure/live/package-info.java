@@ -1,0 +1,2 @@
+/** Readings as they come. */
+package fahrbahn.app.measure.live;

@@ -1,0 +1,320 @@
+package fahrbahn.app.robot.bench;
+
+import fahrbahn.app.kit.Stopwatch;
+import fahrbahn.core.check.BadValueException;
+import fahrbahn.core.knowledge.Constant;
+import fahrbahn.core.loop.LoopModel;
+import fahrbahn.core.measuring.CreepFit;
+import fahrbahn.core.measuring.LoopCount;
+import fahrbahn.core.measuring.Measured;
+import fahrbahn.core.measuring.RollFit;
+import fahrbahn.core.measuring.SpinTurns;
+import fahrbahn.core.measuring.WiggleTiming;
+import fahrbahn.core.setup.Drive;
+import fahrbahn.core.setup.Setup;
+import fahrbahn.words.Words;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+
+/** A guided measurement with ruler and stopwatch: what to do, what to type, and what comes of it. */
+public enum BenchCard {
+    ROLL(
+            "Roll a metre",
+            "Let it roll straight at a command until it is at speed, then time it over the ruler. At two commands the dead zone"
+                    + " comes with it, at three, one of them full, how its speed sags. Aside: how far left of straight ahead it ended (right negative).",
+            "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
+            Stopwatch.Counting.TIME,
+            List.of(
+                    new Field("command", 0),
+                    new Field("distance, mm", 1000),
+                    new Field("time, s", 0, Filled.BY_TIME),
+                    new Field("aside, mm", 0, Filled.BY_HAND_IF_MEASURED))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            RollFit fit = RollFit.of(
+                    rows.stream()
+                            .map(r -> new RollFit.Roll(r.get(0), r.get(1), r.get(2), r.get(3)))
+                            .toList(),
+                    setup.robot().drive());
+            Map<Constant, Measured> found = new LinkedHashMap<>();
+            boolean line = fit.perCommand().size() > 1;
+            if (line) {
+                found.put(Constant.DEAD_ZONE, fit.deadZoneCommand());
+            }
+            fit.sagShare().ifPresent(sag -> found.put(Constant.SAG, sag));
+            found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
+            double mismatch = fit.mismatchShare().map(Measured::value).orElse(Double.NaN);
+            String straight = fit.mismatchShare().map(BenchCard::straight).orElse("");
+            String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
+                    + (line
+                            ? ", standing still up to "
+                                    + Words.number(fit.deadZoneCommand().value(), 2) + " ("
+                                    + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
+                                    + ")." + sags(fit)
+                            : ". One command only: roll at another too, and the dead zone comes with it.")
+                    + (fit.crookedShare() > CROOKED
+                            ? " Speeds stray up to " + Words.percent(fit.crookedShare()) + " from that curve."
+                            : "")
+                    + straight;
+            return new Result(found, words, mismatch);
+        }
+    },
+    CREEP(
+            "Creep",
+            "Raise the command of both wheels by a step each second until it rolls: there it starts. Lower it again until it stands: there it"
+                    + " stops. Three times, from other places of its wheels.",
+            "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
+            Stopwatch.Counting.TIME,
+            List.of(new Field("in steps of", 1), new Field("starts at", 0), new Field("stops at", 0))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            CreepFit fit = CreepFit.of(rows.stream()
+                    .map(r -> new CreepFit.Creep(r.get(0), r.get(1), r.get(2)))
+                    .toList());
+            Map<Constant, Measured> found = new LinkedHashMap<>();
+            found.put(Constant.BREAKAWAY, fit.breakawayCommand());
+            found.put(Constant.HOLDING, fit.holdingCommand());
+            double base = setup.law().baseCommand();
+            return new Result(
+                    found,
+                    "It starts above " + with(fit.breakawayCommand()) + " and rolls on down to "
+                            + with(fit.holdingCommand()) + "."
+                            + (base < EASILY * fit.breakawayCommand().value()
+                                    ? " Its base command of " + Words.number(base)
+                                            + " is near that: in bends its inner wheel stands still."
+                                    : ""),
+                    Double.NaN);
+        }
+    },
+    SPIN(
+            "Spin ten turns",
+            "Turn on the spot, one wheel forwards and one back at the same command, and time whole turns by a mark on the table.",
+            "Clear the table round it first: parts that stand out sweep a circle.",
+            Stopwatch.Counting.TURNS,
+            List.of(
+                    new Field("command", 0),
+                    new Field("turns", 10, Filled.BY_COUNT),
+                    new Field("time, s", 0, Filled.BY_TIME))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            Drive drive = setup.robot().drive();
+            double command = rows.get(0).get(0);
+            if (rows.stream().anyMatch(r -> r.get(0) != command)) {
+                throw new BadValueException("command", "different in some entries", "the same in all of them");
+            }
+            double speed = drive.speedFromRestMmPerS(command);
+            if (!(speed > 0)) {
+                throw new BadValueException(
+                        "command",
+                        command,
+                        "above what starts it, "
+                                + Words.number(drive.traits().curve().startsAboveCommand()));
+            }
+            Measured width = SpinTurns.trackWidthMm(
+                    rows.stream()
+                            .map(r -> new SpinTurns.Spin(r.get(1), r.get(2)))
+                            .toList(),
+                    new Measured(speed, speedShare * speed, 1));
+            return new Result(
+                    Map.of(Constant.TRACK_WIDTH, width),
+                    "It turns as if its wheels were " + with(width) + " mm apart; the ruler says "
+                            + Words.millimetres(drive.trackWidthMm()) + "."
+                            + (width.value() > SCRUBS * drive.trackWidthMm() ? " Its tracks or tyres scrub." : ""),
+                    Double.NaN);
+        }
+    },
+    LOOPS(
+            "Count loops",
+            "Let the program count its loops and print the count after ten seconds. Sensors read, motors commanded at zero, as when it"
+                    + " drives: what the loop leaves out it cannot time.",
+            "Motors off, or wheels up.",
+            Stopwatch.Counting.TIME,
+            List.of(new Field("loops", 0), new Field("in, s", 10, Filled.BY_TIME))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            Measured period = LoopCount.periodS(rows.stream()
+                    .map(r -> new LoopCount.Count(r.get(0), r.get(1)))
+                    .toList());
+            Measured millis = period.through(s -> 1000 * s);
+            return new Result(Map.of(Constant.LOOP_TIME, period), "A loop takes " + with(millis) + " ms.", Double.NaN);
+        }
+    },
+    WIGGLES(
+            "Wiggle clock",
+            "On a straight line, raise Kp until it wiggles steadily, Kd and Ki at zero. Count whole wiggles, there and back, over as"
+                    + " long a stretch as there is, and time them. The lag is told by loop theory: just above the onset it is right, at three times"
+                    + " its gain the wiggle itself is up to a tenth shorter or longer.",
+            "A wiggling robot leaves its line: keep a hand ready at the table's edge.",
+            Stopwatch.Counting.WIGGLES,
+            List.of(new Field("wiggles", 20, Filled.BY_COUNT), new Field("time, s", 0, Filled.BY_TIME))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            WiggleTiming timing = WiggleTiming.of(
+                    rows.stream()
+                            .map(r -> new WiggleTiming.Wiggles(r.get(0), r.get(1)))
+                            .toList(),
+                    LoopModel.of(setup));
+            return new Result(
+                    Map.of(Constant.LAG, timing.lagS()),
+                    "One wiggle takes " + with(timing.periodS().through(s -> 1000 * s)) + " ms, so the wheels lag "
+                            + with(timing.lagS().through(s -> 1000 * s)) + " ms.",
+                    Double.NaN);
+        }
+    },
+    SLIDE(
+            "Slide over the line",
+            "Along a ruler across the line, from ground over it to ground again: move it on by a spot or so, type the place and what the"
+                    + " display shows for each sensor, left to right. Or connect the robot, press S, slide it across steadily, press S.",
+            "Motors off.",
+            Stopwatch.Counting.TIME,
+            List.of(new Field("place, mm", 0), new Field("readings", 0, Filled.BY_SEVERAL))) {
+        @Override
+        Result work(List<List<Double>> rows, Setup setup, double speedShare) {
+            return SlideWords.result(SlideRows.fits(rows, setup));
+        }
+    };
+
+    /** More than a tape laid by hand is off. */
+    private static final double SCRUBS = 1.03;
+
+    private static final double CROOKED = 0.03;
+
+    /** A base command this many times what starts it leaves the inner wheel some room. */
+    private static final double EASILY = 2;
+
+    /** How else than by typing a number comes into a field. */
+    public enum Filled {
+        BY_HAND,
+        /** By what the stopwatch shows. */
+        BY_TIME,
+        /** By what was tapped on it. */
+        BY_COUNT,
+        /** By hand, or not at all: then it was not measured. */
+        BY_HAND_IF_MEASURED,
+        /** By hand, as many numbers as the robot has sensors. */
+        BY_SEVERAL
+    }
+
+    /** Something to type. @param usual what stands there to begin with; 0 for nothing */
+    public record Field(String words, double usual, Filled filled) {
+        Field(String words, double usual) {
+            this(words, usual, Filled.BY_HAND);
+        }
+    }
+
+    /**
+     * What entries come to.
+     *
+     * @param found constants with their uncertainty
+     * @param words in one or two sentences
+     * @param mismatchShare wheel mismatch, or NaN when not measured
+     */
+    public record Result(Map<Constant, Measured> found, String words, double mismatchShare) {}
+
+    private final String title;
+    private final String steps;
+    private final String caution;
+    private final Stopwatch.Counting counting;
+    private final List<Field> fields;
+
+    BenchCard(String title, String steps, String caution, Stopwatch.Counting counting, List<Field> fields) {
+        this.counting = counting;
+        this.title = title;
+        this.steps = steps;
+        this.caution = caution;
+        this.fields = fields;
+    }
+
+    /** Whether it rolls straight, as a sentence after another. */
+    private static String straight(Measured mismatchShare) {
+        return Math.abs(mismatchShare.value()) <= mismatchShare.plusMinus()
+                ? " It rolls straight as far as the ruler can tell."
+                : " It veers: the " + (mismatchShare.value() > 0 ? "right" : "left") + " wheel is "
+                        + Words.percent(Math.abs(mismatchShare.value())) + " faster.";
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public String steps() {
+        return steps;
+    }
+
+    public String caution() {
+        return caution;
+    }
+
+    public List<Field> fields() {
+        return fields;
+    }
+
+    /** What the watch counts on this card. */
+    public Stopwatch.Counting counting() {
+        return counting;
+    }
+
+    /** The field that is filled like this, by its place; empty when none is. */
+    public OptionalInt field(Filled filled) {
+        return IntStream.range(0, fields.size())
+                .filter(i -> fields.get(i).filled() == filled)
+                .findFirst();
+    }
+
+    /** Whether the stopwatch fills in one of its fields. */
+    public boolean timed() {
+        return field(Filled.BY_TIME).isPresent();
+    }
+
+    /** What one row of numbers says, in words. */
+    public String words(List<Double> row) {
+        StringBuilder words = new StringBuilder();
+        for (int k = 0; k < row.size(); k++) {
+            String named = k < fields.size() ? fields.get(k).words() + ' ' : "";
+            String number = Double.isNaN(row.get(k)) ? "not measured" : Words.exact(row.get(k));
+            words.append(k == 0 ? "" : ",  ").append(named).append(number);
+        }
+        return words.toString();
+    }
+
+    /**
+     * @param rows at least one, a number for each field; one for each sensor where a field takes several
+     * @param speedShare standard error of the robot's speed as a share
+     * @throws BadValueException when the entries cannot be
+     */
+    abstract Result work(List<List<Double>> rows, Setup setup, double speedShare);
+
+    private static String sags(RollFit fit) {
+        if (fit.sagShare().isEmpty()) {
+            return fit.perCommand().size() == 2
+                    ? " Whether speed sags at large commands two commands cannot tell: a third does."
+                    : " Whether speed sags at large commands they do not tell: roll at commands further apart, full among them.";
+        }
+        Measured sag = fit.sagShare().get();
+        boolean straight = Math.abs(sag.value()) <= sag.plusMinus();
+        return " Sag " + with(sag.through(share -> 100 * share)) + " %: "
+                + (straight
+                        ? "straight, as far as these rolls can tell."
+                        : "at full command a little more gains so much " + (sag.value() > 0 ? "less" : "more")
+                                + " than in the mean.");
+    }
+
+    private static String with(Measured measured) {
+        return Words.number(measured.value()) + " \u00b1 " + Words.number(measured.plusMinus(), 2);
+    }
+
+    /** The card that measures a constant. */
+    public static BenchCard measuring(Constant constant) {
+        return switch (constant) {
+            case FREE_SPEED, DEAD_ZONE, SAG -> ROLL;
+            case BREAKAWAY, HOLDING -> CREEP;
+            case TRACK_WIDTH -> SPIN;
+            case LOOP_TIME -> LOOPS;
+            case LAG, DELAY -> WIGGLES;
+            case SPOT -> SLIDE;
+        };
+    }
+}

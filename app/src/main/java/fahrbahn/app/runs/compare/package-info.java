@@ -1,0 +1,2 @@
+/** Two groups of runs against each other. */
+package fahrbahn.app.runs.compare;

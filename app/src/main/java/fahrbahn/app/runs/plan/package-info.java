@@ -1,0 +1,2 @@
+/** A plan of trials. */
+package fahrbahn.app.runs.plan;

@@ -1,0 +1,2 @@
+/** A season on paper and as a chart. */
+package fahrbahn.app.runs.report;

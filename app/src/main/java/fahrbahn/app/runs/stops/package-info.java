@@ -1,0 +1,2 @@
+/** Where runs stopped. */
+package fahrbahn.app.runs.stops;

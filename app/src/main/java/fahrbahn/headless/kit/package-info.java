@@ -1,0 +1,2 @@
+/** What commands share. */
+package fahrbahn.headless.kit;

@@ -1,0 +1,2 @@
+/** A law as a program in the language of the team. */
+package fahrbahn.core.language;

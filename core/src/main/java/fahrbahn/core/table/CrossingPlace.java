@@ -1,4 +1,0 @@
-package fahrbahn.core.table;
-
-/** A crossing and where its middle lies along the path. */
-public record CrossingPlace(Part.Crossing crossing, double middleMm) {}

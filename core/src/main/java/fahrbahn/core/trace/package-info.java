@@ -1,0 +1,2 @@
+/** A run, moment by moment, for those who watch it. */
+package fahrbahn.core.trace;

@@ -1,0 +1,2 @@
+/** The simulated robot on the real protocol. */
+package fahrbahn.link.bench;

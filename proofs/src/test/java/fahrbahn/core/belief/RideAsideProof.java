@@ -1,9 +1,0 @@
-package fahrbahn.core.belief;
-
-/** Two thousand drawn robots that ride beside their edge. */
-class RideAsideProof extends RideAsideTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.core.belief;
-
-/** Forty hidden robots. */
-class TuningBenchmarkProof extends TuningBenchmarkTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

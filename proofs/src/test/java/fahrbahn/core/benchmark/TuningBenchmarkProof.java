@@ -1,0 +1,9 @@
+package fahrbahn.core.benchmark;
+
+/** Forty hidden robots. */
+class TuningBenchmarkProof extends TuningBenchmarkTest {
+    @Override
+    protected int times(int witness, int proof) {
+        return proof;
+    }
+}

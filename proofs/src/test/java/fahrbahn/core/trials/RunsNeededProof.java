@@ -1,9 +1,0 @@
-package fahrbahn.core.trials;
-
-/** Two thousand experiments for each number of runs that is said to tell. */
-class RunsNeededProof extends RunsNeededTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

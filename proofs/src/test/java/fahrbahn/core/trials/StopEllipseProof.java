@@ -1,9 +1,0 @@
-package fahrbahn.core.trials;
-
-/** Twenty thousand seasons for each number of runs. */
-class StopEllipseProof extends StopEllipseTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.core.tuning;
-
-/** Twelve robots on four courses. */
-class AdviceAgainstGridProof extends AdviceAgainstGridTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.store;
-
-/** Sixty programs killed while they copy a season. */
-class KilledBackupProof extends KilledBackupTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.store;
-
-/** A picture of a hundred and eight megapixels. */
-class PictureFileProof extends PictureFileTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

@@ -1,9 +1,0 @@
-package fahrbahn.store;
-
-/** Five hundred and ten seasons damaged in six ways. */
-class SalvageProof extends SalvageTest {
-    @Override
-    protected int times(int witness, int proof) {
-        return proof;
-    }
-}

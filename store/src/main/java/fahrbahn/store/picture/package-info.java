@@ -1,0 +1,2 @@
+/** Pictures that come in: decoded apart, scaled, packed. */
+package fahrbahn.store.picture;
