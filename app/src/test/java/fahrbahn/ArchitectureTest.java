@@ -3,14 +3,20 @@ package fahrbahn;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
@@ -64,6 +70,41 @@ class ArchitectureTest {
     @Test
     void noPackagesFormACycle() {
         slices().matching("fahrbahn.(**)").should().beFreeOfCycles().check(CLASSES);
+    }
+
+    /** The house's document draws in which order the packages of the core use each other. */
+    @Test
+    void theCoreIsInTheOrderOfItsDocument() throws IOException {
+        String document = Files.readString(Path.of("../docs/architecture.md"));
+        String drawn = document.substring(document.indexOf("## Core"));
+        List<List<String>> lines = drawn.substring(drawn.indexOf("```\n") + 4)
+                .lines()
+                .takeWhile(line -> !line.startsWith("```"))
+                .map(line -> List.of(line.split(" ")))
+                .toList();
+        Set<String> there = CLASSES.stream()
+                .map(JavaClass::getPackageName)
+                .filter(name -> name.startsWith("fahrbahn.core."))
+                .map(name -> name.substring("fahrbahn.core.".length()))
+                .collect(Collectors.toSet());
+        assertThat(lines.stream().flatMap(List::stream)).containsExactlyInAnyOrderElementsOf(there);
+        for (int i = 0; i < lines.size(); i++) {
+            String[] notAbove = lines.subList(i, lines.size()).stream()
+                    .flatMap(List::stream)
+                    .map(name -> "fahrbahn.core." + name)
+                    .toArray(String[]::new);
+            for (String name : lines.get(i)) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("fahrbahn.core." + name)
+                        .should()
+                        .dependOnClassesThat(DescribedPredicate.describe(
+                                "of a package that is not above " + name,
+                                c -> !c.getPackageName().equals("fahrbahn.core." + name)
+                                        && List.of(notAbove).contains(c.getPackageName())))
+                        .check(CLASSES);
+            }
+        }
     }
 
     private static final String[] STATIONS = {

@@ -11,7 +11,6 @@ import fahrbahn.core.program.Taken;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options.LostLine;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.Steering;
 import fahrbahn.words.SignWords;
 import fahrbahn.words.Words;
 import java.util.ArrayList;
@@ -115,7 +114,7 @@ public final class CardWords {
     private static List<Line> faults(Taken taken, Optional<LanePicture> lane) {
         Setup setup = taken.taken();
         Law law = setup.law();
-        boolean gains = law.steering() == Steering.GAINS;
+        boolean gains = law.steering() == Law.Steering.GAINS;
         String slower = "BASE " + number(taken.grain().number(SLOWER * law.baseCommand()));
         List<Line> faults = new ArrayList<>();
         if (gains) {

@@ -18,7 +18,6 @@ import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Options.Step;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
-import fahrbahn.core.setup.Steering;
 import fahrbahn.core.tuning.LawTrial;
 import fahrbahn.words.LawWords;
 import fahrbahn.words.SignWords;
@@ -182,12 +181,12 @@ final class LawPage {
         Nodes.showIf(side, law.signal().tracksEdge());
         gains.forEach(gain -> Nodes.showIf(gain, error));
         Nodes.showIf(steering, error);
-        boolean zoned = law.signal().tracksEdge() && law.steering() == Steering.STEPS;
+        boolean zoned = law.signal().tracksEdge() && law.steering() == Law.Steering.STEPS;
         zone.forEach(field -> Nodes.showIf(field, zoned));
         for (int i = 0; i < stepNodes.size(); i++) { // two for each step, and the hysteresis
             Nodes.showIf(
                     stepNodes.get(i),
-                    i / 2 < law.options().steps().size() || i == 2 * STEPS && law.steering() == Steering.STEPS);
+                    i / 2 < law.options().steps().size() || i == 2 * STEPS && law.steering() == Law.Steering.STEPS);
         }
     }
 

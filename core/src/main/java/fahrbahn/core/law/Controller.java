@@ -7,7 +7,6 @@ import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.setup.Steering;
 
 /**
  * A law at work: from scaled readings to steering, tick by tick, in the order of operations of the team's own program. Keeps
@@ -73,7 +72,7 @@ public final class Controller {
         Check.require(Math.abs(steerSign) == 1, "steerSign", steerSign, "1 or -1");
         Law law = setup.law();
         Options options = law.options();
-        boolean pattern = law.steering() == Steering.TABLE;
+        boolean pattern = law.steering() == Law.Steering.TABLE;
         rule = pattern ? null : ErrorRule.of(setup);
         patterns = pattern ? new PatternTable(setup) : null;
         limits = options.limits();
@@ -81,7 +80,7 @@ public final class Controller {
         slowDown = limits.slowDown();
         lost = options.lost();
         outerSteering = options.outer().map(Options.Outer::steering).orElse(0.0);
-        staircase = law.steering() == Steering.STEPS ? new Staircase(options.steps(), options.hysteresis()) : null;
+        staircase = law.steering() == Law.Steering.STEPS ? new Staircase(options.steps(), options.hysteresis()) : null;
         sign = steerSign;
         Drive drive = setup.robot().drive();
         steeringLimit = Math.min(limits.steering(), drive.mixing().steeringLimit(drive));

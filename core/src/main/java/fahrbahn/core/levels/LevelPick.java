@@ -1,7 +1,6 @@
 package fahrbahn.core.levels;
 
 import fahrbahn.core.setup.Law;
-import fahrbahn.core.setup.Steering;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -27,7 +26,7 @@ public record LevelPick(LevelSchool school, Why why) {
 
     /** For a robot: a single sensor that steers in proportion rides where its level is, any other law asks on which side a reading lies. */
     public static LevelPick of(Law law, List<SensorLevels> sensors) {
-        boolean rides = law.signal().tracksEdge() && law.steering() == Steering.GAINS;
+        boolean rides = law.signal().tracksEdge() && law.steering() == Law.Steering.GAINS;
         return rides ? new LevelPick(LevelSchool.MIDPOINT, Why.RIDES) : of(sensors);
     }
 

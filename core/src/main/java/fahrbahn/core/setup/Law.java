@@ -24,6 +24,16 @@ public record Law(
         double kd,
         double baseCommand,
         Options options) {
+    /** How the {@link ErrorSignal} becomes steering. */
+    public enum Steering {
+        /** In proportion to the error, its sum and its change. */
+        GAINS,
+        /** A staircase over the error, see {@link Options#steps}. */
+        STEPS,
+        /** By pattern, see {@link Options#patterns}: there is no error. */
+        TABLE
+    }
+
     /** A law of an error and three gains. */
     public Law(
             ErrorSignal signal,
