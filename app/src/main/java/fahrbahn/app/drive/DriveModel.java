@@ -17,6 +17,7 @@ import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
@@ -52,7 +53,7 @@ public final class DriveModel extends StationModel {
     private final Supplier<Map<Constant, Double>> known;
     private final Errand<Drive> oneErrand;
     private final BooleanBinding running;
-    private final ReadOnlyObjectWrapper<Optional<Laid>> laid = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Parameter<Optional<Laid>> laid;
     private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<SensorFault>> fault = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ManyModel many;
@@ -89,6 +90,7 @@ public final class DriveModel extends StationModel {
             Supplier<Map<Constant, Double>> known,
             LiveModel live) {
         super(season);
+        this.laid = state.parameter(Optional.empty());
         Errands errands = state.errands();
         this.courses = new Courses(season, tableInHand);
         this.known = known;
@@ -157,7 +159,7 @@ public final class DriveModel extends StationModel {
 
     /** What the twin drives; empty while the table in hand is not ready and no other was chosen. */
     public ReadOnlyObjectProperty<Optional<Laid>> laidProperty() {
-        return laid.getReadOnlyProperty();
+        return laid.property();
     }
 
     /** Lays the table in hand, as it is now. */

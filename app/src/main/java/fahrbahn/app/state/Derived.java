@@ -95,6 +95,11 @@ public final class Derived<V> {
     /** Inputs that are not there, and why. */
     private record Missing(String words) {}
 
+    /** Whether what there is of it is of the inputs as they are now. */
+    boolean isOfItsInputs() {
+        return of.equals(Optional.of(inputs()));
+    }
+
     private Object inputs() {
         try {
             return recipe.inputs().get();

@@ -3,10 +3,15 @@ package fahrbahn.app.state;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.InShop;
+import fahrbahn.app.Shop;
 import fahrbahn.app.club.RobotKind;
+import fahrbahn.app.runs.QuickLog;
+import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Sort;
+import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.DemoCourses;
 import fahrbahn.core.table.Draft;
+import fahrbahn.store.document.Kinds;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
 import java.util.ArrayDeque;
@@ -14,6 +19,7 @@ import java.util.Collections;
 import java.util.Deque;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -38,12 +44,14 @@ class EveryDerivedTest extends InShop {
         shop.club().addRobot(RobotKind.EDGE, "Dipper");
         shop.club().addRobot(RobotKind.PAIR, "Wren");
         shop.season().club().additions().addTable(Draft.of(DemoCourses.mission()));
-        all = derived(shop);
+        all = found(shop, Derived.class);
         assertThat(all).hasSizeGreaterThanOrEqualTo(AT_LEAST);
     }
 
-    private static Map<String, Derived<?>> derived(Object root) throws IllegalAccessException {
-        Map<String, Derived<?>> found = new LinkedHashMap<>();
+    /** By class and field. */
+    @SuppressWarnings("unchecked") // every value is of the type
+    private static <T> Map<String, T> found(Object root, Class<? super T> wanted) throws IllegalAccessException {
+        Map<String, T> found = new LinkedHashMap<>();
         Set<Object> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         Deque<Object> open = new ArrayDeque<>(Set.of(root));
         while (!open.isEmpty()) {
@@ -59,8 +67,8 @@ class EveryDerivedTest extends InShop {
                     }
                     field.setAccessible(true);
                     Object value = field.get(next);
-                    if (value instanceof Derived<?> derived) {
-                        found.put(type.getSimpleName() + "." + field.getName(), derived);
+                    if (wanted.isInstance(value)) {
+                        found.put(type.getSimpleName() + "." + field.getName(), (T) value);
                     } else if (value != null && ours(value.getClass())) {
                         open.push(value);
                     }
@@ -111,5 +119,59 @@ class EveryDerivedTest extends InShop {
                         .changeSetup(s -> s.withDrive(s.robot().drive().withTrackWidthMm(151.5))
                                 .withLaw(s.law().withBaseCommand(37.5))),
                 "the robot was changed");
+    }
+
+    /** Whatever is changed: what is still shown is of the inputs as they are, and who asks gets nothing else. */
+    private void nothingOldIsShownAfter(Runnable change, String what) {
+        all.values().forEach(Derived::show);
+        worker.work();
+        change.run();
+        all.forEach((name, derived) -> {
+            if (derived.valueProperty().get().shown().isPresent()) {
+                assertThat(derived.isOfItsInputs())
+                        .as("%s after %s", name, what)
+                        .isTrue();
+            }
+        });
+    }
+
+    /** A page's choices of one of several. */
+    @Test
+    void nothingOldIsShownAfterAChoiceOnAPage() throws Exception {
+        Map<String, Parameter<?>> parameters = found(shop, Parameter.class);
+        parameters.values().removeIf(parameter -> !(parameter.get() instanceof Enum<?>));
+        assertThat(parameters).hasSizeGreaterThan(3);
+        worker.hold();
+        parameters.forEach((name, parameter) -> nothingOldIsShownAfter(() -> another(parameter), name));
+    }
+
+    @SuppressWarnings("unchecked") // another value of the same enumeration
+    private static <T> void another(Parameter<T> parameter) {
+        Enum<?> now = (Enum<?>) parameter.get();
+        Object[] values = now.getDeclaringClass().getEnumConstants();
+        parameter.set((T) values[(now.ordinal() + 1) % values.length]);
+    }
+
+    @Test
+    void nothingOldIsShownAfterAnyDocument() {
+        worker.hold();
+        Season season = shop.season();
+        nothingOldIsShownAfter(() -> season.club().goTo("Elsewhere"), "another venue");
+        nothingOldIsShownAfter(
+                () -> season.club().additions().addTable(Draft.of(DemoCourses.sprint())), "another table");
+        nothingOldIsShownAfter(() -> season.changeConditions(c -> c.withBatteryV(7.1)), "the battery");
+        nothingOldIsShownAfter(
+                () -> season.addCaptures(List.of(
+                        Shop.capture("dark", Shop.MORNING, 200, 210, shop),
+                        Shop.capture("light", Shop.MORNING, 600, 610, shop))),
+                "captures");
+        nothingOldIsShownAfter(() -> shop.runs().log().log(true, QuickLog.Typed.NOTHING.withNote("a run")), "a run");
+        nothingOldIsShownAfter(
+                () -> season.state().document(Kinds.STOP, () -> StopPlan.USUAL).change("s", s -> s.withWindowMm(7)),
+                "the stop window");
+        nothingOldIsShownAfter(() -> shop.gains().choice().choose(0.31, 0, 0.8), "gains");
+        nothingOldIsShownAfter(() -> shop.handover().handOver(), "numbers handed over");
+        nothingOldIsShownAfter(() -> shop.handover().hall().begin(5), "minutes in a hall");
+        nothingOldIsShownAfter(shop::undo, "an undone step");
     }
 }
