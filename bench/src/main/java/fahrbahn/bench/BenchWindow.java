@@ -79,8 +79,11 @@ final class BenchWindow {
         });
     }
 
-    /** How long it is from this change until what it asks for is there and laid out, ms. */
+    private static final long STILL_MS = 300;
+
+    /** How long it is from this change until what it asks for is there and laid out, ms; begun when what was before is painted. */
     double shownMs(Runnable change, BooleanSupplier there) throws Exception {
+        Thread.sleep(STILL_MS);
         CompletableFuture<Double> shown = new CompletableFuture<>();
         Platform.runLater(() -> {
             long start = System.nanoTime();

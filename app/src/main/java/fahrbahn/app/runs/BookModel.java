@@ -40,7 +40,8 @@ public final class BookModel {
     private final QuickLog log;
     private final BookFiles files;
     private final Errand<PhotoPack> photoErrand;
-    private final LogLines lines = new LogLines();
+    private final LogLines made = new LogLines();
+    private final Derived<List<LogLine>> lines;
     private final Parameter<LogQuery> query;
     private final Parameter<Order> order;
     private final Derived<List<Run>> shown;
@@ -48,7 +49,9 @@ public final class BookModel {
     private final Derived<Picture> picture;
     private final Derived<List<Stretch>> stretches;
 
-    private record Asked(Snapshot<Run> runs, Names names, LogQuery query, Order order) {}
+    private record Book(Snapshot<Run> runs, Names names) {}
+
+    private record Asked(List<LogLine> lines, LogQuery query, Order order) {}
 
     /** In which order runs stand. */
     public enum Order {
@@ -101,10 +104,14 @@ public final class BookModel {
         this.query = state.parameter(new LogQuery(List.of()));
         this.order = state.parameter(Order.NEWEST);
         this.inHand = state.parameter(Optional.empty());
-        this.shown = state.derive(
+        this.lines = state.derive(
                 "The log book",
-                () -> new Asked(season.runsNow(), season.club().names(), query.get(), order.get()),
-                (of, job) -> of.order().sort(of.query().among(lines.of(of.runs().values(), of.names()))).stream()
+                () -> new Book(season.runsNow(), season.club().names()),
+                (of, job) -> made.of(of.runs().values(), of.names()));
+        this.shown = state.deriveAtOnce(
+                "The log book",
+                this::asked,
+                (of, job) -> of.order().sort(of.query().among(of.lines())).stream()
                         .map(LogLine::run)
                         .toList());
         this.picture = state.derive("The photograph", this::photo, (photo, job) -> PhotoPack.unpack(photo));
@@ -115,6 +122,11 @@ public final class BookModel {
                         .filter(run -> run.source() == Run.Source.TABLE)
                         .toList()));
         season.runs().addListener((InvalidationListener) o -> keepInHand());
+    }
+
+    private Asked asked() {
+        List<LogLine> all = lines.get().orElseThrow(() -> new RefusedException(BookWords.BEING_READ));
+        return new Asked(all, query.get(), order.get());
     }
 
     /** Files of runs in and out. */
@@ -142,8 +154,14 @@ public final class BookModel {
         return picture;
     }
 
+    /** Somebody is at the station, so at the book soon. */
+    void makeReady() {
+        lines.show();
+    }
+
     /** Somebody looks at the book. */
     public void show() {
+        lines.show();
         shown.show();
         picture.show();
     }

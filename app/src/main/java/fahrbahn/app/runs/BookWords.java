@@ -13,6 +13,7 @@ import java.util.Map;
 
 /** A run of the log book and what became of it, in words. */
 final class BookWords {
+    static final String BEING_READ = "The log book is read.";
     static final String NO_PHOTO = "No photograph.";
     static final String SEARCH =
             "Words that must all be said of a run, -words that must not, and figures as in time<12, kp>=1, along>-3, at<2, volts<7.5.";

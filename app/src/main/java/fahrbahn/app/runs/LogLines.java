@@ -26,7 +26,7 @@ final class LogLines {
         }
         lines = known;
         names = called;
-        return all;
+        return List.copyOf(all);
     }
 
     private static LogLine line(Run run, Names names) {

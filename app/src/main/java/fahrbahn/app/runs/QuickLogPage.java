@@ -36,6 +36,7 @@ final class QuickLogPage {
     private final QuickLog model;
     private final StopsModel stops;
     private final PlanModel plan;
+    private final BookModel book;
     private final RunsTable table;
     private final TextField time = new TextField();
     private final TextField along = new TextField();
@@ -55,6 +56,7 @@ final class QuickLogPage {
         this.model = runs.log();
         this.stops = runs.stops();
         this.plan = runs.plan();
+        this.book = runs.book();
         this.table = new RunsTable("runs", "The log book, newest run first", false);
         this.course = new CourseTarget((x, y) -> lostAt.setText(model.pointed(x, y)));
         table.show(runs.runs());
@@ -119,6 +121,7 @@ final class QuickLogPage {
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), actions, nowNs -> {
             watch.frame();
             plan.watch();
+            book.makeReady();
             String words = plan.nextForRobot();
             next.setText(words);
             clock.setText(plan.left());

@@ -110,9 +110,19 @@ public final class State {
         return deriveInParts(what, inputs, (of, job, part) -> work.of(of, job));
     }
 
+    /** The same of what takes a few milliseconds at most: there as soon as it is shown. */
+    public <K, V> Derived<V> deriveAtOnce(String what, Supplier<K> inputs, Derived.Work<K, V> work) {
+        Errands here = new Errands(Runnable::run, Runnable::run, errands.tell());
+        return add(here, what, inputs, (of, job, part) -> work.of(of, job));
+    }
+
     /** The same with something to show before it is done. */
     public <K, V> Derived<V> deriveInParts(String what, Supplier<K> inputs, Derived.PartWork<K, V> work) {
-        Derived<V> made = new Derived<>(errands.errand(what), new Derived.Recipe<>(inputs, work), selection::get);
+        return add(errands, what, inputs, work);
+    }
+
+    private <K, V> Derived<V> add(Errands where, String what, Supplier<K> inputs, Derived.PartWork<K, V> work) {
+        Derived<V> made = new Derived<>(where.errand(what), new Derived.Recipe<>(inputs, work), selection::get);
         derived.add(made);
         return made;
     }
