@@ -87,7 +87,7 @@ public final class Derived<V> {
 
     /** Lets go of what is not of the inputs as they are now. */
     void check() {
-        if (of.isPresent() && !of.get().equals(inputs())) {
+        if (of.isPresent() && !isOfItsInputs()) {
             forget();
         }
     }
