@@ -99,7 +99,7 @@ public final class HallModel {
         return day.kept().map(noted -> {
             HallDay now = noted;
             for (HallStep step : CAPTURED) {
-                now = captured(step, noted.begun()) ? now.with(step, noted.begun()) : now.without(step);
+                now = captured(step, noted.begun()) ? now.with(step, capturedAt(step)) : now.without(step);
             }
             return now;
         });
@@ -237,6 +237,10 @@ public final class HallModel {
                     .anyMatch(c -> c.surface().equals(surface(step)) && !c.at().isBefore(since));
         }
         return there(step, since) && (!bothThere(since) || levels.canUse() || step == firstOfBoth());
+    }
+
+    private Instant capturedAt(HallStep step) {
+        return season.captures().get(latest(step)).at();
     }
 
     private HallStep firstOfBoth() {
