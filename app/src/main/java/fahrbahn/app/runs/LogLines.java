@@ -1,8 +1,8 @@
 package fahrbahn.app.runs;
 
-import fahrbahn.app.season.Names;
 import fahrbahn.core.trials.LogLine;
 import fahrbahn.core.trials.Run;
+import fahrbahn.words.Names;
 import fahrbahn.words.RunWords;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;

@@ -8,6 +8,7 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.document.Put;
 import fahrbahn.store.season.Ledger;
+import fahrbahn.words.Names;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -5,9 +5,9 @@ import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.freshness.Judge;
+import fahrbahn.app.freshness.FreshnessInputs;
+import fahrbahn.app.freshness.FreshnessService;
 import fahrbahn.app.freshness.Judgement;
-import fahrbahn.app.freshness.Standing;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.gains.GainsModel;
 import fahrbahn.app.handover.HandoverModel;
@@ -25,13 +25,14 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.state.State;
 import fahrbahn.app.table.TableModel;
-import fahrbahn.core.readings.Capture;
+import fahrbahn.core.quality.Captured;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.link.LinkTimes;
 import fahrbahn.link.bench.BenchRig;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +61,7 @@ public final class Workshop {
     private final RunsModel runs;
     private final HandoverModel handover;
     private final ClubModel club;
-    private final Judge judge;
+    private final FreshnessService freshness;
     private final Map<Station, StationModel> stations = new EnumMap<>(Station.class);
 
     /**
@@ -105,9 +106,8 @@ public final class Workshop {
         stations.put(Station.DRIVE, drive);
         stations.put(Station.RUNS, runs);
         stations.put(Station.HANDOVER, handover);
-        judge = new Judge(this::standing, new ShortestRepairs(this), errands, this::stands);
-        watch();
-        judge.judge();
+        freshness = new FreshnessService(state, this::standing, new ShortestRepairs(this), this::stands);
+        watch(state);
         tellWhatWasLeftOut(open.ledger().leftOut());
     }
 
@@ -121,16 +121,15 @@ public final class Workshop {
         live.buildBenchRobot(rig, table.top().map(top -> rig.on(top, setup, begunAs)));
     }
 
-    private void watch() {
+    private void watch(State state) {
         buildBenchRobot();
-        season.ledger().listen(kinds -> judge.judge());
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());
-        levels.sensors().addListener((InvalidationListener) o -> judge.judge());
-        robot.constantsProperty().addListener(o -> judge.judge());
-        drive.driveProperty().addListener(o -> judge.judge());
-        drive.oddsProperty().addListener(o -> judge.judge());
-        drive.laidProperty().addListener(o -> judge.judge());
+        levels.sensors().addListener((InvalidationListener) o -> state.check());
+        robot.constantsProperty().addListener(o -> state.check());
+        drive.driveProperty().addListener(o -> state.check());
+        drive.oddsProperty().addListener(o -> state.check());
+        drive.laidProperty().addListener(o -> state.check());
         saving.stateProperty().addListener(o -> tellSaving());
     }
 
@@ -159,26 +158,28 @@ public final class Workshop {
         }
     }
 
-    private Standing standing() {
-        return new Standing(
-                season.basisNow().withKnown(robot.known()),
-                season.setup().kept().isPresent(),
-                List.copyOf(season.facts().values()),
-                robot.constantsProperty().get(),
-                table.problem(),
-                season.course().kept().isPresent() || season.mat().kept().isPresent(),
-                table.tightestRadiusMm(),
-                measure.counting(Capture.DARK),
-                measure.counting(Capture.LIGHT),
-                season.changes().levelsFrom().kept(),
-                levels.onRobot(),
+    private FreshnessInputs standing(Instant minute) {
+        boolean typed = season.setup().kept().isPresent();
+        return new FreshnessInputs(
+                season.basisNow().withKnown(robot.known()).withAt(minute),
+                new FreshnessInputs.OfRobot(
+                        typed,
+                        List.copyOf(season.facts().values()),
+                        robot.constantsProperty().get()),
+                new FreshnessInputs.OfTable(
+                        table.problem(),
+                        season.course().kept().isPresent()
+                                || season.mat().kept().isPresent(),
+                        table.tightestRadiusMm()),
+                Captured.of(season.captures(), typed ? season.sensorNames() : List.of()),
+                new FreshnessInputs.OfLevels(season.changes().levelsFrom().kept(), levels.onRobot()),
                 season.changes().gainsFor().kept(),
-                drive.basis(),
-                drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow),
-                handover.handedOver(),
-                handover.toType(),
-                List.copyOf(season.runs()),
-                season.club()::venueName);
+                new FreshnessInputs.Driven(
+                        drive.basis(),
+                        drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow)),
+                new FreshnessInputs.Handed(handover.handedOver(), handover.toType()),
+                season.runsNow(),
+                season.club().names());
     }
 
     private void stands(Judgement found) {
@@ -188,7 +189,7 @@ public final class Workshop {
 
     /** Once a minute: results age. */
     public void minute() {
-        judge.judge();
+        freshness.minute(season.now());
     }
 
     /** Every few seconds: is the file still there, and can be saved what could not? */

@@ -19,7 +19,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class Derived<V> {
     private final Errand<V> errand;
     private final Recipe<?, V> recipe;
-    private final Supplier<?> selection;
+    private final State state;
     private final ReadOnlyObjectWrapper<Value<V>> value = new ReadOnlyObjectWrapper<>(new Value.Unasked<>());
 
     /** What was selected when there last was a value. */
@@ -27,6 +27,9 @@ public final class Derived<V> {
 
     /** The inputs that the value, or the work on it, is of; empty while nobody has shown it. */
     private Optional<?> of = Optional.empty();
+
+    /** Whether it is worked out whenever its inputs change, whoever may show it. */
+    private boolean eager;
 
     /** Makes a value of inputs, off the interface thread. */
     @FunctionalInterface
@@ -50,15 +53,22 @@ public final class Derived<V> {
         }
     }
 
-    Derived(Errand<V> errand, Recipe<?, V> recipe, Supplier<?> selection) {
+    Derived(Errand<V> errand, Recipe<?, V> recipe, State state) {
         this.errand = errand;
         this.recipe = recipe;
-        this.selection = selection;
+        this.state = state;
+    }
+
+    /** From now on it is worked out whenever its inputs change: for what other values are worked out from. */
+    public Derived<V> eagerly() {
+        eager = true;
+        show();
+        return this;
     }
 
     /** Whether the value before was of another robot, table or venue than is selected now: then nothing of it may still be seen. */
     public boolean beforeIsOfAnother() {
-        return before.isPresent() && !before.get().equals(selection.get());
+        return before.isPresent() && !before.get().equals(state.selection().get());
     }
 
     /** How it stands; a page that is up follows it. */
@@ -85,9 +95,11 @@ public final class Derived<V> {
         }
     }
 
-    /** Lets go of what is not of the inputs as they are now. */
+    /** Lets go of what is not of the inputs as they are now, or begins it again. */
     void check() {
-        if (of.isPresent() && !isOfItsInputs()) {
+        if (eager) {
+            show();
+        } else if (of.isPresent() && !isOfItsInputs()) {
             forget();
         }
     }
@@ -151,8 +163,9 @@ public final class Derived<V> {
         }
         value.set(new Value.Computing<>(Optional.empty()));
         errand.runInParts(recipe.with(now), part -> value.set(new Value.Computing<>(Optional.of(part))), ending -> {
-            before = Optional.of(selection.get());
+            before = Optional.of(state.selection().get());
             value.set(ended(ending));
+            state.check(); // other values may be worked out from it
         });
     }
 

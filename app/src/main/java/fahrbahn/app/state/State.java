@@ -22,6 +22,8 @@ public final class State {
     private final List<Derived<?>> derived = new ArrayList<>();
     private final List<Parameter<?>> ofRobot = new ArrayList<>();
     private final List<Follower> followers = new ArrayList<>();
+    private boolean checking;
+    private boolean unchecked;
 
     /** Something that is of documents of some kinds. */
     private record Follower(Set<Kind<?>> kinds, Runnable refresh) {}
@@ -122,13 +124,25 @@ public final class State {
     }
 
     private <K, V> Derived<V> add(Errands where, String what, Supplier<K> inputs, Derived.PartWork<K, V> work) {
-        Derived<V> made = new Derived<>(where.errand(what), new Derived.Recipe<>(inputs, work), selection::get);
+        Derived<V> made = new Derived<>(where.errand(what), new Derived.Recipe<>(inputs, work), this);
         derived.add(made);
         return made;
     }
 
-    /** Something has changed: what is of other inputs is let go at once, whoever may show it. */
+    /** Something has changed: what is of other inputs is let go at once, whoever may show it, and begun again where it is eager. */
     public void check() {
-        derived.forEach(Derived::check);
+        unchecked = true;
+        if (checking) {
+            return; // a value that is worked out at once has changed meanwhile: another turn
+        }
+        checking = true;
+        try {
+            while (unchecked) {
+                unchecked = false;
+                derived.forEach(Derived::check);
+            }
+        } finally {
+            checking = false;
+        }
     }
 }

@@ -7,6 +7,7 @@ public enum Aspect {
     BATTERY("battery"),
     WHEELS("wheels"),
     HEIGHT("sensor height"),
+    SENSORS("sensors"),
     LAYOUT("sensor layout"),
     SURFACES("dark and light on the robot"),
     DRIVE("drive"),

@@ -54,12 +54,12 @@ public final class SetupDifference {
     }
 
     private static void addSensors(List<Cause> found, List<Sensor> before, List<Sensor> after) {
-        add(found, Aspect.LAYOUT, "number of sensors", before.size(), after.size());
+        add(found, Aspect.SENSORS, "number of sensors", before.size(), after.size());
         for (int i = 0; i < Math.min(before.size(), after.size()); i++) {
             Sensor a = before.get(i);
             Sensor b = after.get(i);
             String of = " of sensor " + b.name();
-            add(found, Aspect.LAYOUT, "name" + of, a.name(), b.name());
+            add(found, Aspect.SENSORS, "name" + of, a.name(), b.name());
             add(found, Aspect.LAYOUT, "lead (mm)" + of, a.forwardMm(), b.forwardMm());
             add(found, Aspect.LAYOUT, "place (mm)" + of, a.leftMm(), b.leftMm());
             add(found, Aspect.LAYOUT, "spot (mm)" + of, a.spotSigmaMm(), b.spotSigmaMm());

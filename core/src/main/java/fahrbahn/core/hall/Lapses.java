@@ -2,10 +2,7 @@ package fahrbahn.core.hall;
 
 import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.difference.Cause;
-import fahrbahn.core.knowledge.Basis;
-import fahrbahn.core.knowledge.Minded;
-import fahrbahn.core.knowledge.Since;
-import fahrbahn.core.quality.Survey;
+import fahrbahn.core.quality.Captured;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.trials.Run;
 import java.util.ArrayList;
@@ -55,7 +52,7 @@ public record Lapses(List<Lapse> runs) {
         all.sort(Comparator.comparing(Capture::at));
         List<Lapse> lapses = new ArrayList<>();
         Optional<Run> lastGood = Optional.empty();
-        Optional<Basis> measured = Optional.empty();
+        Captured measured = Captured.of(List.of(), sensors);
         int before = 0;
         for (Run run : runs.stream()
                 .filter(r -> r.source() == Run.Source.TABLE)
@@ -66,7 +63,7 @@ public record Lapses(List<Lapse> runs) {
                 before++;
             }
             if (before > known) {
-                measured = measured(all.subList(0, before), sensors);
+                measured = Captured.of(all.subList(0, before), sensors);
             }
             Set<Aspect> stale = EnumSet.noneOf(Aspect.class);
             stale.addAll(ofCaptures(measured, run));
@@ -78,26 +75,10 @@ public record Lapses(List<Lapse> runs) {
         return new Lapses(lapses);
     }
 
-    /** The older of dark and light that counted then. */
-    private static Optional<Basis> measured(List<Capture> captures, List<String> sensors) {
-        List<Capture> dark = Survey.counting(captures, Capture.DARK, sensors);
-        List<Capture> light = Survey.counting(captures, Capture.LIGHT, sensors);
-        if (dark.isEmpty() || light.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Capture> both = new ArrayList<>(dark);
-        both.addAll(light);
-        Capture oldest = Collections.min(both, Comparator.comparing(Capture::at));
-        return Optional.of(Basis.of(oldest.at(), oldest.conditions()));
-    }
-
-    private static Set<Aspect> ofCaptures(Optional<Basis> measured, Run run) {
-        Basis now = Basis.of(run.at(), run.basis().conditions());
-        return measured.map(then -> Since.of(then, now)
-                        .aged(then, now, Minded.CAPTURES_STAY)
-                        .only(Minded.BY_CAPTURES)
-                        .aspects())
-                .orElse(EnumSet.of(Aspect.CAPTURES));
+    private static Set<Aspect> ofCaptures(Captured captured, Run run) {
+        Set<Aspect> stale = EnumSet.noneOf(Aspect.class);
+        captured.outdatedSince(run.basis().withAt(run.at())).forEach(cause -> stale.add(cause.aspect()));
+        return captured.missing().isPresent() ? EnumSet.of(Aspect.CAPTURES) : stale;
     }
 
     /** Fewer volts or other wheels than when it last came round. */

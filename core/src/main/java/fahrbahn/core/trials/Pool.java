@@ -3,17 +3,16 @@ package fahrbahn.core.trials;
 import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.FreshnessRule;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.statistics.Completion;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * The runs that may be counted together: one source, one table, one venue, one set of wheels, the battery about as full, and a
@@ -23,9 +22,6 @@ import java.util.Set;
  * @param leftOut how many of the same source are not among them, by what sets them apart; a run set apart by several counts for each
  */
 public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
-    /** Another of these and a run says little about how it runs now. */
-    public static final Set<Aspect> APART = EnumSet.complementOf(EnumSet.of(Aspect.LAMP, Aspect.CAPTURES, Aspect.AGE));
-
     public Pool {
         runs = List.copyOf(runs);
         leftOut = Map.copyOf(leftOut);
@@ -73,7 +69,7 @@ public record Pool(List<Run> runs, Map<Aspect, Integer> leftOut) {
         Since ofSetting = then.known().isEmpty()
                 ? settings.computeIfAbsent(then.setting().orElseThrow(), s -> Since.ofSetting(then, now))
                 : Since.ofSetting(then, now);
-        return once(ofSetting.andCircumstances(then, now).only(APART));
+        return once(ofSetting.andCircumstances(then, now).only(FreshnessRule.RUNS.minds()));
     }
 
     /** One cause an aspect: a run set apart by two settings of the law is set apart by the law once. */

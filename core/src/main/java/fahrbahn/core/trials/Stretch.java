@@ -2,8 +2,8 @@ package fahrbahn.core.trials;
 
 import fahrbahn.core.difference.Cause;
 import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.FreshnessRule;
 import fahrbahn.core.knowledge.Setting;
-import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.statistics.Completion;
@@ -85,7 +85,7 @@ public record Stretch(List<Run> runs, List<Cause> changed, Change since) {
     private static Stretch after(Stretch before, List<Run> runs) {
         Basis then = before.runs().get(0).basis();
         Basis now = runs.get(0).basis();
-        List<Cause> changed = Since.of(then, now).only(Pool.APART).causes();
+        List<Cause> changed = FreshnessRule.RUNS.since(then, now).causes();
         Stretch stretch = new Stretch(runs, changed, Change.NOT_SHOWN);
         Change since =
                 then.table().differsFrom(now.table()) ? Change.ELSEWHERE : change(before.group(), stretch.group());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fahrbahn.core.Setups;
 import fahrbahn.core.difference.Aspect;
 import fahrbahn.core.knowledge.Basis;
+import fahrbahn.core.knowledge.FreshnessRule;
 import fahrbahn.core.knowledge.Setting;
 import fahrbahn.core.knowledge.Since;
 import fahrbahn.core.readings.Conditions;
@@ -44,7 +45,7 @@ class PoolTest {
         Map<Aspect, Integer> leftOut = new EnumMap<>(Aspect.class);
         for (Run run : all) {
             if (run.source() == source) {
-                Since since = Since.of(run.basis(), now).only(Pool.APART);
+                Since since = FreshnessRule.RUNS.since(run.basis(), now);
                 if (since.nothing()) {
                     together.add(run);
                 }

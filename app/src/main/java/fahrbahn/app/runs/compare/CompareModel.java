@@ -1,7 +1,6 @@
 package fahrbahn.app.runs.compare;
 
 import fahrbahn.app.errand.RefusedException;
-import fahrbahn.app.season.Names;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Parameter;
@@ -16,6 +15,7 @@ import fahrbahn.core.trials.Run;
 import fahrbahn.core.trials.Tangled;
 import fahrbahn.core.trials.TypedRuns;
 import fahrbahn.core.trials.WhatChanged;
+import fahrbahn.words.Names;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;

@@ -2,7 +2,6 @@ package fahrbahn.app.runs.compare;
 
 import fahrbahn.app.runs.compare.CompareModel.Choice;
 import fahrbahn.app.runs.compare.CompareModel.Compared;
-import fahrbahn.app.season.Names;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.statistics.Completion;
 import fahrbahn.core.statistics.Effect;
@@ -13,6 +12,7 @@ import fahrbahn.core.trials.Tangled;
 import fahrbahn.core.trials.WhatChanged;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.LawWords;
+import fahrbahn.words.Names;
 import fahrbahn.words.RunWords;
 import fahrbahn.words.Words;
 import java.time.LocalDate;

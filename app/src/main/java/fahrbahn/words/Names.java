@@ -1,4 +1,4 @@
-package fahrbahn.app.season;
+package fahrbahn.words;
 
 import java.util.Map;
 
