@@ -80,6 +80,7 @@ public final class GainsModel extends StationModel {
         this.saveErrand = state.errands().errand("Saving the picture");
         this.told = state.errands().tell();
         lane.valueProperty().addListener(o -> judge());
+        lane.eagerly();
         advice.valueProperty().addListener(o -> advised());
         season.setup().keptProperty().addListener(o -> compute());
         compute();
@@ -124,9 +125,7 @@ public final class GainsModel extends StationModel {
         return picture.getReadOnlyProperty();
     }
 
-    /** The lane is judged whether it is looked at or not. */
     private void compute() {
-        lane.show();
         if (useFor != null && GainChoice.withoutGains(season.setupOrGuess()).equals(useFor)) {
             advice.show();
             useIfThere();

@@ -74,8 +74,11 @@ public final class CardModel {
 
     /** @throws RefusedException when there is no program whose numbers could stand on it */
     private Written written() {
+        if (!measure.survey().settled()) {
+            throw new RefusedException("The captures are being judged.");
+        }
         Basis now = season.basisNow();
-        return handover.takenProperty()
+        return handover.taken()
                 .get()
                 .map(taken -> new Written(
                         taken,
@@ -85,11 +88,11 @@ public final class CardModel {
                         Stale.of(
                                 now,
                                 List.copyOf(season.captures()),
-                                measure.surveyProperty().get(),
+                                measure.surveyShown(),
                                 season.changes().gainsFor().kept(),
                                 season.club()::venueName),
                         paper.get()))
-                .orElseThrow(() -> new RefusedException(handover.problem()));
+                .orElseThrow(() -> new RefusedException(handover.taken().value().refusal()));
     }
 
     /** SVG or PNG when the name ends so, else PDF. */

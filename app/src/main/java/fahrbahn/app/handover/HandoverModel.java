@@ -16,7 +16,6 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
-import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.language.Language;
 import fahrbahn.core.language.Style;
 import fahrbahn.core.program.Grain;
@@ -29,7 +28,6 @@ import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.file.Export;
-import fahrbahn.words.Refusals;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -37,8 +35,6 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** What goes to the robot's program: its numbers as it takes them, what that costs, and what was handed over before. */
 public final class HandoverModel extends StationModel {
@@ -48,14 +44,16 @@ public final class HandoverModel extends StationModel {
     private final Consumer<String> tell;
     private final Derived<TwoOnOneTable> cost;
     private final Errand<String> save;
-    private final ReadOnlyObjectWrapper<Optional<Taken>> taken = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<Taken> taken;
     private final CardModel card;
     private final TypedModel typed;
     private final HallModel hall;
     private final DrillModel drills;
     private final ListModel lists;
     private final RoundsModel rounds;
-    private String problem = "";
+
+    /** What the program is of. */
+    private record Programmed(Setup setup, Grain grain) {}
 
     /** What rounding was judged of. */
     private record Costed(Taken taken, Ground ground) {}
@@ -83,6 +81,8 @@ public final class HandoverModel extends StationModel {
         this.hall = new HallModel(season, this, measure, levels, log, table);
         this.table = table;
         this.tell = errands.tell();
+        this.taken = state.deriveAtOnce(
+                "The program", () -> new Programmed(season.setupOrGuess(), style().grain()), (of, job) -> taken(of));
         this.cost = state.derive(
                 "What rounding costs",
                 this::costed,
@@ -90,10 +90,9 @@ public final class HandoverModel extends StationModel {
         this.save = errands.errand("Saving the program");
         this.card = new CardModel(season, this, measure, state);
         this.typed = new TypedModel(season, this);
-        season.setup().keptProperty().addListener(o -> refresh());
-        handed.keptProperty().addListener(o -> refresh());
-        style.property().addListener(o -> refresh());
-        refresh();
+        taken.valueProperty().addListener(o -> judge());
+        handed.keptProperty().addListener(o -> judge());
+        taken.eagerly();
     }
 
     public CardModel card() {
@@ -136,14 +135,9 @@ public final class HandoverModel extends StationModel {
         style.set("how the program of " + season.robotName() + " is written", changed);
     }
 
-    /** The numbers as the program takes them; empty when there is a {@link #problem}. */
-    public ReadOnlyObjectProperty<Optional<Taken>> takenProperty() {
-        return taken.getReadOnlyProperty();
-    }
-
-    /** Why there is no program; empty when there is one. */
-    public String problem() {
-        return problem;
+    /** The numbers as the program takes them; refused where there can be no program. */
+    public Derived<Taken> taken() {
+        return taken;
     }
 
     /** By the program as it was worked out against as it takes its numbers; empty until it was driven, and where rounding moves nothing. */
@@ -191,25 +185,18 @@ public final class HandoverModel extends StationModel {
     private void handOver(String step, Function<Taken, HandOver> numbers) {
         taken.get()
                 .ifPresentOrElse(
-                        t -> handed.set(step + season.robotName(), numbers.apply(t)), () -> tell.accept(problem));
+                        t -> handed.set(step + season.robotName(), numbers.apply(t)),
+                        () -> tell.accept(taken.value().refusal()));
     }
 
-    private void refresh() {
-        Setup setup = season.setupOrGuess();
-        Optional<Taken> now;
-        try {
-            Taken rounded = Taken.of(setup, style().grain());
-            rounded.constants();
-            now = Optional.of(rounded);
-            problem = "";
-        } catch (BadValueException refused) {
-            now = Optional.empty();
-            problem = Refusals.sentence(refused);
-        }
-        if (!now.equals(taken.get())) {
-            taken.set(now);
-        }
-        say(HandoverWords.verdict(this, setup.robot().name()));
+    private static Taken taken(Programmed of) {
+        Taken rounded = Taken.of(of.setup(), of.grain());
+        rounded.constants(); // refuses what no program can hold
+        return rounded;
+    }
+
+    private void judge() {
+        say(HandoverWords.verdict(this, season.setupOrGuess().robot().name()));
     }
 
     /** @throws RefusedException when rounding moves nothing, or there is nothing to drive on */
@@ -222,7 +209,7 @@ public final class HandoverModel extends StationModel {
     public void save(Path file) {
         String text = program();
         if (text.isEmpty()) {
-            tell.accept(problem);
+            tell.accept(taken.value().refusal());
             return;
         }
         save.run(

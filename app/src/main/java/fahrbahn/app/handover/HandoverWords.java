@@ -46,8 +46,9 @@ final class HandoverWords {
     }
 
     static Verdict verdict(HandoverModel model, String robot) {
-        if (!model.problem().isEmpty()) {
-            return Verdict.stop(model.problem());
+        String refusal = model.taken().value().refusal();
+        if (!refusal.isEmpty()) {
+            return Verdict.stop(refusal);
         }
         List<HandOver.Change> toType = model.toType();
         Optional<HandOver> last = model.last();

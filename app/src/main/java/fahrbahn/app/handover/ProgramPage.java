@@ -77,7 +77,7 @@ final class ProgramPage {
             refresh(use);
         };
         model.verdictProperty().addListener(o -> refresh.run());
-        model.takenProperty().addListener(o -> refresh.run());
+        model.taken().valueProperty().addListener(o -> refresh.run());
         model.cost().valueProperty().addListener(o -> sayRounding());
         refresh.run();
         VBox main = Nodes.column(Nodes.flow(language.inARow(), copy.button(), save.button()), Nodes.grow(program));
@@ -97,7 +97,7 @@ final class ProgramPage {
     }
 
     private void refresh(Action use) {
-        use.button().setDisable(model.takenProperty().get().isEmpty());
+        use.button().setDisable(model.taken().get().isEmpty());
         String text = model.program();
         if (!program.getText().equals(text)) {
             program.setText(text);
@@ -128,10 +128,10 @@ final class ProgramPage {
     }
 
     private void sayRounding() {
-        rounding.setText(model.takenProperty()
+        rounding.setText(model.taken()
                 .get()
                 .map(t -> HandoverWords.rounding(t, model.cost().value()))
-                .orElse(model.problem()));
+                .orElse(model.taken().value().refusal()));
     }
 
     private void copy() {

@@ -43,8 +43,8 @@ public final class TypedModel {
 
     TypedModel(Season season, HandoverModel handover) {
         this.season = season;
-        handover.takenProperty().addListener(o -> take(handover.takenProperty().get()));
-        take(handover.takenProperty().get());
+        handover.taken().valueProperty().addListener(o -> take(handover.taken().get()));
+        take(handover.taken().get());
     }
 
     public ReadOnlyObjectProperty<Checked> checkedProperty() {

@@ -89,7 +89,7 @@ public final class LevelsModel extends StationModel {
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;
-        measure.surveyProperty().addListener(o -> update());
+        measure.survey().valueProperty().addListener(o -> update());
         season.setup().keptProperty().addListener(o -> update());
         season.conditionsProperty().addListener(o -> tell());
         typedLevels.follow(this::update);
@@ -185,8 +185,8 @@ public final class LevelsModel extends StationModel {
     /** Levels of the robot's sensors, each from its own newest captures; what was found to forbid one is told instead. */
     private void update() {
         List<Capture> all = counting();
-        Survey survey = measure.surveyProperty().get();
-        if (!survey.judged(all)) {
+        Survey survey = measure.surveyShown();
+        if (!measure.survey().settled() || !survey.judged(all)) {
             return; // what is shown stands until they are
         }
         List<SensorLevels> found = new ArrayList<>();

@@ -71,7 +71,7 @@ final class CapturePage {
         doing.setId("capturing");
         model.capturingProperty().addListener(o -> sayDoing());
         newest.setId("newestFindings");
-        model.surveyProperty().addListener(o -> refresh());
+        model.survey().lastProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
                 keys,
@@ -121,7 +121,7 @@ final class CapturePage {
 
     private void refresh() {
         newest.getChildren().clear();
-        List<CaptureReport> reports = model.surveyProperty().get().captures();
+        List<CaptureReport> reports = model.surveyShown().captures();
         if (reports.isEmpty()) {
             newest.getChildren().add(Nodes.label("Nothing yet.", "caption"));
             return;
@@ -134,7 +134,7 @@ final class CapturePage {
                                 + String.join(", ", ColourColumns.withoutChannels(capture.sensors())) + "."));
         List<Finding> findings = new ArrayList<>(report.findings());
         if (capture.surface().equals(Capture.DARK) || capture.surface().equals(Capture.LIGHT)) {
-            model.surveyProperty().get().between().stream()
+            model.surveyShown().between().stream()
                     .filter(f -> f.weight() == Finding.Weight.STOP)
                     .forEach(findings::add);
         }

@@ -29,7 +29,7 @@ public final class CapturedPage {
     }
 
     Pages.Page page() {
-        model.surveyProperty().addListener(o -> refresh());
+        model.survey().lastProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
                 Nodes.panel("Dark against light", pairs), Nodes.grow(Nodes.panel("Captures, newest first", list)));
@@ -37,7 +37,7 @@ public final class CapturedPage {
     }
 
     private void refresh() {
-        Survey survey = model.surveyProperty().get();
+        Survey survey = model.surveyShown();
         pairs.getChildren().setAll(pairs(survey));
         survey.between().forEach(f -> pairs.getChildren().add(CapturePage.line(f)));
         for (Agreement agreement : survey.agreements()) {

@@ -8,6 +8,7 @@ import fahrbahn.app.measure.live.Capturer;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
 import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Lamp;
@@ -23,15 +24,13 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 
 /** Captures of surfaces, live, from a file or pasted, and whether they can be trusted. */
 public final class MeasureModel extends StationModel {
     private final LiveModel live;
     private final Clock clock;
-    private final Errand<Survey> surveyErrand;
+    private final Derived<Survey> survey;
     private final Errand<ReadingsImport.Imported> importErrand;
     private final Errand<List<String>> portsErrand;
     private final Consumer<String> told;
@@ -39,36 +38,45 @@ public final class MeasureModel extends StationModel {
     private final Typist typist;
     private final Circumstances circumstances;
     private final Asking asking;
-    private final ReadOnlyObjectWrapper<Survey> survey = new ReadOnlyObjectWrapper<>(Survey.EMPTY);
+
+    /** What was found last, of which reports on the same captures are taken over. */
+    private volatile Survey before = Survey.EMPTY;
+
+    /** What is judged: the captures, oldest first, and the robot they are of. */
+    private record Surveyed(List<Capture> captures, Setup setup) {}
 
     public MeasureModel(Season season, LiveModel live, Clock clock, Errands errands, Consumer<String> told) {
         super(season);
         this.live = live;
         this.clock = clock;
-        this.surveyErrand = errands.errand("Judging the captures");
         this.importErrand = errands.errand("Reading the file");
         this.portsErrand = errands.errand("Looking for serial ports");
         this.told = told;
+        this.survey = season.state().derive("Judging the captures", this::surveyed, (of, job) -> survey(of));
         this.asking = new Asking(season, live, told);
         this.typist = new Typist(season, clock);
         this.circumstances = new Circumstances(season, live);
         live.addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
         season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
-                survey.set(Survey.EMPTY); // of the robot before
                 endedBy("another robot is in hand");
             } else if (!was.venue().equals(is.venue())) {
                 endedBy("the venue is another");
             }
         });
-        season.captures().addListener((InvalidationListener) o -> survey());
-        season.setup().keptProperty().addListener(o -> survey());
+        season.captures().addListener((InvalidationListener) o -> judge());
+        season.setup().keptProperty().addListener(o -> {
+            mapColumns();
+            judge();
+        });
+        survey.lastProperty().addListener(o -> judge());
         season.columns().property().addListener(o -> {
             mapColumns();
             asking.askAgain();
         });
         mapColumns();
-        survey();
+        survey.eagerly();
+        judge();
     }
 
     /** What has begun must not end as a capture of two robots, or in two halls. */
@@ -104,9 +112,14 @@ public final class MeasureModel extends StationModel {
         told.accept(words);
     }
 
-    /** What the captures say; empty until there are some. */
-    public ReadOnlyObjectProperty<Survey> surveyProperty() {
-        return survey.getReadOnlyProperty();
+    /** What the captures say. */
+    public Derived<Survey> survey() {
+        return survey;
+    }
+
+    /** The same as it is shown: it stays while newer captures are judged. */
+    public Survey surveyShown() {
+        return survey.lastProperty().get().orElse(Survey.EMPTY);
     }
 
     /** The surface being captured; empty when none is. */
@@ -228,16 +241,13 @@ public final class MeasureModel extends StationModel {
         return Survey.latest(season.captures(), surface, lamp);
     }
 
-    private void survey() {
-        mapColumns();
-        List<Capture> captures = List.copyOf(season.captures());
-        Setup setup = season.setupOrGuess();
-        judge();
-        Survey earlier = survey.get();
-        surveyErrand.run(job -> Survey.of(captures, setup, earlier), found -> {
-            survey.set(found);
-            judge();
-        });
+    private Surveyed surveyed() {
+        return new Surveyed(List.copyOf(season.captures()), season.setupOrGuess());
+    }
+
+    private Survey survey(Surveyed of) {
+        before = Survey.of(of.captures(), of.setup(), before);
+        return before;
     }
 
     private void judge() {
@@ -252,7 +262,7 @@ public final class MeasureModel extends StationModel {
             say(Verdict.open("Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")));
         } else {
             say(CaptureVerdict.of(
-                    survey.get(), Stream.concat(dark.stream(), light.stream()).toList()));
+                    surveyShown(), Stream.concat(dark.stream(), light.stream()).toList()));
         }
     }
 }

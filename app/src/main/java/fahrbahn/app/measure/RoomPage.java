@@ -38,7 +38,7 @@ final class RoomPage {
         Action lifted = new Action("roomAir", "In the air", KeyCode.A, () -> model.capture(Capture.AIR));
         rooms.setId("rooms");
         air.setId("air");
-        model.surveyProperty().addListener(o -> refresh());
+        model.survey().lastProperty().addListener(o -> refresh());
         model.circumstances().conditionsProperty().addListener(o -> refresh());
         refresh();
         HBox content = Nodes.row(
@@ -69,7 +69,7 @@ final class RoomPage {
     }
 
     private void refresh() {
-        Survey survey = model.surveyProperty().get();
+        Survey survey = model.surveyShown();
         Lamp now = model.circumstances().conditionsProperty().get().lamp();
         steps.getChildren().setAll(new Label("Lamps are " + now.word() + "."));
         for (Lamp lamp : Lamp.values()) {

@@ -28,7 +28,7 @@ final class SchoolsPage {
     Pages.Page page() {
         schools.setId("schools");
         slides.setId("slides");
-        model.surveyProperty().addListener(o -> refresh());
+        model.survey().lastProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
                 Nodes.panel("Two schools: spots by hand, or a sweep", schools),
@@ -37,7 +37,7 @@ final class SchoolsPage {
     }
 
     private void refresh() {
-        Survey survey = model.surveyProperty().get();
+        Survey survey = model.surveyShown();
         schools.getChildren().setAll(CapturedPage.wrapped(lead(survey)));
         if (!survey.schools().isEmpty()) {
             schools.getChildren().add(schools(survey.schools()));

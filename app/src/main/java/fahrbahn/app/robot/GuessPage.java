@@ -55,7 +55,7 @@ final class GuessPage {
         lead.setMinHeight(Region.USE_PREF_SIZE);
         history.setId("factHistory");
         changes.setId("robotHistory");
-        model.constantsProperty().addListener(o -> refresh());
+        model.constants().lastProperty().addListener(o -> refresh());
         model.setupNowProperty().addListener(o -> recall());
         refresh();
         recall();
@@ -70,7 +70,7 @@ final class GuessPage {
     }
 
     private void refresh() {
-        List<Knowledge> states = model.constantsProperty().get();
+        List<Knowledge> states = model.constants().lastProperty().get().orElse(List.of());
         lead.setText(lead(states));
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");

@@ -70,10 +70,13 @@ final class LayoutPage {
                 Nodes.grow(Nodes.panel("Looking ahead", leadWords, Nodes.grow(lead))),
                 Nodes.panel("On the line, over bumps and ramps", spacingWords, clearanceWords));
         model.shownProperty().addListener(o -> refresh());
-        model.insightProperty().addListener(o -> explain());
+        model.insight().lastProperty().addListener(o -> explain());
         refresh();
         explain();
-        return new Pages.Page(new SideBySide(left, right, 0.47, 64), List.of(next));
+        return new Pages.Page(
+                new SideBySide(left, right, 0.47, 64),
+                List.of(next),
+                nowNs -> model.insight().show());
     }
 
     private void choose(int sensor) {
@@ -89,7 +92,7 @@ final class LayoutPage {
     }
 
     private void explain() {
-        Optional<RobotInsight> insight = model.insightProperty().get();
+        Optional<RobotInsight> insight = model.insight().lastProperty().get();
         if (insight.isEmpty()) {
             return;
         }

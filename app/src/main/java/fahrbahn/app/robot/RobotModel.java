@@ -1,12 +1,13 @@
 package fahrbahn.app.robot;
 
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.kit.field.SetupFields;
 import fahrbahn.app.robot.bench.BenchModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
@@ -30,28 +31,28 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot: its layout and what that means, and how well its constants are known. */
 public final class RobotModel extends StationModel implements SetupFields.Source {
     private final Consumer<String> told;
-    private final Errand<RobotInsight> insightErrand;
-    private final Errand<List<Knowledge>> knowledgeErrand;
-    private final ReadOnlyObjectWrapper<Setup> shown = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyObjectWrapper<Optional<RobotInsight>> insight = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Knowledge>> constants = new ReadOnlyObjectWrapper<>(List.of());
+    private final Parameter<Setup> shown;
+    private final Derived<RobotInsight> insight;
+    private final Derived<List<Knowledge>> constants;
     private final BenchModel bench;
 
-    public RobotModel(Season season, Errands errands, BenchModel bench, Consumer<String> told) {
+    /** What the constants are judged by. */
+    private record Weighed(Setup setup, Setup guess, Map<Constant, Fact> facts, Basis now) {}
+
+    public RobotModel(Season season, State state, BenchModel bench) {
         super(season);
         this.bench = bench;
-        this.told = told;
-        insightErrand = errands.errand("The layout");
-        knowledgeErrand = errands.errand("The constants");
+        this.told = state.errands().tell();
+        shown = state.parameter(season.setupOrGuess());
+        insight = state.derive("The layout", shown::get, (setup, job) -> RobotInsight.of(setup));
+        constants = state.derive("The constants", this::weighed, (weighed, job) -> knowledge(weighed));
         season.setup().keptProperty().addListener(o -> update());
-        season.conditionsProperty().addListener(o -> weigh());
-        season.changes().facts().follow(this::weigh);
         update();
+        constants.eagerly();
     }
 
     @Override
@@ -61,17 +62,17 @@ public final class RobotModel extends StationModel implements SetupFields.Source
 
     /** The setup to show: the coach's own, or the starting guess. */
     public ReadOnlyObjectProperty<Setup> shownProperty() {
-        return shown.getReadOnlyProperty();
+        return shown.property();
     }
 
-    /** What the layout means; empty until it has been worked out. */
-    public ReadOnlyObjectProperty<Optional<RobotInsight>> insightProperty() {
-        return insight.getReadOnlyProperty();
+    /** What the layout that is shown means. */
+    public Derived<RobotInsight> insight() {
+        return insight;
     }
 
-    /** How well each constant is known, the costliest first; empty until it has been worked out. */
-    public ReadOnlyObjectProperty<List<Knowledge>> constantsProperty() {
-        return constants.getReadOnlyProperty();
+    /** How well each constant is known, the costliest first; empty for a law without an error, which has no onset to cost. */
+    public Derived<List<Knowledge>> constants() {
+        return constants;
     }
 
     public BenchModel bench() {
@@ -134,7 +135,6 @@ public final class RobotModel extends StationModel implements SetupFields.Source
                     .withSensor(
                             index, setup.robot().sensors().get(index).withPlace(tenths(forwardMm), tenths(leftMm))));
             shown.set(moved);
-            insightErrand.run(job -> RobotInsight.of(moved), found -> insight.set(Optional.of(found)));
         } catch (BadValueException refused) {
             // On the way past its neighbour a sensor is in nobody's order; where it is let go the reason is told.
         }
@@ -164,31 +164,26 @@ public final class RobotModel extends StationModel implements SetupFields.Source
     }
 
     private void update() {
-        Setup setup = season.setupOrGuess();
-        shown.set(setup);
+        shown.set(season.setupOrGuess());
         judge();
-        insightErrand.run(job -> RobotInsight.of(setup), found -> insight.set(Optional.of(found)));
-        weigh();
     }
 
-    private void weigh() {
-        Setup setup = season.setupOrGuess();
-        Setup guess = season.begunAs();
-        Basis now = season.basisNow();
+    private Weighed weighed() {
         Map<Constant, Fact> facts = new EnumMap<>(Constant.class);
         facts.putAll(season.facts());
-        knowledgeErrand.run(job -> knowledge(setup, guess, facts, now), found -> {
-            constants.set(found);
-            judge();
-        });
+        return new Weighed(
+                season.setupOrGuess(),
+                season.begunAs(),
+                facts,
+                season.basisNow().withAt(Instant.EPOCH));
     }
 
-    /** A law without an error has no onset to cost. */
-    private static List<Knowledge> knowledge(Setup setup, Setup guess, Map<Constant, Fact> facts, Basis now) {
+    private static List<Knowledge> knowledge(Weighed by) {
         List<Knowledge> states = new ArrayList<>();
         try {
             for (Constant constant : Constant.values()) {
-                states.add(Knowledge.of(setup, guess, constant, Optional.ofNullable(facts.get(constant)), now));
+                Optional<Fact> fact = Optional.ofNullable(by.facts().get(constant));
+                states.add(Knowledge.of(by.setup(), by.guess(), constant, fact, by.now()));
             }
         } catch (BadValueException noLane) {
             return List.of();
@@ -198,10 +193,10 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         return List.copyOf(states);
     }
 
-    /** How well each constant is known, to be noted with what rests on it. */
+    /** How well each constant is known, to be noted with what rests on it; empty until that has been worked out. */
     public Map<Constant, Double> known() {
         Map<Constant, Double> known = new EnumMap<>(Constant.class);
-        constants.get().forEach(k -> known.put(k.constant(), k.uncertainty()));
+        constants.get().orElse(List.of()).forEach(k -> known.put(k.constant(), k.uncertainty()));
         return known;
     }
 

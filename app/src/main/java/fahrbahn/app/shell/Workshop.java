@@ -5,6 +5,7 @@ import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.freshness.FreshnessInputs;
 import fahrbahn.app.freshness.FreshnessService;
 import fahrbahn.app.freshness.Judgement;
@@ -82,7 +83,7 @@ public final class Workshop {
         season = new Season(state, open.path());
         live = new LiveModel(clocks.handsNs(), LinkTimes.of(clocks.linksNs()), this::tell);
         measure = new MeasureModel(season, live, clock, errands, this::tell);
-        robot = new RobotModel(season, errands, new BenchModel(season, measure, clocks.handsNs(), errands), this::tell);
+        robot = new RobotModel(season, state, new BenchModel(season, measure, clocks.handsNs(), errands));
         table = new TableModel(season, state, live);
         levels = new LevelsModel(season, measure, table::ground, state);
         gains = new GainsModel(season, state, table::ground, robot::known, new Stopwatch(clocks.handsNs()));
@@ -126,7 +127,6 @@ public final class Workshop {
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());
         levels.sensors().addListener((InvalidationListener) o -> state.check());
-        robot.constantsProperty().addListener(o -> state.check());
         drive.driveProperty().addListener(o -> state.check());
         drive.oddsProperty().addListener(o -> state.check());
         drive.laidProperty().addListener(o -> state.check());
@@ -160,12 +160,15 @@ public final class Workshop {
 
     private FreshnessInputs standing(Instant minute) {
         boolean typed = season.setup().kept().isPresent();
+        if (!robot.constants().settled() || !measure.survey().settled()) {
+            throw new RefusedException("What it rests on is being worked out.");
+        }
         return new FreshnessInputs(
                 season.basisNow().withKnown(robot.known()).withAt(minute),
                 new FreshnessInputs.OfRobot(
                         typed,
                         List.copyOf(season.facts().values()),
-                        robot.constantsProperty().get()),
+                        robot.constants().get().orElse(List.of())),
                 new FreshnessInputs.OfTable(
                         table.problem(),
                         season.course().kept().isPresent()

@@ -22,6 +22,8 @@ public final class Derived<V> {
     private final State state;
     private final ReadOnlyObjectWrapper<Value<V>> value = new ReadOnlyObjectWrapper<>(new Value.Unasked<>());
 
+    private final ReadOnlyObjectWrapper<Optional<V>> last = new ReadOnlyObjectWrapper<>(Optional.empty());
+
     /** What was selected when there last was a value. */
     private Optional<?> before = Optional.empty();
 
@@ -57,6 +59,33 @@ public final class Derived<V> {
         this.errand = errand;
         this.recipe = recipe;
         this.state = state;
+        value.addListener(o -> keepLast());
+    }
+
+    private void keepLast() {
+        Value<V> now = value.get();
+        if (now instanceof Value.Ready) {
+            last.set(now.ready());
+        } else if (now instanceof Value.Refused || beforeIsOfAnother()) {
+            last.set(Optional.empty());
+        }
+    }
+
+    /**
+     * The newest value of what is selected, also while a newer one is worked out: for lists and pictures that are to stay meanwhile, never to
+     * be used, saved or printed.
+     */
+    public ReadOnlyObjectProperty<Optional<V>> lastProperty() {
+        return last.getReadOnlyProperty();
+    }
+
+    /** Whether work on it has ended for the inputs as they are now. */
+    public boolean settled() {
+        return value() instanceof Value.Ready || value() instanceof Value.Refused;
+    }
+
+    boolean isEager() {
+        return eager;
     }
 
     /** From now on it is worked out whenever its inputs change: for what other values are worked out from. */

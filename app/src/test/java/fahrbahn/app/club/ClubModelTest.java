@@ -47,7 +47,7 @@ class ClubModelTest extends InShop {
         Path in = Files.writeString(folder.resolve("wren.json"), SETUP);
         club.importSetup(in);
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren");
-        assertThat(shop.robot().constantsProperty().get())
+        assertThat(shop.robot().constants().get().orElseThrow())
                 .as("what a file says is no guess")
                 .noneMatch(k -> k.origin() == Knowledge.Origin.GUESS && k.constant() == Constant.FREE_SPEED);
         shop.gains().choice().choose(0.75, 0, 1.5);
@@ -108,7 +108,7 @@ class ClubModelTest extends InShop {
         assertThat(club.inHand(Sort.ROBOT).name()).isEqualTo("Wren 2 2");
         assertThat(shop.season().facts()).isEmpty();
         assertThat(shop.season().captures()).isEmpty();
-        assertThat(shop.robot().constantsProperty().get())
+        assertThat(shop.robot().constants().get().orElseThrow())
                 .as("measured on another robot is a guess on this one")
                 .allMatch(k -> k.origin() == Knowledge.Origin.GUESS);
     }

@@ -111,7 +111,7 @@ class HandoverModelsTest extends InShop {
         shop.handover().language(Language.BLOCKS);
         shop.handover().grain(Grain.WHOLE);
         shop.season().changeSetup(s -> s.withLaw(s.law().withBaseCommand(0.3)));
-        assertThat(shop.handover().problem()).contains("base command", "whole numbers");
+        assertThat(shop.handover().taken().value().refusal()).contains("base command", "whole numbers");
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.STOP);
         shop.handover().handOver();
         assertThat(told()).contains("base command");
@@ -119,7 +119,7 @@ class HandoverModelsTest extends InShop {
         shop.handover().save(folder.resolve("law.txt"));
         assertThat(folder.resolve("law.txt")).doesNotExist();
         shop.handover().grain(Grain.TWO);
-        assertThat(shop.handover().problem()).isEmpty();
+        assertThat(shop.handover().taken().value().refusal()).isEmpty();
         shop.handover().save(folder.resolve("law.txt"));
         assertThat(Files.readString(folder.resolve("law.txt"))).contains("BASE", "0.3");
         reopen();

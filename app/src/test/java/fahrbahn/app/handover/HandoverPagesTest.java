@@ -120,7 +120,7 @@ class HandoverPagesTest extends InWindow {
         until("right", () -> said("kp").equals("right"));
         onWindow(() -> {
             shop().handover()
-                    .takenProperty()
+                    .taken()
                     .get()
                     .orElseThrow()
                     .constants()

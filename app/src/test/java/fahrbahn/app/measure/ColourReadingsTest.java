@@ -63,17 +63,17 @@ class ColourReadingsTest extends InShop {
         // Of 74 readings with a scatter of 0.4 % in each channel: a thousandth of the range.
         assertThat(left().levels().light().mean()).isCloseTo(full * 2.0 / 3, within(0.002 * full));
         assertThat(left().levels().dark().mean()).isCloseTo(full * 0.1, within(0.002 * full));
-        assertThat(shop.measure().surveyProperty().get().captures().get(0).findings())
+        assertThat(shop.measure().surveyShown().captures().get(0).findings())
                 .filteredOn(f -> f instanceof Finding.NoSurface)
                 .extracting(Finding::sensor)
                 .containsExactly("left", "right");
-        assertThat(shop.measure().surveyProperty().get().stop("left")).isEmpty();
+        assertThat(shop.measure().surveyShown().stop("left")).isEmpty();
     }
 
     @Test
     void nothingUnderItMostOfTheTimeIsNoLevel() {
         shop.measure().paste(table(255, 0, 50));
-        assertThat(shop.measure().surveyProperty().get().stop("left")).containsInstanceOf(Finding.NoSurface.class);
+        assertThat(shop.measure().surveyShown().stop("left")).containsInstanceOf(Finding.NoSurface.class);
         assertThat(shop.levels().sensors()).isEmpty();
     }
 

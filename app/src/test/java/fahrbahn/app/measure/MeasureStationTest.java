@@ -42,7 +42,7 @@ class MeasureStationTest extends InWindow {
     }
 
     private Survey survey() {
-        return shop().measure().surveyProperty().get();
+        return shop().measure().surveyShown();
     }
 
     private boolean says(String within, String words) {

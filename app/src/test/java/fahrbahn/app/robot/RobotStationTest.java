@@ -137,7 +137,7 @@ class RobotStationTest extends InWindow {
     }
 
     private Knowledge.Origin origin(Constant constant) {
-        return shop().robot().constantsProperty().get().stream()
+        return shop().robot().constants().get().orElseThrow().stream()
                 .filter(s -> s.constant() == constant)
                 .findFirst()
                 .map(Knowledge::origin)

@@ -43,7 +43,7 @@ class StationModelsTest extends InShop {
     }
 
     private Knowledge state(Constant constant) {
-        return shop.robot().constantsProperty().get().stream()
+        return shop.robot().constants().get().orElseThrow().stream()
                 .filter(s -> s.constant() == constant)
                 .findFirst()
                 .orElseThrow();
@@ -77,7 +77,7 @@ class StationModelsTest extends InShop {
 
     @Test
     void aNewRobotIsAllGuessesTheCostliestFirst() {
-        List<Knowledge> states = shop.robot().constantsProperty().get();
+        List<Knowledge> states = shop.robot().constants().get().orElseThrow();
         assertThat(states).hasSize(Constant.values().length);
         assertThat(states).allSatisfy(s -> assertThat(s.origin()).isEqualTo(Knowledge.Origin.GUESS));
         assertThat(states)
@@ -170,7 +170,8 @@ class StationModelsTest extends InShop {
             shop.robot().useRow(SensorPreset.COLOUR, count);
             assertThat(setup().robot().sensors()).hasSize(count);
             assertThat(setup().law().signal().tracksEdge()).isEqualTo(count == 1);
-            RobotInsight insight = shop.robot().insightProperty().get().orElseThrow();
+            shop.robot().insight().show();
+            RobotInsight insight = shop.robot().insight().get().orElseThrow();
             assertThat(insight.curveWords()).contains("Straight over");
             assertThat(insight.spacingWords()).contains("Turn marks lie");
             assertThat(insight.leadWords()).contains("ahead");

@@ -183,7 +183,7 @@ public final class BenchModel {
     }
 
     private Survey survey() {
-        return measure.surveyProperty().get();
+        return measure.surveyShown();
     }
 
     /** Puts what a card came to on the robot, as one step of undo. */

@@ -65,7 +65,7 @@ public final class BenchPage {
         HBox head = Nodes.row(Nodes.grow(row), doing);
         model.whenTyped(this::refreshResults);
         model.setupNowProperty().addListener(o -> refreshResults());
-        model.measure().surveyProperty().addListener(o -> refreshResults());
+        model.measure().survey().lastProperty().addListener(o -> refreshResults());
         model.measure().capturingProperty().addListener(o -> refreshResults());
         show(shown);
         model.cardProperty().addListener(o -> show(model.cardProperty().get()));
