@@ -74,9 +74,6 @@ public final class CardModel {
 
     /** @throws RefusedException when there is no program whose numbers could stand on it */
     private Written written() {
-        if (!measure.survey().settled()) {
-            throw new RefusedException("The captures are being judged.");
-        }
         Basis now = season.basisNow();
         return handover.taken()
                 .get()
@@ -88,7 +85,7 @@ public final class CardModel {
                         Stale.of(
                                 now,
                                 List.copyOf(season.captures()),
-                                measure.surveyShown(),
+                                measure.survey().need(),
                                 season.changes().gainsFor().kept(),
                                 season.club()::venueName),
                         paper.get()))

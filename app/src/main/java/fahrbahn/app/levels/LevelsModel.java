@@ -6,6 +6,7 @@ import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Documents;
 import fahrbahn.app.state.State;
 import fahrbahn.core.check.Check;
@@ -36,6 +37,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -66,10 +68,20 @@ public final class LevelsModel extends StationModel {
     private final ReadOnlyObjectWrapper<Optional<LevelSchool>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Integer> inHand = new ReadOnlyObjectWrapper<>(0);
 
-    /** The captures the levels come from. */
-    private List<Capture> from = List.of();
+    private final Derived<Found> found;
 
-    private Optional<Finding> forbids = Optional.empty();
+    /** What levels come from. @param edge the newest capture of the edge @param typed levels of sensors */
+    private record From(
+            List<Capture> counting, Survey survey, Setup setup, Optional<Capture> edge, Map<String, Double> typed) {
+        From {
+            typed = Map.copyOf(typed);
+        }
+    }
+
+    /** Of each sensor whose level nothing forbids. @param forbids the first finding that does */
+    private record Found(List<SensorLevels> sensors, List<LevelTable> tables, Optional<Finding> forbids) {
+        static final Found NONE = new Found(List.of(), List.of(), Optional.empty());
+    }
 
     /** What of the circumstances moves readings. */
     private static final Set<Aspect> LIGHT = EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT);
@@ -89,11 +101,12 @@ public final class LevelsModel extends StationModel {
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;
-        measure.survey().valueProperty().addListener(o -> update());
-        season.setup().keptProperty().addListener(o -> update());
+        this.found = state.deriveAtOnce("The levels", this::from, (from, job) -> found(from));
+        found.lastProperty().addListener(o -> update());
+        season.setup().keptProperty().addListener(o -> tell());
         season.conditionsProperty().addListener(o -> tell());
-        typedLevels.follow(this::update);
-        update();
+        found.eagerly();
+        tell();
     }
 
     LawModel law() {
@@ -182,45 +195,59 @@ public final class LevelsModel extends StationModel {
         return shown;
     }
 
+    private From from() {
+        return new From(
+                counting(),
+                measure.survey().need(),
+                season.setupOrGuess(),
+                measure.latest(Capture.EDGE),
+                typedLevels.all());
+    }
+
     /** Levels of the robot's sensors, each from its own newest captures; what was found to forbid one is told instead. */
+    private static Found found(From from) {
+        List<SensorLevels> sensors = new ArrayList<>();
+        List<LevelTable> tables = new ArrayList<>();
+        Optional<Finding> forbids = Optional.empty();
+        for (String name : from.survey().pairs().keySet()) {
+            Optional<Finding> stop = from.survey().stop(name);
+            forbids = forbids.or(() -> stop);
+            Optional<Sensor> sensor = from.setup().robot().sensors().stream()
+                    .filter(s -> stop.isEmpty() && s.name().equals(name))
+                    .findFirst();
+            Optional<SensorLevels> levels = sensor.flatMap(s -> SensorLevels.of(from.counting(), name));
+            levels.ifPresent(sensors::add);
+            levels.ifPresent(l -> tables.add(table(from, sensor.orElseThrow(), l)));
+        }
+        return new Found(sensors, tables, forbids);
+    }
+
+    private static LevelTable table(From from, Sensor sensor, SensorLevels levels) {
+        double[] edge = from.edge()
+                .filter(c -> c.sensors().contains(sensor.name()))
+                .map(c -> c.values(sensor.name()))
+                .orElse(new double[0]);
+        Double typed = from.typed().get(sensor.name());
+        return LevelTable.of(
+                levels,
+                sensor,
+                from.setup().line(),
+                edge,
+                typed == null ? OptionalDouble.empty() : OptionalDouble.of(typed));
+    }
+
+    private Found shownNow() {
+        return found.lastProperty().get().orElse(Found.NONE);
+    }
+
     private void update() {
-        List<Capture> all = counting();
-        Survey survey = measure.surveyShown();
-        if (!measure.survey().settled() || !survey.judged(all)) {
-            return; // what is shown stands until they are
-        }
-        List<SensorLevels> found = new ArrayList<>();
-        List<Finding> forbidden = new ArrayList<>();
-        for (String sensor : survey.pairs().keySet()) {
-            Optional<Finding> stop = survey.stop(sensor);
-            stop.filter(f -> !forbidden.contains(f)).ifPresent(forbidden::add);
-            if (stop.isEmpty() && season.sensorNames().contains(sensor)) {
-                SensorLevels.of(all, sensor).ifPresent(found::add);
-            }
-        }
-        from = all;
-        tables.setAll(found.stream().map(this::table).toList());
-        sensors.setAll(found);
-        forbids = forbidden.isEmpty() ? Optional.empty() : Optional.of(forbidden.get(0));
+        tables.setAll(shownNow().tables());
+        sensors.setAll(shownNow().sensors());
         tell();
     }
 
-    private LevelTable table(SensorLevels levels) {
-        Setup setup = season.setupOrGuess();
-        Sensor sensor = setup.robot().sensors().stream()
-                .filter(s -> s.name().equals(levels.sensor()))
-                .findFirst()
-                .orElseThrow();
-        double[] edge = measure.latest(Capture.EDGE)
-                .filter(c -> c.sensors().contains(levels.sensor()))
-                .map(c -> c.values(levels.sensor()))
-                .orElse(new double[0]);
-        OptionalDouble typed =
-                typedLevels.get(levels.sensor()).map(OptionalDouble::of).orElse(OptionalDouble.empty());
-        return LevelTable.of(levels, sensor, setup.line(), edge, typed);
-    }
-
     private void tell() {
+        Optional<Finding> forbids = shownNow().forbids();
         if (forbids.isPresent()) {
             say(Verdict.stop(
                     FindingWords.of(forbids.get()) + " Until then it has no level: Measure (3) captures it again."));
@@ -234,7 +261,7 @@ public final class LevelsModel extends StationModel {
     /** What speaks against levels from these captures: other light than they were made in, or surfaces the other way round than the robot has. */
     private Optional<String> doubt() {
         Conditions now = season.conditionsNow();
-        Optional<Cause> light = from.stream()
+        Optional<Cause> light = counting().stream()
                 .flatMap(c -> c.conditions().changesTo(now).stream())
                 .filter(c -> LIGHT.contains(c.aspect()))
                 .findFirst();
@@ -245,18 +272,22 @@ public final class LevelsModel extends StationModel {
     private boolean used() {
         Setup setup = season.setupOrGuess();
         return season.changes().levelsFrom().kept().isPresent()
-                && onRobot().isEmpty()
+                && differ(sensors).isEmpty()
                 && withTarget(setup).equals(setup);
     }
 
-    /** How the robot's numbers differ from those captured; empty when they do not. */
+    /** How the robot's numbers differ from those captured; empty when they do not. An input of derived values. */
     public Optional<Cause> onRobot() {
+        return differ(found.need().sensors());
+    }
+
+    private Optional<Cause> differ(List<SensorLevels> captured) {
         Optional<Setup> setup = season.setup().kept();
         if (setup.isEmpty()) {
             return Optional.empty();
         }
         for (Sensor sensor : setup.get().robot().sensors()) {
-            Optional<SensorLevels> measured = measured(sensor);
+            Optional<SensorLevels> measured = measured(captured, sensor);
             if (measured.isPresent() && measured.get().differsFrom(sensor)) {
                 Levels levels = measured.get().levels();
                 return Optional.of(new Cause(
@@ -273,8 +304,8 @@ public final class LevelsModel extends StationModel {
         return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
     }
 
-    private Optional<SensorLevels> measured(Sensor sensor) {
-        return sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
+    private static Optional<SensorLevels> measured(List<SensorLevels> captured, Sensor sensor) {
+        return captured.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
     }
 
     /** Writes levels, scaling and the rules for marks, as JSON or CSV by the file's ending. */
@@ -293,12 +324,12 @@ public final class LevelsModel extends StationModel {
 
     /** Whether the newest captures of dark and light have been judged. */
     public boolean judged() {
-        return from.equals(counting());
+        return found.get().isPresent();
     }
 
     /** Why no sensor has a level; empty where one has, or nothing was captured. */
     public Optional<Finding> refused() {
-        return tables.isEmpty() ? forbids : Optional.empty();
+        return tables.isEmpty() ? shownNow().forbids() : Optional.empty();
     }
 
     /** True when there is something to put on the robot in hand: not while its newest captures are still being judged. */
@@ -314,7 +345,7 @@ public final class LevelsModel extends StationModel {
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
     public void useOnRobot() {
         if (canUse()) {
-            season.changes().useLevels(this::withMeasured, from);
+            season.changes().useLevels(this::withMeasured, counting());
         } else if (!tables.isEmpty()) {
             tell.accept("The newest captures are still being judged: press it again in a moment.");
         }
@@ -329,7 +360,7 @@ public final class LevelsModel extends StationModel {
         Robot robot = setup.robot();
         for (int i = 0; i < robot.sensors().size(); i++) {
             Sensor sensor = robot.sensors().get(i);
-            Optional<SensorLevels> measured = measured(sensor);
+            Optional<SensorLevels> measured = measured(sensors, sensor);
             if (measured.isPresent()) {
                 robot = robot.withSensor(i, measured.get().on(sensor));
             }

@@ -5,7 +5,6 @@ import fahrbahn.app.drive.DriveModel;
 import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.freshness.FreshnessInputs;
 import fahrbahn.app.freshness.FreshnessService;
 import fahrbahn.app.freshness.Judgement;
@@ -38,7 +37,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Executor;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -126,7 +124,6 @@ public final class Workshop {
         buildBenchRobot();
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());
-        levels.sensors().addListener((InvalidationListener) o -> state.check());
         drive.driveProperty().addListener(o -> state.check());
         drive.oddsProperty().addListener(o -> state.check());
         drive.laidProperty().addListener(o -> state.check());
@@ -160,15 +157,12 @@ public final class Workshop {
 
     private FreshnessInputs standing(Instant minute) {
         boolean typed = season.setup().kept().isPresent();
-        if (!robot.constants().settled() || !measure.survey().settled()) {
-            throw new RefusedException("What it rests on is being worked out.");
-        }
         return new FreshnessInputs(
                 season.basisNow().withKnown(robot.known()).withAt(minute),
                 new FreshnessInputs.OfRobot(
                         typed,
                         List.copyOf(season.facts().values()),
-                        robot.constants().get().orElse(List.of())),
+                        robot.constants().need()),
                 new FreshnessInputs.OfTable(
                         table.problem(),
                         season.course().kept().isPresent()

@@ -79,9 +79,27 @@ public final class Derived<V> {
         return last.getReadOnlyProperty();
     }
 
-    /** Whether work on it has ended for the inputs as they are now. */
-    public boolean settled() {
-        return value() instanceof Value.Ready || value() instanceof Value.Refused;
+    /**
+     * The value, as an input of another derived value.
+     *
+     * @throws RefusedException in the words in which it was refused
+     * @throws PendingException while it is being worked out: so is what rests on it
+     */
+    public V need() {
+        Value<V> now = value();
+        if (now instanceof Value.Refused<V> refused) {
+            throw new RefusedException(refused.words());
+        }
+        return now.ready().orElseThrow(PendingException::new);
+    }
+
+    /** An input is not there yet. */
+    static final class PendingException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        PendingException() {
+            super("is being worked out", null, false, false);
+        }
     }
 
     boolean isEager() {
@@ -133,8 +151,8 @@ public final class Derived<V> {
         }
     }
 
-    /** Inputs that are not there, and why. */
-    private record Missing(String words) {}
+    /** Inputs that are not there, and what there is of the value instead. */
+    private record Missing(Value<?> instead) {}
 
     /** Whether what there is of it is of the inputs as they are now. */
     boolean isOfItsInputs() {
@@ -145,7 +163,9 @@ public final class Derived<V> {
         try {
             return recipe.inputs().get();
         } catch (RefusedException missing) {
-            return new Missing(missing.getMessage());
+            return new Missing(new Value.Refused<>(missing.getMessage()));
+        } catch (PendingException notYet) {
+            return new Missing(new Value.Computing<>(Optional.empty()));
         }
     }
 
@@ -187,7 +207,7 @@ public final class Derived<V> {
         of = Optional.of(now);
         if (now instanceof Missing missing) {
             errand.stop();
-            value.set(new Value.Refused<>(missing.words()));
+            value.set(instead(missing));
             return;
         }
         value.set(new Value.Computing<>(Optional.empty()));
@@ -196,6 +216,11 @@ public final class Derived<V> {
             value.set(ended(ending));
             state.check(); // other values may be worked out from it
         });
+    }
+
+    @SuppressWarnings("unchecked") // there is no value in it
+    private static <V> Value<V> instead(Missing missing) {
+        return (Value<V>) missing.instead();
     }
 
     private static <V> Value<V> ended(Ending<V> ending) {
