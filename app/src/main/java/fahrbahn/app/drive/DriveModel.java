@@ -10,15 +10,14 @@ import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.drive.run.Odds;
 import fahrbahn.app.drive.run.SensorState;
 import fahrbahn.app.drive.stopping.StopModel;
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.sensing.SensorFault;
@@ -35,12 +34,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The twin on the table in hand, or another course: one run to look at, many with the odds, or two robots from the same starts. */
 public final class DriveModel extends StationModel {
@@ -51,11 +50,11 @@ public final class DriveModel extends StationModel {
 
     private final Courses courses;
     private final Supplier<Map<Constant, Double>> known;
-    private final Errand<Drive> oneErrand;
+    private final Parameter<Optional<Supplier<Drive>>> asked;
+    private final Derived<Drive> one;
     private final BooleanBinding running;
     private final Parameter<Optional<Laid>> laid;
-    private final ReadOnlyObjectWrapper<Optional<Drive>> drive = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<SensorFault>> fault = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Parameter<Optional<SensorFault>> fault;
     private final ManyModel many;
     private final TwoModel two;
     private final LogModel log;
@@ -67,7 +66,7 @@ public final class DriveModel extends StationModel {
     private Latest latest = Latest.NOTHING;
 
     /** Of the newest run, or the newest many. */
-    private Optional<Basis> newest = Optional.empty();
+    private final Parameter<Optional<Basis>> newest;
 
     /** What the verdict is about. */
     private enum Latest {
@@ -91,27 +90,26 @@ public final class DriveModel extends StationModel {
             LiveModel live) {
         super(season);
         this.laid = state.parameter(Optional.empty());
-        Errands errands = state.errands();
+        this.fault = state.press();
+        this.newest = state.press();
+        this.asked = state.press();
         this.courses = new Courses(season, tableInHand);
         this.known = known;
-        this.oneErrand = errands.errand("The run");
-        this.many = new ManyModel(errands.errand("The runs"), this::tell, this::see);
-        // First of all who listen: they ask what the odds rest on.
-        many.oddsProperty().addListener(o -> many.oddsProperty().get().ifPresent(this::counted));
-        this.files = new DriveFiles(errands.errand("The file"));
+        this.one = state.derive("The run", () -> State.asked(asked), (run, job) -> run.get());
+        this.many = new ManyModel(state, run -> asked.set(Optional.of(run)));
+        this.files = new DriveFiles(state.errands().errand("The file"));
         this.two = new TwoModel(season, state, this::ground);
-        two.compared().valueProperty().addListener(o -> compared());
         this.stops = new StopModel(season, state);
         this.detours = new DetourModel(season, state, tableInHand);
-        this.log = new LogModel(season, errands, this::ground, live, this::logged);
+        this.log = new LogModel(season, state, this::ground, live);
         this.running = Bindings.or(
-                Bindings.or(oneErrand.runningProperty(), many.runningProperty()),
+                Bindings.or(one.computingProperty(), many.odds().computingProperty()),
                 two.compared().computingProperty());
-        season.selection().property().addListener((o, was, is) -> {
-            if (!was.robot().equals(is.robot())) {
-                otherRobot();
-            }
-        });
+        follow(one, Latest.ONE, drive -> basis(drive.basis(), drive.track()));
+        follow(many.odds(), Latest.MANY, odds -> basis(odds.basis(), odds.many().track()));
+        follow(two.compared(), Latest.TWO, compared -> Optional.empty());
+        follow(log.shown(), Latest.LOG, shown -> Optional.empty());
+        one.eagerly();
         season.setup().keptProperty().addListener(o -> judge());
         takeTable();
         judge();
@@ -132,11 +130,6 @@ public final class DriveModel extends StationModel {
         return detours;
     }
 
-    private void logged(String problem) {
-        latest = log.shownProperty().get().isPresent() && problem.isEmpty() ? Latest.LOG : latest;
-        tell(problem);
-    }
-
     /** Two robots or settings from the same starts. */
     TwoModel two() {
         return two;
@@ -146,10 +139,22 @@ public final class DriveModel extends StationModel {
         return laid.get().map(Laid::ground);
     }
 
-    private void compared() {
-        boolean there = two.compared().get().isPresent();
-        latest = there ? Latest.TWO : latest == Latest.TWO ? Latest.NOTHING : latest;
-        tell(two.compared().value().refusal());
+    /** The verdict is about what ended last; of what is gone it says nothing. */
+    private <V> void follow(Derived<V> derived, Latest of, Function<V, Optional<Basis>> basis) {
+        derived.valueProperty().addListener((o, was, is) -> {
+            if (is instanceof Value.Ready<V> ready) {
+                latest = of;
+                basis.apply(ready.value()).ifPresent(b -> newest.set(Optional.of(b)));
+            } else if (latest == of && derived.lastProperty().get().isEmpty()) {
+                latest = Latest.NOTHING;
+            }
+            tell(is.refusal());
+        });
+    }
+
+    /** With a sensor that fails the twin says nothing of the robot as it is. */
+    private static Optional<Basis> basis(Basis basis, Track track) {
+        return track.fault().isEmpty() ? Optional.of(basis) : Optional.empty();
     }
 
     /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
@@ -186,26 +191,16 @@ public final class DriveModel extends StationModel {
         judge();
     }
 
-    /** What the twin drove is of one robot on one table. */
+    /** What the twin drove is of one table. */
     private void putAway() {
-        newest = Optional.empty();
-        latest = Latest.NOTHING;
-        oneErrand.stop();
+        newest.reset();
+        asked.reset();
         many.putAway();
-        drive.set(Optional.empty());
-    }
-
-    /** A run or a log of the robot before must not be kept as one of the robot in hand. */
-    private void otherRobot() {
-        putAway();
-        fault.set(Optional.empty());
-        log.putAway();
-        judge();
     }
 
     /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
     public Optional<Basis> basis() {
-        return newest.or(this::kept);
+        return newest.get().or(this::kept);
     }
 
     private Optional<Basis> kept() {
@@ -222,17 +217,19 @@ public final class DriveModel extends StationModel {
 
     /** The odds of the latest many runs. */
     public ReadOnlyObjectProperty<Optional<Odds>> oddsProperty() {
-        return many.oddsProperty();
+        return many.odds().lastProperty();
     }
 
     /** How far the work at hand is, 0 to 1. */
     public double progress() {
-        return two.compared().computingProperty().get() ? two.compared().progress() : many.progress();
+        return two.compared().computingProperty().get()
+                ? two.compared().progress()
+                : many.odds().progress();
     }
 
     /** The latest run. */
     public ReadOnlyObjectProperty<Optional<Drive>> driveProperty() {
-        return drive.getReadOnlyProperty();
+        return one.lastProperty();
     }
 
     public BooleanBinding runningProperty() {
@@ -249,7 +246,7 @@ public final class DriveModel extends StationModel {
             Basis basis = basisOn(on);
             Start start = Start.noisy(0, nextSeed++);
             Optional<SensorFault> failed = fault.get();
-            see(() -> Drive.of(basis, track(on.ground(), basis, failed), 0, start));
+            asked.set(Optional.of(() -> Drive.of(basis, track(on.ground(), basis, failed), 0, start)));
         });
     }
 
@@ -260,7 +257,7 @@ public final class DriveModel extends StationModel {
 
     /** A sensor that is to fail in the runs to come; none with the next robot. */
     ReadOnlyObjectProperty<Optional<SensorFault>> faultProperty() {
-        return fault.getReadOnlyProperty();
+        return fault.property();
     }
 
     public void fail(Optional<SensorFault> sensor) {
@@ -275,19 +272,6 @@ public final class DriveModel extends StationModel {
                 .flatMap(s -> Arrays.stream(SensorFault.Kind.values()).map(kind -> new SensorFault(s.name(), kind)))
                 .forEach(f -> all.add(new SensorState(Optional.of(f))));
         return List.copyOf(all);
-    }
-
-    private void see(Supplier<Drive> driven) {
-        oneErrand.runToEnd(job -> driven.get(), ending -> {
-            if (ending instanceof Ending.Done<Drive> done) {
-                latest = Latest.ONE;
-                if (done.result().track().fault().isEmpty()) {
-                    newest = Optional.of(done.result().basis());
-                }
-                drive.set(Optional.of(done.result()));
-            }
-            tell(Ending.words(ending));
-        });
     }
 
     /** Many runs, which differ as runs of a table evening do. */
@@ -305,13 +289,6 @@ public final class DriveModel extends StationModel {
         return files;
     }
 
-    private void counted(Odds odds) {
-        latest = Latest.MANY;
-        if (odds.many().track().fault().isEmpty()) {
-            newest = Optional.of(odds.basis());
-        }
-    }
-
     /** Opens a lost one of the many runs in the replay. */
     void seeLost() {
         if (many.anyLost()) {
@@ -322,8 +299,8 @@ public final class DriveModel extends StationModel {
 
     /** Ends the work at hand: runs that are done are kept. */
     public void cancel() {
-        oneErrand.stop();
-        many.cancel();
+        one.stop();
+        many.odds().endEarly();
         two.compared().endEarly();
     }
 
@@ -342,8 +319,8 @@ public final class DriveModel extends StationModel {
             return;
         }
         switch (latest) {
-            case ONE -> say(DriveWords.verdict(drive.get().orElseThrow()));
-            case MANY -> say(DriveWords.odds(many.oddsProperty().get().orElseThrow()));
+            case ONE -> say(DriveWords.verdict(driveProperty().get().orElseThrow()));
+            case MANY -> say(DriveWords.odds(oddsProperty().get().orElseThrow()));
             case TWO -> two.verdict().ifPresent(this::say);
             case LOG -> say(log.verdict());
             case NOTHING ->
@@ -355,12 +332,12 @@ public final class DriveModel extends StationModel {
 
     /** True when there is a run to keep. */
     public boolean canKeep() {
-        return drive.get().map(d -> d.track().fault().isEmpty()).orElse(false);
+        return driveProperty().get().map(d -> d.track().fault().isEmpty()).orElse(false);
     }
 
     /** Puts the latest run into the log book. */
     public void keep() {
-        drive.get().filter(last -> canKeep()).ifPresent(last -> {
+        driveProperty().get().filter(last -> canKeep()).ifPresent(last -> {
             RunResult result = last.result();
             Outcome outcome = Outcome.of(result.completed(), result.timeS()).withRmsMm(result.rmsMm());
             season.logBook()

@@ -106,7 +106,7 @@ public final class Workshop {
         stations.put(Station.RUNS, runs);
         stations.put(Station.HANDOVER, handover);
         freshness = new FreshnessService(state, this::standing, new ShortestRepairs(this), this::stands);
-        watch(state);
+        watch();
         tellWhatWasLeftOut(open.ledger().leftOut());
     }
 
@@ -120,13 +120,10 @@ public final class Workshop {
         live.buildBenchRobot(rig, table.top().map(top -> rig.on(top, setup, begunAs)));
     }
 
-    private void watch(State state) {
+    private void watch() {
         buildBenchRobot();
         season.ledger().listen(kinds -> takeTable());
         table.mat().pictureProperty().addListener(o -> takeTable());
-        drive.driveProperty().addListener(o -> state.check());
-        drive.oddsProperty().addListener(o -> state.check());
-        drive.laidProperty().addListener(o -> state.check());
         saving.stateProperty().addListener(o -> tellSaving());
     }
 

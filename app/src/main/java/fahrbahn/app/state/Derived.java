@@ -179,6 +179,9 @@ public final class Derived<V> {
     /** Ends the work on it early: what is done of it is its value, where the work can be so. */
     public void endEarly() {
         errand.endEarly();
+        if (!errand.runningProperty().get() && value.get() instanceof Value.Computing) {
+            value.set(new Value.Unasked<>()); // nothing was done of it yet
+        }
     }
 
     /** Stops the work on it; it is not begun again until an input is another, or {@link #again}. */

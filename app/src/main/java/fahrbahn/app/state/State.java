@@ -7,6 +7,7 @@ import fahrbahn.store.season.Ledger;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 
@@ -99,6 +100,16 @@ public final class State {
         Parameter<T> parameter = parameter(initial);
         ofRobot.add(parameter);
         return parameter;
+    }
+
+    /** What was asked for by a press, about the robot selected; nothing at first. */
+    public <T> Parameter<Optional<T>> press() {
+        return parameterOfRobot(Optional.empty());
+    }
+
+    /** As an input. @throws RefusedException without words, while nothing was asked for */
+    public static <T> T asked(Parameter<Optional<T>> press) {
+        return press.get().orElseThrow(() -> new RefusedException(""));
     }
 
     /**

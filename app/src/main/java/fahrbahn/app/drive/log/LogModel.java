@@ -1,11 +1,11 @@
 package fahrbahn.app.drive.log;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.Verdict;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.State;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.measuring.Measured;
@@ -16,7 +16,6 @@ import fahrbahn.core.runlog.LogFit;
 import fahrbahn.core.runlog.OnTheWay;
 import fahrbahn.core.runlog.RunLog;
 import fahrbahn.core.runlog.RunLogFile;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trace.Trace;
@@ -35,19 +34,18 @@ import java.util.StringJoiner;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The robot's own log of a run: from a file, pasted, or as it comes over the link; what it tells, and the twin beside it. */
 public final class LogModel {
     private final Season season;
-    private final Errand<Shown> errand;
-    private final Supplier<Optional<Ground>> ground;
-    private final Consumer<String> told;
+    private final Parameter<Optional<Reader>> source;
+    private final Derived<RunLog> read;
+    private final Derived<Shown> shown;
     private final Consumer<String> tell;
-    private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper recording = new ReadOnlyBooleanWrapper(false);
     private StringBuilder recorded = new StringBuilder();
     private List<String> columns = List.of();
@@ -58,7 +56,7 @@ public final class LogModel {
      *
      * @param twin a run of the setup on the table in hand, to lay beside it; empty where there is none to be driven
      */
-    record Shown(
+    public record Shown(
             Setup setup,
             RunLog log,
             LogFigures figures,
@@ -67,27 +65,44 @@ public final class LogModel {
             List<LogFaults.Found> faults,
             Optional<Trace> twin) {}
 
+    /** A log that was asked for. */
     private interface Reader {
-        RunLog read() throws BadFileException;
+        /** @param sensors of the robot selected: what is called like one of them is its readings */
+        RunLog read(List<String> sensors) throws BadFileException;
     }
 
-    /** @param told when a log has been read, with what went wrong; empty when nothing did */
-    public LogModel(
-            Season season, Errands errands, Supplier<Optional<Ground>> ground, LiveModel live, Consumer<String> told) {
+    private record Read(Reader from, List<String> sensors) {}
+
+    private record On(RunLog log, Setup setup, Optional<Ground> table) {}
+
+    public LogModel(Season season, State state, Supplier<Optional<Ground>> ground, LiveModel live) {
         this.season = season;
-        this.ground = ground;
-        this.told = told;
-        this.errand = errands.errand("The log");
-        this.tell = errands.tell();
+        this.tell = state.errands().tell();
+        source = state.press();
+        read = state.derive(
+                "The log",
+                () -> new Read(State.asked(source), season.sensorNames()),
+                (log, job) -> log.from().read(log.sensors()));
+        shown = state.derive(
+                "The log",
+                () -> new On(read.need(), season.setupOrGuess(), ground.get()),
+                (on, job) -> shown(on.log(), on.setup(), on.table()));
+        read.eagerly();
+        shown.eagerly();
+        season.selection().property().addListener((o, was, is) -> {
+            if (!was.robot().equals(is.robot())) {
+                breakOff();
+            }
+        });
         live.addLogger(this::take);
     }
 
-    public ReadOnlyObjectProperty<Optional<Shown>> shownProperty() {
-        return shown.getReadOnlyProperty();
+    public Derived<Shown> shown() {
+        return shown;
     }
 
-    ReadOnlyBooleanProperty runningProperty() {
-        return errand.runningProperty();
+    BooleanBinding running() {
+        return Bindings.or(read.computingProperty(), shown.computingProperty());
     }
 
     /** True while lines of the link are taken down. */
@@ -96,20 +111,11 @@ public final class LogModel {
     }
 
     public void open(Path file) {
-        List<String> sensors = sensors();
-        read(() -> LogFile.read(file, sensors));
+        source.set(Optional.of(sensors -> LogFile.read(file, sensors)));
     }
 
     public void paste(String text) {
-        List<String> sensors = sensors();
-        read(() -> parsed(text, sensors));
-    }
-
-    /** Of the robot in hand: what is called like one of them is its readings. */
-    private List<String> sensors() {
-        return season.setupOrGuess().robot().sensors().stream()
-                .map(Sensor::name)
-                .toList();
+        source.set(Optional.of(sensors -> parsed(text, sensors)));
     }
 
     private static RunLog parsed(String text, List<String> sensors) {
@@ -132,10 +138,8 @@ public final class LogModel {
         }
     }
 
-    /** Another robot is in hand: what is taken down, read or shown is not of it. */
-    public void putAway() {
-        errand.stop();
-        shown.set(Optional.empty());
+    /** Another robot is in hand: what is taken down is not of it. */
+    private void breakOff() {
         if (recording.get()) {
             recording.set(false);
             tell.accept("Another robot is in hand: what was taken down of the one before is not kept.");
@@ -162,30 +166,11 @@ public final class LogModel {
         recorded.append(line);
     }
 
-    private void read(Reader reader) {
-        Setup setup = season.setupOrGuess();
-        Optional<Ground> on = ground.get();
-        errand.runToEnd(
-                job -> {
-                    RunLog log = reader.read();
-                    LogFigures figures = LogFigures.of(log, setup.robot().drive());
-                    Optional<LogFit> fit = LogFit.of(log, setup);
-                    List<LogFaults.Found> faults = LogFaults.of(log, setup, figures, fit);
-                    return new Shown(
-                            setup,
-                            log,
-                            figures,
-                            OnTheWay.of(log, setup),
-                            fit,
-                            faults,
-                            on.map(table -> twin(table, setup)));
-                },
-                ending -> {
-                    if (ending instanceof Ending.Done<Shown> done) {
-                        shown.set(Optional.of(done.result()));
-                    }
-                    told.accept(Ending.words(ending));
-                });
+    private static Shown shown(RunLog log, Setup setup, Optional<Ground> table) {
+        LogFigures figures = LogFigures.of(log, setup.robot().drive());
+        Optional<LogFit> fit = LogFit.of(log, setup);
+        List<LogFaults.Found> faults = LogFaults.of(log, setup, figures, fit);
+        return new Shown(setup, log, figures, OnTheWay.of(log, setup), fit, faults, table.map(on -> twin(on, setup)));
     }
 
     private static Trace twin(Ground table, Setup setup) {
@@ -233,7 +218,7 @@ public final class LogModel {
     }
 
     public Verdict verdict() {
-        Shown last = shown.get().orElseThrow();
+        Shown last = shown.lastProperty().get().orElseThrow();
         if (!last.faults().isEmpty()) {
             return Verdict.care(LogWords.faulty(last));
         }

@@ -50,11 +50,11 @@ public final class LogPage {
         Action keep = new Action("keepLog", "Put lag and loop time on the robot", KeyCode.U, model::keep);
         ProgressIndicator working = new ProgressIndicator();
         working.setMaxSize(24, 24);
-        working.visibleProperty().bind(model.runningProperty());
+        working.visibleProperty().bind(model.running());
         model.recordingProperty()
                 .addListener(o -> record.button()
                         .setText(model.recordingProperty().get() ? "Enough: read it" : "Take down from the link"));
-        model.shownProperty().addListener(o -> refresh(keep));
+        model.shown().lastProperty().addListener(o -> refresh(keep));
         refresh(keep);
         FlowPane controls = Nodes.flow(open.button(), paste.button(), record.button(), keep.button(), working);
         VBox left = Nodes.column(
@@ -81,7 +81,7 @@ public final class LogPage {
 
     private void refresh(Action keep) {
         keep.button().setDisable(!model.canKeep());
-        Optional<Shown> shown = model.shownProperty().get();
+        Optional<Shown> shown = model.shown().lastProperty().get();
         if (shown.isEmpty()) {
             List.of(readings, error, steering).forEach(Plot::clear);
             lines(

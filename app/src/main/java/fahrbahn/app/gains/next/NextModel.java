@@ -85,7 +85,7 @@ public final class NextModel {
         this.gains = gains;
         this.watch = watch;
         this.tell = state.errands().tell();
-        this.practice = new Practice(season, tableInHand, state.errands());
+        this.practice = new Practice(season, tableInHand, state);
         this.answer = state.derive(
                 "The next trial",
                 () -> new Evening(setup(), prior(), table(), goal(), left(), trials()),

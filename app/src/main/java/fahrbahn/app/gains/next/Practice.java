@@ -1,9 +1,9 @@
 package fahrbahn.app.gains.next;
 
-import fahrbahn.app.errand.Ending;
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.Parameter;
+import fahrbahn.app.state.State;
 import fahrbahn.core.belief.Candidate;
 import fahrbahn.core.belief.Trial;
 import fahrbahn.core.benchmark.HiddenTable;
@@ -16,16 +16,21 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** A hidden robot to learn the next trial with: it drives, the learner says what was seen, and nothing of it goes into the log book. */
 public final class Practice {
     private final Season season;
     private final Supplier<Optional<Ground>> tableInHand;
-    private final Errand<HiddenRobot> hidingErrand;
-    private final Errand<HiddenTable.Driven> drivingErrand;
-    private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Optional<HiddenRobot>> hidden = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Consumer<String> tell;
+    private final Parameter<Optional<Hiding>> hiding;
+    private final Parameter<Optional<Driving>> driving;
+    private final Parameter<Optional<HiddenRobot>> hidden;
+
+    /** A robot that was asked for. */
+    private record Hiding(Setup believed, Ground ground, long seed) {}
+
+    /** A run of it that was asked for. @param trial how many it has made before */
+    private record Driving(HiddenTable table, Candidate setting, int trial) {}
 
     /**
      * A robot with secrets, and what has been seen of it.
@@ -64,16 +69,42 @@ public final class Practice {
     /** What a run was, and what the learner called it. */
     record Told(Seen was, Seen called) {}
 
-    public Practice(Season season, Supplier<Optional<Ground>> tableInHand, Errands errands) {
+    public Practice(Season season, Supplier<Optional<Ground>> tableInHand, State state) {
         this.season = season;
         this.tableInHand = tableInHand;
-        this.hidingErrand = errands.errand("Hiding a robot");
-        this.drivingErrand = errands.errand("The hidden robot");
-        this.told = errands.tell();
+        this.tell = state.errands().tell();
+        this.hiding = state.press();
+        this.driving = state.press();
+        this.hidden = state.press();
+        Derived<HiddenTable> table = state.derive(
+                "Hiding a robot",
+                () -> State.asked(hiding),
+                (of, job) -> HiddenTable.of(of.believed(), of.ground(), 1, of.seed()));
+        Derived<HiddenTable.Driven> driven = state.derive(
+                "The hidden robot",
+                () -> State.asked(driving),
+                (run, job) -> run.table().drive(run.setting()));
+        follow(table, this::hide);
+        follow(driven, run -> hidden.set(hidden.get().map(h -> h.with(run))));
+    }
+
+    private <V> void follow(Derived<V> derived, Consumer<V> take) {
+        derived.valueProperty().addListener((o, was, is) -> {
+            is.ready().ifPresent(take);
+            if (!is.refusal().isEmpty()) {
+                tell.accept(is.refusal());
+            }
+        });
+        derived.eagerly();
+    }
+
+    private void hide(HiddenTable table) {
+        Setup believed = hiding.get().orElseThrow().believed();
+        hidden.set(Optional.of(new HiddenRobot(table, believed, List.of(), Optional.empty(), Optional.empty(), false)));
     }
 
     public ReadOnlyObjectProperty<Optional<HiddenRobot>> hiddenProperty() {
-        return hidden.getReadOnlyProperty();
+        return hidden.property();
     }
 
     Optional<HiddenRobot> robot() {
@@ -83,44 +114,24 @@ public final class Practice {
     /** A robot like the one in hand, with secrets, on the table in hand; again: back to the real one. */
     void beginOrEnd() {
         if (hidden.get().isPresent()) {
-            hidden.set(Optional.empty());
-            return;
+            hiding.reset();
+            driving.reset();
+            hidden.reset();
+        } else {
+            // Without a table the page says why there is no trial.
+            tableInHand
+                    .get()
+                    .ifPresent(ground -> hiding.set(Optional.of(new Hiding(
+                            season.setupOrGuess(), ground, season.now().toEpochMilli()))));
         }
-        Optional<Ground> ground = tableInHand.get();
-        if (ground.isEmpty()) {
-            return; // the page says so already
-        }
-        Setup setup = season.setupOrGuess();
-        long seed = season.now().toEpochMilli();
-        hidingErrand.runToEnd(
-                job -> new HiddenRobot(
-                        HiddenTable.of(setup, ground.get(), 1, seed),
-                        setup,
-                        List.of(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        false),
-                ending -> {
-                    if (ending instanceof Ending.Done<HiddenRobot> done) {
-                        hidden.set(Optional.of(done.result()));
-                    } else if (!Ending.words(ending).isEmpty()) {
-                        told.accept(Ending.words(ending));
-                    }
-                });
     }
 
     /** It drives a setting; then somebody has to say what was seen. */
     void drive(Candidate setting) {
-        Optional<HiddenRobot> robot = hidden.get();
-        if (robot.isEmpty() || robot.get().driven().isPresent()) {
-            return;
-        }
-        drivingErrand.runToEnd(job -> robot.get().table().drive(setting), ending -> {
-            if (ending instanceof Ending.Done<HiddenTable.Driven> done
-                    && hidden.get().equals(robot)) {
-                hidden.set(robot.map(h -> h.with(done.result())));
-            }
-        });
+        hidden.get()
+                .filter(robot -> robot.driven().isEmpty())
+                .ifPresent(robot -> driving.set(Optional.of(
+                        new Driving(robot.table(), setting, robot.trials().size()))));
     }
 
     void see(Seen seen) {
