@@ -5,7 +5,9 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Documents;
+import fahrbahn.app.state.Snapshot;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.hall.Checklist;
 import fahrbahn.core.hall.Checklist.Occasion;
@@ -25,7 +27,6 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -39,9 +40,16 @@ public final class ListModel {
     private final ReadOnlyObjectWrapper<Occasion> occasion = new ReadOnlyObjectWrapper<>(Occasion.PACK);
     private final ReadOnlyObjectWrapper<Integer> row = new ReadOnlyObjectWrapper<>(0);
 
-    private final Errand<Learned> learning;
-    private Learned learned = Learned.NOTHING;
-    private boolean askedToLearn;
+    private final Derived<Learned> learned;
+
+    /** What lists learn from. */
+    private record LearnedFrom(Snapshot<Run> runs, List<Capture> captures, Robot robot) {
+        Learned learn() {
+            List<String> sensors = robot.sensors().stream().map(Sensor::name).toList();
+            Lapses lapses = Lapses.of(runs.values(), captures, sensors);
+            return new Learned(lapses, new HashMap<>(), ListWords.season(lapses, robot.name()));
+        }
+    }
 
     /** @param freshness of a station, for what went stale */
     public ListModel(Season season, Function<Station, Freshness> freshness, Errands errands) {
@@ -50,9 +58,14 @@ public final class ListModel {
         this.freshness = freshness;
         this.tell = errands.tell();
         this.save = errands.errand("Saving the list");
-        this.learning = errands.errand("What lists learn of the log book");
-        season.runs().addListener((InvalidationListener) o -> askedToLearn = false);
-        season.captures().addListener((InvalidationListener) o -> askedToLearn = false);
+        this.learned = season.state()
+                .derive(
+                        "What lists learn of the log book",
+                        () -> new LearnedFrom(
+                                season.runsNow(),
+                                List.copyOf(season.captures()),
+                                season.setupOrGuess().robot()),
+                        (from, job) -> from.learn());
     }
 
     public ReadOnlyObjectProperty<Occasion> occasionProperty() {
@@ -96,32 +109,19 @@ public final class ListModel {
         return learned().lines();
     }
 
-    /** What the log book tells of a robot, gathered when runs or captures change and not at each frame. */
-    private record Learned(String robotId, Lapses lapses, Map<String, Lapses.Share> shares, List<String> lines) {
-        static final Learned NOTHING = new Learned("", Lapses.NONE, new HashMap<>(), List.of());
+    /** What the log book tells of the robot selected. */
+    private record Learned(Lapses lapses, Map<String, Lapses.Share> shares, List<String> lines) {
+        static final Learned NOTHING = new Learned(Lapses.NONE, new HashMap<>(), List.of());
 
         Lapses.Share of(String words) {
             return shares.computeIfAbsent(words, w -> lapses.of(ListWords.told(w)));
         }
     }
 
-    /** What was known before stands until the newer is there; what is known of one robot is never told of another. */
+    /** What was known before stands until the newer is there. */
     private Learned learned() {
-        String robotId = season.selection().get().robot();
-        if (!askedToLearn) {
-            askedToLearn = true;
-            Robot robot = season.setupOrGuess().robot();
-            List<String> sensors = robot.sensors().stream().map(Sensor::name).toList();
-            List<Run> runs = List.copyOf(season.runs());
-            List<Capture> captures = List.copyOf(season.captures());
-            learning.run(
-                    job -> {
-                        Lapses lapses = Lapses.of(runs, captures, sensors);
-                        return new Learned(robotId, lapses, new HashMap<>(), ListWords.season(lapses, robot.name()));
-                    },
-                    found -> learned = found);
-        }
-        return learned.robotId().equals(robotId) ? learned : Learned.NOTHING;
+        learned.show();
+        return learned.lastProperty().get().orElse(Learned.NOTHING);
     }
 
     /** What does not hold any more and is to be made fresh before a run, in words. */
