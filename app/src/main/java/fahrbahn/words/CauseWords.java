@@ -13,20 +13,17 @@ public final class CauseWords {
 
     /** @param venueName what a venue is called, by its identifier */
     public static String of(Cause cause, UnaryOperator<String> venueName) {
+        if (cause.setting()) {
+            return CompareWords.setting(cause);
+        }
         return switch (cause.aspect()) {
             case VENUE ->
                 "the venue is " + venueName.apply((String) cause.after()) + " and was "
                         + venueName.apply((String) cause.before());
             case LAMP -> "the lamps are " + cause.after() + " and were " + cause.before();
-            case BATTERY ->
-                cause.before() instanceof Double && cause.what().equals("battery")
-                        ? "the battery has " + value(cause.after()) + " V and had " + value(cause.before())
-                        : CompareWords.setting(cause);
+            case BATTERY -> "the battery has " + value(cause.after()) + " V and had " + value(cause.before());
             case HEIGHT -> "the sensors are " + value(cause.after()) + " mm up and were " + value(cause.before());
-            case WHEELS ->
-                cause.what().equals("wheels")
-                        ? "the wheels are " + cause.after() + " and were " + cause.before()
-                        : CompareWords.setting(cause);
+            case WHEELS -> "the wheels are " + cause.after() + " and were " + cause.before();
             case TABLE -> table((String) cause.before(), (String) cause.after());
             case AGE -> "it is " + age((Duration) cause.after()) + " old";
             case CAPTURES -> "the surfaces have been captured anew";

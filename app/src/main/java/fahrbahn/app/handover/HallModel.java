@@ -23,6 +23,7 @@ import fahrbahn.core.review.TwoOnOneTable;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.TurnMarks;
 import fahrbahn.core.table.Ground;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.CapturedTurnMarks;
 import fahrbahn.core.tuning.UsualTurnMarks;
@@ -215,7 +216,7 @@ public final class HallModel {
     /** A run is over; it goes into the log book. @param ran false when it was lost, and the step is not done then */
     public void run(HallStep step, boolean ran) {
         season.together(HallWords.name(step) + (ran ? " ran" : " lost"), () -> {
-            log.log(ran, QuickLog.Typed.NOTHING.withNote("#hall " + HallWords.name(step)));
+            log.log(ran, QuickLog.Typed.NOTHING.withNote(HallWords.name(step)), Optional.of(PartOf.NEW_VENUE));
             if (ran) {
                 day().filter(d -> !d.steps().contains(step)).ifPresent(d -> tick(step));
             }

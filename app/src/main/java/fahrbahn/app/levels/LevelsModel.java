@@ -290,7 +290,7 @@ public final class LevelsModel extends StationModel {
             Optional<SensorLevels> measured = measured(captured, sensor);
             if (measured.isPresent() && measured.get().differsFrom(sensor)) {
                 Levels levels = measured.get().levels();
-                return Optional.of(new Cause(
+                return Optional.of(Cause.circumstance(
                         Aspect.CAPTURES,
                         "sensor " + sensor.name(),
                         surfaces(sensor.dark(), sensor.light()),

@@ -176,7 +176,7 @@ public final class BookFiles {
             String id = club.setups().containsKey(run.robot())
                     ? run.robot()
                     : club.robot(book.robots().getOrDefault(run.robot(), ""));
-            runs.add(new Run(run.id(), run.source(), id, run.basis(), run.outcome(), run.note(), run.photo()));
+            runs.add(run.ofRobot(id));
         }
         return new Found(runs, book.photos());
     }
@@ -198,7 +198,7 @@ public final class BookFiles {
 
     /** A table tells gains and speed of a setting: the rest of it is the robot as it is now. */
     private static Run run(RunsCsv.Line line, Club club) {
-        String robot = club.robot(line.robot());
+        String robot = club.robot(line.where().robot());
         Setup setup = club.setup(robot);
         Law law = setup.law();
         Map<String, Double> gains = line.gains();
@@ -208,15 +208,19 @@ public final class BookFiles {
                         gains.getOrDefault("kd", law.kd()))
                 .withBaseCommand(gains.getOrDefault("baseCommand", law.baseCommand()));
         Conditions conditions = Conditions.UNKNOWN
-                .withVenue(line.venue())
+                .withVenue(line.where().venue())
                 .withBatteryV(line.batteryV())
                 .withWheels(line.wheels());
-        boolean here =
-                line.table().isEmpty() || line.table().equals(club.now().table().name());
+        boolean here = line.where().table().isEmpty()
+                || line.where().table().equals(club.now().table().name());
         Basis basis = Basis.of(line.at().orElse(club.now().at()), conditions)
                 .withSetting(Shared.setting(setup.withLaw(its)))
-                .withTable(here ? club.now().table() : new TablePrint("", line.table(), ""));
+                .withTable(
+                        here
+                                ? club.now().table()
+                                : new TablePrint("", line.where().table(), ""));
         String id = line.id().isEmpty() ? UUID.randomUUID().toString() : line.id();
-        return new Run(id, line.source(), robot, basis, line.outcome(), line.note());
+        Run run = new Run(id, line.source(), robot, basis, line.outcome(), line.note());
+        return line.partOf().map(run::withPartOf).orElse(run);
     }
 }

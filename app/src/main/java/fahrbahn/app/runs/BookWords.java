@@ -70,6 +70,7 @@ final class BookWords {
         if (!RunWords.place(run).isEmpty()) {
             said.add(RunWords.place(run));
         }
+        run.partOf().ifPresent(part -> said.add(part.word()));
         if (!run.note().isEmpty()) {
             said.add("'" + run.note() + "'");
         }

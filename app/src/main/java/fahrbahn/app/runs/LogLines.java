@@ -1,6 +1,7 @@
 package fahrbahn.app.runs;
 
 import fahrbahn.core.trials.LogLine;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.words.Names;
 import fahrbahn.words.RunWords;
@@ -44,6 +45,7 @@ final class LogLines {
                         run.outcome().seen().map(RunWords::seen).orElse(""),
                         run.basis().conditions().wheels(),
                         run.photo().isPresent() ? "photo" : "",
+                        run.partOf().map(PartOf::word).orElse(""),
                         run.note()));
     }
 }

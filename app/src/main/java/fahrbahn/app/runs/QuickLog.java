@@ -15,6 +15,7 @@ import fahrbahn.core.runlog.RunClock;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Outcome.Seen;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.picture.PhotoPack;
 import fahrbahn.store.picture.PictureFile;
@@ -140,12 +141,17 @@ public final class QuickLog {
 
     /** Logs it. @throws BadValueException naming what is no number, no time or no place */
     public void log(boolean completed, Typed typed) {
+        log(completed, typed, Optional.empty());
+    }
+
+    /** The same of a run that was more than practice. */
+    public void log(boolean completed, Typed typed, Optional<PartOf> partOf) {
         Outcome outcome = outcome(completed, typed);
         if (seen.get().isPresent()) {
             outcome = outcome.withSeen(seen.get().get());
         }
         double volts = number("the battery", typed.volts(), "volts, or empty");
-        log(outcome, volts, typed.note().strip());
+        log(outcome, volts, typed.note().strip(), partOf);
     }
 
     private Outcome outcome(boolean completed, Typed typed) {
@@ -198,14 +204,14 @@ public final class QuickLog {
                 .orElse("");
     }
 
-    private void log(Outcome outcome, double volts, String note) {
+    private void log(Outcome outcome, double volts, String note, Optional<PartOf> partOf) {
         String id = UUID.randomUUID().toString();
         Basis basis = season.basisNow().withKnown(known.get());
         Basis under = Double.isNaN(volts)
                 ? basis
                 : basis.withConditions(basis.conditions().withBatteryV(volts));
         Run run = new Run(id, Run.Source.TABLE, season.selection().get().robot(), under, outcome, note);
-        season.logBook().log(run, photo.get());
+        season.logBook().log(partOf.map(run::withPartOf).orElse(run), photo.get());
         last = id;
         seen.set(Optional.empty());
         photo.set(Optional.empty());

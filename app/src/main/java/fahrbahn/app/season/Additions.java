@@ -81,6 +81,7 @@ public final class Additions {
         copy(Kinds.COLUMNS, from, id, puts);
         if (measured) {
             copy(Kinds.ENTRIES, from, id, puts);
+            copy(Kinds.DIRECTION_SEEN, from, id, puts);
             for (Map.Entry<String, Fact> fact : ledger.all(Kinds.FACT, from).entrySet()) {
                 puts.add(Put.of(Kinds.FACT, id, fact.getKey(), fact.getValue()));
             }

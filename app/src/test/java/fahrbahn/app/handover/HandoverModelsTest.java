@@ -29,6 +29,7 @@ import fahrbahn.core.program.TypedBack;
 import fahrbahn.core.quality.Finding;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import java.nio.file.Files;
 import java.util.List;
@@ -254,7 +255,7 @@ class HandoverModelsTest extends InShop {
         assertThat(hall().nextRun()).isEqualTo(HallStep.REAL);
         hall().run(HallStep.REAL, true);
         assertThat(hall().nextRun()).isEqualTo(HallStep.SPARE);
-        assertThat(shop.season().runs()).extracting(Run::note).allMatch(note -> note.startsWith("#hall"));
+        assertThat(shop.season().runs()).extracting(Run::partOf).containsOnly(Optional.of(PartOf.NEW_VENUE));
         hall().tick(HallStep.SIGN);
         assertThat(hall().day().orElseThrow().steps()).as("not done after all").doesNotContain(HallStep.SIGN);
     }
@@ -434,11 +435,11 @@ class HandoverModelsTest extends InShop {
         later(600);
         rounds.over(false, "");
         run(true);
-        assertThat(rounds.rounds()).extracting(Run::note).containsExactly("#round1 slow start", "#round2");
+        assertThat(rounds.rounds()).extracting(Run::note).containsExactly("slow start", "");
         assertThat(rounds.next()).isEqualTo(3);
         later(86_400);
         rounds.first(true, "");
-        assertThat(rounds.rounds()).extracting(Run::note).containsExactly("#round1");
+        assertThat(rounds.rounds()).extracting(Run::partOf).containsExactly(Optional.of(new PartOf.Round(1)));
         shop.undo();
         assertThat(rounds.next()).as("of the day before again").isEqualTo(3);
         shop.season().club().additions().addRobot(RobotKind.EDGE.setup("Dipper"));

@@ -16,12 +16,14 @@ import fahrbahn.core.hall.HallStep;
 import fahrbahn.core.language.Language;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -211,7 +213,7 @@ class HandoverPagesTest extends InWindow {
         until("ran again", () -> hallSteps().contains(HallStep.REAL));
         robot.type(KeyCode.R);
         until("and a spare one", () -> hallSteps().contains(HallStep.SPARE));
-        assertThat(shop().season().runs()).extracting(Run::note).allMatch(note -> note.startsWith("#hall"));
+        assertThat(shop().season().runs()).extracting(Run::partOf).containsOnly(Optional.of(PartOf.NEW_VENUE));
         undo();
         until("taken back", () -> !hallSteps().contains(HallStep.SPARE));
         robot.type(KeyCode.E);
@@ -259,7 +261,7 @@ class HandoverPagesTest extends InWindow {
         until("the second", () -> text("roundNext").startsWith("Round 2"));
         robot.type(KeyCode.X);
         until("the third", () -> text("roundNext").startsWith("Round 3"));
-        assertThat(shop().season().runs()).extracting(Run::note).containsExactly("#round1 slow start", "#round2");
+        assertThat(shop().season().runs()).extracting(Run::note).containsExactly("slow start", "");
         assertThat(text("roundSoFar")).startsWith("1 of 2 rounds ran");
         robot.type(KeyCode.Q);
         until(

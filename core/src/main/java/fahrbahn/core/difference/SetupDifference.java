@@ -32,8 +32,8 @@ public final class SetupDifference {
     private static Stream<Cause> fields(Setup before, Setup after) {
         return Arrays.stream(SetupField.values())
                 .filter(field -> !field.of(before).equals(field.of(after)))
-                .map(field ->
-                        new Cause(field.aspect(), field.wordWithUnit(), said(field.of(before)), said(field.of(after))));
+                .map(field -> Cause.setting(
+                        field.aspect(), field.wordWithUnit(), said(field.of(before)), said(field.of(after))));
     }
 
     private static Object said(Object value) {
@@ -78,7 +78,7 @@ public final class SetupDifference {
 
     private static void add(List<Cause> found, Aspect aspect, String what, Object before, Object after) {
         if (!Objects.equals(before, after)) {
-            found.add(new Cause(aspect, what, before, after));
+            found.add(Cause.setting(aspect, what, before, after));
         }
     }
 }

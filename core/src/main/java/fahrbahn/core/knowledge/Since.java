@@ -58,9 +58,8 @@ public record Since(List<Cause> causes, List<Constant> better) {
     public Since andCircumstances(Basis then, Basis now) {
         List<Cause> all = new ArrayList<>(then.conditions().changesTo(now.conditions()));
         if (then.table().differsFrom(now.table())) {
-            String word = Aspect.TABLE.word();
-            all.add(new Cause(
-                    Aspect.TABLE, word, then.table().name(), now.table().name()));
+            all.add(Cause.circumstance(
+                    Aspect.TABLE, then.table().name(), now.table().name()));
         }
         causes.stream()
                 .filter(c -> all.stream().noneMatch(said -> said.aspect() == c.aspect()))
@@ -82,7 +81,7 @@ public record Since(List<Cause> causes, List<Constant> better) {
             return this;
         }
         List<Cause> all = new ArrayList<>(causes);
-        all.add(new Cause(Aspect.AGE, Aspect.AGE.word(), Duration.ZERO, age));
+        all.add(Cause.circumstance(Aspect.AGE, Duration.ZERO, age));
         return new Since(all, better);
     }
 

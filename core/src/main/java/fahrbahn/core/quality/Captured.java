@@ -62,7 +62,7 @@ public record Captured(List<String> sensors, List<Capture> dark, List<Capture> l
         int captured = (int)
                 sensors.stream().filter(s -> has(dark, s) && has(light, s)).count();
         if (captured < sensors.size()) {
-            causes.add(new Cause(Aspect.SENSORS, "sensors captured", captured, sensors.size()));
+            causes.add(Cause.circumstance(Aspect.SENSORS, "sensors captured", captured, sensors.size()));
         }
         return causes;
     }

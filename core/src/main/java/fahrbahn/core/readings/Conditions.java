@@ -41,19 +41,19 @@ public record Conditions(String venue, Lamp lamp, double sensorHeightMm, double 
     public List<Cause> changesTo(Conditions now) {
         List<Cause> changes = new ArrayList<>();
         if (said(venue, now.venue)) {
-            changes.add(new Cause(Aspect.VENUE, Aspect.VENUE.word(), venue, now.venue));
+            changes.add(Cause.circumstance(Aspect.VENUE, venue, now.venue));
         }
         if (lamp != now.lamp) {
-            changes.add(new Cause(Aspect.LAMP, Aspect.LAMP.word(), lamp.word(), now.lamp.word()));
+            changes.add(Cause.circumstance(Aspect.LAMP, lamp.word(), now.lamp.word()));
         }
         if (Math.abs(sensorHeightMm - now.sensorHeightMm) > SAME_HEIGHT_MM) {
-            changes.add(new Cause(Aspect.HEIGHT, Aspect.HEIGHT.word(), sensorHeightMm, now.sensorHeightMm));
+            changes.add(Cause.circumstance(Aspect.HEIGHT, sensorHeightMm, now.sensorHeightMm));
         }
         if (Math.abs(batteryV - now.batteryV) > SAME_BATTERY_SHARE * batteryV) {
-            changes.add(new Cause(Aspect.BATTERY, Aspect.BATTERY.word(), batteryV, now.batteryV));
+            changes.add(Cause.circumstance(Aspect.BATTERY, batteryV, now.batteryV));
         }
         if (said(wheels, now.wheels)) {
-            changes.add(new Cause(Aspect.WHEELS, Aspect.WHEELS.word(), wheels, now.wheels));
+            changes.add(Cause.circumstance(Aspect.WHEELS, wheels, now.wheels));
         }
         return List.copyOf(changes);
     }

@@ -17,9 +17,17 @@ import java.util.regex.Pattern;
  * @param basis setting, table, venue, battery and the rest, as they were
  * @param note words of the coach; those that begin with # are tags
  * @param photo identifier of a photograph the season keeps
+ * @param partOf what it was made for; empty for practice
  */
 public record Run(
-        String id, Source source, String robot, Basis basis, Outcome outcome, String note, Optional<String> photo) {
+        String id,
+        Source source,
+        String robot,
+        Basis basis,
+        Outcome outcome,
+        String note,
+        Optional<String> photo,
+        Optional<PartOf> partOf) {
     private static final Pattern TAG = Pattern.compile("#[\\p{L}\\p{N}_-]+");
 
     /** Who ran. */
@@ -45,21 +53,38 @@ public record Run(
         Check.require(basis.setting().isPresent(), "setting", "missing", "the robot, line and law it ran with");
     }
 
-    /** Without a photograph. */
+    /** Of practice, without a photograph. */
     public Run(String id, Source source, String robot, Basis basis, Outcome outcome, String note) {
-        this(id, source, robot, basis, outcome, note, Optional.empty());
+        this(id, source, robot, basis, outcome, note, Optional.empty(), Optional.empty());
     }
 
     public Run withOutcome(Outcome newOutcome) {
-        return new Run(id, source, robot, basis, newOutcome, note, photo);
+        return new Run(id, source, robot, basis, newOutcome, note, photo, partOf);
     }
 
     public Run withNote(String newNote) {
-        return new Run(id, source, robot, basis, outcome, newNote, photo);
+        return new Run(id, source, robot, basis, outcome, newNote, photo, partOf);
     }
 
     public Run withPhoto(String newPhoto) {
-        return new Run(id, source, robot, basis, outcome, note, Optional.of(newPhoto));
+        return new Run(id, source, robot, basis, outcome, note, Optional.of(newPhoto), partOf);
+    }
+
+    public Run withPartOf(PartOf newPartOf) {
+        return new Run(id, source, robot, basis, outcome, note, photo, Optional.of(newPartOf));
+    }
+
+    /** The same of another robot, as the club calls it. */
+    public Run ofRobot(String newRobot) {
+        return new Run(id, source, newRobot, basis, outcome, note, photo, partOf);
+    }
+
+    public Run withBasis(Basis newBasis) {
+        return new Run(id, source, robot, newBasis, outcome, note, photo, partOf);
+    }
+
+    public Run withoutPhoto() {
+        return new Run(id, source, robot, basis, outcome, note, Optional.empty(), partOf);
     }
 
     /** Volts under which it ran; NaN when nobody noted them. */

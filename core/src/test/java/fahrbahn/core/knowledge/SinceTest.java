@@ -101,7 +101,7 @@ class SinceTest {
         Basis now = then.withTable(new TablePrint("t", "Loop renamed", "bbb"))
                 .withAt(Instant.EPOCH.plus(Duration.ofHours(13)));
         assertThat(Since.of(then, now).causes())
-                .containsExactly(new Cause(Aspect.TABLE, "table", "Loop", "Loop renamed"));
+                .containsExactly(Cause.circumstance(Aspect.TABLE, "table", "Loop", "Loop renamed"));
         assertThat(Since.of(then, then.withTable(new TablePrint("t", "Loop renamed", "aaa")))
                         .nothing())
                 .as("another name is the same table")
@@ -136,7 +136,7 @@ class SinceTest {
                 .extracting(Cause::aspect)
                 .containsExactly(Aspect.LOOP);
         assertThat(lag.staleSince(basis(PAIR, THEN.withWheels("hard 62 mm"))))
-                .containsExactly(new Cause(Aspect.WHEELS, "wheels", "soft 56 mm", "hard 62 mm"));
+                .containsExactly(Cause.circumstance(Aspect.WHEELS, "wheels", "soft 56 mm", "hard 62 mm"));
     }
 
     @ParameterizedTest
@@ -147,6 +147,6 @@ class SinceTest {
         assertThat((then ? Since.of(unknown, noted) : Since.of(noted, unknown)).nothing())
                 .isTrue();
         assertThat(THEN.changesTo(THEN.withLamp(Lamp.OFF)))
-                .containsExactly(new Cause(Aspect.LAMP, "lamps", "on", "off"));
+                .containsExactly(Cause.circumstance(Aspect.LAMP, "lamps", "on", "off"));
     }
 }

@@ -37,7 +37,8 @@ class SetupTest {
                 .withLaw(before.law().withGains(0.25, 0, 0.3));
         assertThat(SetupDifference.between(before, after))
                 .containsExactly(
-                        new Cause(Aspect.LOOP, "loop time (s)", 0.01, 0.02), new Cause(Aspect.GAINS, "Kp", 0.2, 0.25));
+                        Cause.setting(Aspect.LOOP, "loop time (s)", 0.01, 0.02),
+                        Cause.setting(Aspect.GAINS, "Kp", 0.2, 0.25));
         assertThat(SetupDifference.physical(before, after)).hasSize(1);
         assertThat(SetupDifference.between(after, after)).isEmpty();
     }

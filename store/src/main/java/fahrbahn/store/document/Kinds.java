@@ -19,6 +19,7 @@ import fahrbahn.core.readings.Conditions;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.season.Listing;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.SteeringDirection;
 import fahrbahn.core.stopping.StopPlan;
 import fahrbahn.core.table.Draft;
 import fahrbahn.core.trials.Photo;
@@ -119,19 +120,16 @@ public final class Kinds {
     public static final Kind<Double> TYPED_LEVEL =
             new Kind<>("typed-level", Scope.ROBOT, Codec.plain(NumberJson::write, NumberJson::parse));
 
+    /** What a robot was like when somebody saw that it turns towards the line. */
+    public static final Kind<SteeringDirection> DIRECTION_SEEN =
+            new Kind<>("direction-seen", Scope.ROBOT, Codec.plain(DirectionJson::write, DirectionJson::parse));
+
     public static final Kind<Capture> CAPTURE = new Kind<>("capture", Scope.ROBOT, new CaptureCodec());
     public static final Kind<Run> RUN = new Kind<>("run", Scope.ROBOT, new RunCodec());
     public static final Kind<Draft> COURSE =
             new Kind<>("course", Scope.TABLE, Codec.plain(CourseJson::write, CourseJson::parseDraft));
     public static final Kind<MatSheet> MAT =
             new Kind<>("mat", Scope.TABLE, Codec.plain(MatJson::write, MatJson::parse));
-
-    /** How older seasons kept what the gains were chosen for; read once, written no more. */
-    public static final Kind<Setup> CHOSEN_FOR =
-            new Kind<>("chosen-for", Scope.ROBOT, Codec.plain(SetupJson::write, SetupJson::parse));
-
-    public static final Kind<Conditions> CHOSEN_UNDER =
-            new Kind<>("chosen-under", Scope.ROBOT, Codec.plain(ConditionsJson::write, ConditionsJson::parse));
 
     /** In the order in which a season is read: what others point to comes first. */
     public static final List<Kind<?>> ALL = List.of(
@@ -161,12 +159,11 @@ public final class Kinds {
             CHECKLIST,
             LEVELS,
             TYPED_LEVEL,
+            DIRECTION_SEEN,
             CAPTURE,
             RUN,
             COURSE,
-            MAT,
-            CHOSEN_FOR,
-            CHOSEN_UNDER);
+            MAT);
 
     private Kinds() {}
 

@@ -6,6 +6,7 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.season.Hand;
 import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.json.Fields;
@@ -24,6 +25,7 @@ public final class RunCodec implements Codec<Run> {
                 .put("completed", run.outcome().completed())
                 .put("note", run.note());
         run.photo().ifPresent(photo -> root.put("photo", photo));
+        run.partOf().ifPresent(part -> root.put("partOf", part.word()));
         putMeasured(root, "timeS", run.outcome().timeS());
         putMeasured(root, "rmsMm", run.outcome().rmsMm());
         putMeasured(root, "alongMm", run.outcome().stop().alongMm());
@@ -63,7 +65,8 @@ public final class RunCodec implements Codec<Run> {
                     basis(root, shared),
                     outcome,
                     root.text("note"),
-                    root.has("photo") ? Optional.of(root.text("photo")) : Optional.empty());
+                    root.has("photo") ? Optional.of(root.text("photo")) : Optional.empty(),
+                    root.has("partOf") ? Optional.of(PartOf.of(root.text("partOf"))) : Optional.empty());
         } catch (BadValueException refused) {
             throw new BadFileException("run " + id + ": " + refused.getMessage(), refused);
         }

@@ -6,6 +6,7 @@ import fahrbahn.core.csv.CsvRows;
 import fahrbahn.core.csv.CsvText;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.trials.Outcome;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.file.Export;
@@ -55,7 +56,8 @@ public final class RunsCsv {
             "wigglesS",
             "batteryV",
             "wheels",
-            "note");
+            "note",
+            "partOf");
 
     private static final List<String> YES = List.of("true", "yes", "1", "ran");
     private static final List<String> NO = List.of("false", "no", "0", "lost");
@@ -113,7 +115,8 @@ public final class RunsCsv {
                 measured(outcome.wiggles().map(Outcome.Wiggles::overS).orElse(Double.NaN)),
                 measured(run.volts()),
                 run.basis().conditions().wheels(),
-                run.note()));
+                run.note(),
+                run.partOf().map(PartOf::word).orElse("")));
         return line;
     }
 
@@ -130,14 +133,16 @@ public final class RunsCsv {
             String id,
             Optional<Instant> at,
             Run.Source source,
-            String robot,
-            String table,
-            String venue,
+            Where where,
             Map<String, Double> gains,
             Outcome outcome,
             double batteryV,
             String wheels,
-            String note) {}
+            String note,
+            Optional<PartOf> partOf) {}
+
+    /** Which robot ran, and on which table of which venue, as they are called. */
+    public record Where(String robot, String table, String venue) {}
 
     /** @throws BadFileException naming the file, the line, the column, the value and what was expected; nothing is half read */
     public static List<Line> read(Path file) throws BadFileException {
@@ -212,14 +217,13 @@ public final class RunsCsv {
                     row.text("id"),
                     instant(row.text("at")),
                     source(row.text("source")),
-                    row.text("robot"),
-                    row.text("table"),
-                    row.text("venue"),
+                    new Where(row.text("robot"), row.text("table"), row.text("venue")),
                     gains,
                     outcome(row),
                     row.number("batteryV"),
                     row.text("wheels"),
-                    row.text("note"));
+                    row.text("note"),
+                    row.text("partOf").isEmpty() ? Optional.empty() : Optional.of(PartOf.of(row.text("partOf"))));
         } catch (BadValueException broken) {
             throw broken.inside("line " + number);
         }

@@ -114,14 +114,8 @@ public final class RunsJson {
             for (Fields one : root.objects("runs")) {
                 Run run = codec.read(one.text("id"), one.json().toString(), shared);
                 Setting setting = settings.get(run.setting().id());
-                runs.add(new Run(
-                        run.id(),
-                        run.source(),
-                        run.robot(),
-                        run.basis().withSetting(setting == null ? run.setting() : setting),
-                        run.outcome(),
-                        run.note(),
-                        run.photo().filter(photos::containsKey)));
+                Run known = run.withBasis(run.basis().withSetting(setting == null ? run.setting() : setting));
+                runs.add(run.photo().filter(photos::containsKey).isPresent() ? known : known.withoutPhoto());
             }
             return new Book(runs, robots, photos);
         } catch (BadValueException refused) {

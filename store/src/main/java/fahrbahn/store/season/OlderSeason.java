@@ -1,65 +1,69 @@
 package fahrbahn.store.season;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import fahrbahn.core.knowledge.Basis;
-import fahrbahn.core.knowledge.Fact;
-import fahrbahn.core.season.Hand;
-import fahrbahn.core.setup.Loop;
-import fahrbahn.core.setup.Setup;
+import fahrbahn.core.setup.ErrorSignal;
+import fahrbahn.core.setup.Polarity;
+import fahrbahn.core.setup.Side;
+import fahrbahn.core.setup.SteeringDirection;
+import fahrbahn.core.trials.PartOf;
+import fahrbahn.core.trials.Run;
 import fahrbahn.store.document.Kind;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.document.Put;
-import fahrbahn.store.json.Fields;
-import fahrbahn.store.json.Shared;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** What seasons of the first version held otherwise: one robot, what its gains were chosen for in two documents, a venue by name. */
+/** Documents as 0.1.0 wrote them until the end of November 2026, made what they are now; in the file they stay as they are. */
 final class OlderSeason {
+    /** What a run was made for stood in front of its note. */
+    private static final Pattern PART = Pattern.compile("^#(?:hall|round(\\d{1,4}))\\b *");
+
+    /** A look at which way a robot turns was kept as a bench card of this name, in ordinals. */
+    private static final String SIGN = "SIGN";
+
     private OlderSeason() {}
 
-    /** @param facts as they are in the file */
-    static void adopt(Held held, List<Change> facts) {
-        facts.forEach(change -> loopTime(held, change));
-        for (String robot : held.owners(Kinds.CHOSEN_FOR)) {
-            if (held.get(Kinds.CHOSEN, robot, Kind.ONLY).isEmpty()) {
-                chosen(held, robot).ifPresent(basis -> held.put(Put.of(Kinds.CHOSEN, robot, basis)));
-            }
+    static Put<?> adopted(Put<?> put) {
+        if (put.value().isEmpty()) {
+            return put.kind().equals(Kinds.ENTRIES) && put.id().equals(SIGN)
+                    ? Put.away(Kinds.DIRECTION_SEEN, put.owner(), Kind.ONLY)
+                    : put;
         }
-        if (held.get(Kinds.HAND, "", Kind.ONLY).isEmpty()) {
-            held.get(Kinds.CONDITIONS, Hand.ONLY, Kind.ONLY)
-                    .ifPresent(c -> held.put(Put.of(Kinds.HAND, "", Hand.FIRST.withVenue(c.venue()))));
+        Object value = put.value().get();
+        if (value instanceof Run run && run.partOf().isEmpty()) {
+            return Put.of(Kinds.RUN, put.owner(), put.id(), adopted(run));
         }
+        return put.kind().equals(Kinds.ENTRIES) && put.id().equals(SIGN)
+                ? direction(put.owner(), (List<?>) value)
+                : put;
     }
 
-    /** A fact noted the loop time it was measured with, but no setting: all else of the robot is taken to be as it is. */
-    private static void loopTime(Held held, Change change) {
-        Optional<Fact> fact = held.get(Kinds.FACT, change.owner(), change.id());
-        Optional<Setup> setup = held.get(Kinds.SETUP, change.owner(), Kind.ONLY);
-        if (fact.isEmpty() || setup.isEmpty() || fact.get().basis().setting().isPresent()) {
-            return;
+    private static Run adopted(Run run) {
+        Matcher part = PART.matcher(run.note());
+        if (!part.lookingAt()) {
+            return run;
         }
-        double periodS = periodS(change.body().orElse("{}"));
-        if (periodS > 0) {
-            Loop loop = new Loop(periodS, setup.get().robot().loop().delayS());
-            Basis then =
-                    fact.get().basis().withSetting(Shared.setting(setup.get().withLoop(loop)));
-            held.put(Put.of(Kinds.FACT, change.owner(), change.id(), fact.get().withBasis(then)));
-        }
+        Run noted = run.withNote(run.note().substring(part.end()));
+        int round = part.group(1) == null ? 0 : Integer.parseInt(part.group(1));
+        return noted.withPartOf(round > 0 ? new PartOf.Round(round) : PartOf.NEW_VENUE);
     }
 
-    private static double periodS(String json) {
-        try {
-            return Fields.JSON.readTree(json).path("loopPeriodS").asDouble();
-        } catch (JsonProcessingException unreadable) {
-            throw new IllegalStateException("a document that was read before", unreadable);
-        }
+    private static Put<?> direction(String robot, List<?> rows) {
+        Optional<SteeringDirection> seen =
+                rows.isEmpty() ? Optional.empty() : Optional.of(direction((List<?>) rows.get(0)));
+        return new Put<>(Kinds.DIRECTION_SEEN, robot, Kind.ONLY, seen, Optional.empty());
     }
 
-    private static Optional<Basis> chosen(Held held, String robot) {
-        return held.get(Kinds.CHOSEN_FOR, robot, Kind.ONLY)
-                .flatMap(setup -> held.get(Kinds.CHOSEN_UNDER, robot, Kind.ONLY)
-                        .map(under -> Basis.of(Instant.EPOCH, under).withSetting(Shared.setting(setup))));
+    private static SteeringDirection direction(List<?> row) {
+        List<Integer> numbers =
+                row.stream().map(number -> ((Number) number).intValue()).toList();
+        return new SteeringDirection(
+                ErrorSignal.values()[numbers.get(0)],
+                Side.values()[numbers.get(1)],
+                Polarity.values()[numbers.get(2)],
+                numbers.subList(3, numbers.size()).stream()
+                        .map(sign -> sign > 0)
+                        .toList());
     }
 }

@@ -41,7 +41,7 @@ final class SeasonReader {
         Held held = new Held();
         for (Kind<?> kind : Kinds.ALL) {
             for (Change change : byKind.getOrDefault(kind.name(), List.of())) {
-                read(kind, change).ifPresent(held::put);
+                read(kind, change).map(OlderSeason::adopted).ifPresent(held::put);
             }
         }
         return held;
@@ -53,7 +53,6 @@ final class SeasonReader {
         byKind.keySet().stream()
                 .filter(k -> !kinds.containsKey(k))
                 .forEach(k -> leftOut.add("documents of the kind '" + k + "', which this version does not know"));
-        OlderSeason.adopt(held, byKind.getOrDefault(Kinds.FACT.name(), List.of()));
         return held;
     }
 
@@ -62,7 +61,7 @@ final class SeasonReader {
         for (Change change : changes) {
             Kind<?> kind = kinds.get(change.kind());
             if (kind != null && !kind.equals(Kinds.SETTING) && !kind.equals(Kinds.PICTURE)) {
-                read(kind, change).ifPresent(puts::add);
+                read(kind, change).map(OlderSeason::adopted).ifPresent(puts::add);
             }
         }
         return puts;

@@ -80,8 +80,7 @@ class RunFilesTest {
         for (int i = 0; i < book.size(); i++) {
             Run was = book.get(i);
             Basis told = was.basis().withConditions(was.basis().conditions().withVenue("The gym"));
-            assertThat(back.runs().get(i))
-                    .isEqualTo(new Run(was.id(), was.source(), "a", told, was.outcome(), was.note(), was.photo()));
+            assertThat(back.runs().get(i)).isEqualTo(was.withBasis(told));
         }
     }
 
@@ -100,8 +99,9 @@ class RunFilesTest {
             assertThat(line.at()).hasValue(was.at());
             assertThat(line.outcome()).isEqualTo(was.outcome());
             assertThat(line.note()).isEqualTo(was.note());
-            assertThat(line.robot()).isEqualTo("Robot a");
-            assertThat(line.venue()).isEqualTo("The gym");
+            assertThat(line.partOf()).isEqualTo(was.partOf());
+            assertThat(line.where().robot()).isEqualTo("Robot a");
+            assertThat(line.where().venue()).isEqualTo("The gym");
             assertThat(line.wheels()).isEqualTo("soft \"tyres\"");
             assertThat(line.batteryV()).isEqualTo(was.volts());
             assertThat(line.gains().get("kp"))

@@ -156,7 +156,7 @@ class OptionsJsonTest {
                         traits.slipShare(),
                         traits.scrub()));
         assertThat(SetupDifference.between(full, full.withDrive(weak)))
-                .containsExactly(new Cause(Aspect.DRIVE, "battery (share)", 0.95, 0.8));
+                .containsExactly(Cause.setting(Aspect.DRIVE, "battery (share)", 0.95, 0.8));
     }
 
     @ParameterizedTest

@@ -3,20 +3,16 @@ package fahrbahn.app.handover.lists;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.hall.Checklist.Occasion;
+import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 
-/** Round by round: what each came to, kept in the log book under a tag; and the quiet between two of them. */
+/** Round by round: what each came to, kept in the log book; and the quiet between two of them. */
 public final class RoundsModel {
-    private static final String TAG = "#round";
-    private static final Pattern NUMBER = Pattern.compile("^" + TAG + "(\\d+)");
-
     private final Season season;
     private final QuickLog log;
     private final ListModel lists;
@@ -52,13 +48,7 @@ public final class RoundsModel {
 
     /** Which round a run was; 0 for one that was none. */
     static int number(Run run) {
-        Matcher tag = NUMBER.matcher(run.note());
-        return tag.find() ? Integer.parseInt(tag.group(1)) : 0;
-    }
-
-    /** What the crew wanted to remember of it. */
-    static String remembered(Run run) {
-        return NUMBER.matcher(run.note()).replaceFirst("").strip();
+        return run.partOf().orElse(PartOf.NEW_VENUE) instanceof PartOf.Round round ? round.number() : 0;
     }
 
     /** The round that comes next, from 1. */
@@ -78,7 +68,7 @@ public final class RoundsModel {
     }
 
     private void keep(int number, boolean ran, String words) {
-        log.log(ran, QuickLog.Typed.NOTHING.withNote((TAG + number + " " + words).strip()));
+        log.log(ran, QuickLog.Typed.NOTHING.withNote(words), Optional.of(new PartOf.Round(number)));
     }
 
     /** What is left on the list before a run. */

@@ -27,7 +27,7 @@ final class RoundsWords {
     }
 
     static String line(Run run) {
-        String words = RoundsModel.remembered(run);
+        String words = run.note();
         return "Round " + RoundsModel.number(run) + ", " + RunWords.when(run) + ": " + RunWords.outcome(run)
                 + (words.isEmpty() ? "" : ", " + words);
     }
