@@ -1,7 +1,6 @@
 package fahrbahn.store.season;
 
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.file.Checksum;
 import fahrbahn.store.file.Export;
 import fahrbahn.store.file.Patience;
 import fahrbahn.store.file.Privacy;
@@ -13,7 +12,6 @@ import java.util.List;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
-import org.jdbi.v3.core.statement.PreparedBatch;
 import org.sqlite.ProgressHandler;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConnection;
@@ -120,7 +118,7 @@ final class SeasonDatabase implements AutoCloseable {
      * Views and triggers are programs, and one under the name of a table may never come to an end: none is run before it is known that there are tables and
      * their indexes alone.
      */
-    private void checkShape(int version) throws BadFileException {
+    private void checkShape() throws BadFileException {
         List<String> foreign = new ArrayList<>(
                 texts("SELECT type || ' ' || name FROM sqlite_master WHERE type NOT IN ('table', 'index')"
                         + " OR type = 'table' AND (name NOT LIKE 'sqlite_%' AND name NOT IN ('revision', 'step')"
@@ -134,10 +132,8 @@ final class SeasonDatabase implements AutoCloseable {
         if (!foreign.isEmpty()) {
             throw new DamagedSeasonException(file, "it holds a " + foreign.get(0) + ", which no season has", null);
         }
-        if (version == SeasonSchema.MIGRATIONS.size()) {
-            checkColumns("revision", List.of("number", "step", "kind", "owner", "id", "body", "sum"));
-            checkColumns("step", List.of("number", "at", "cause", "label", "sum"));
-        }
+        checkColumns("revision", List.of("number", "step", "kind", "owner", "id", "body", "sum"));
+        checkColumns("step", List.of("number", "at", "cause", "label", "sum"));
     }
 
     private List<String> texts(String query) {
@@ -151,9 +147,9 @@ final class SeasonDatabase implements AutoCloseable {
     }
 
     private void prepare() throws BadFileException {
-        int version = version();
-        if (version > 0) {
-            checkShape(version);
+        boolean begun = version() > 0;
+        if (begun) {
+            checkShape();
         }
         if (readOnly) {
             check();
@@ -161,16 +157,12 @@ final class SeasonDatabase implements AutoCloseable {
         }
         // The write lock is taken now and kept, so that a second window is told at once and not at its first change.
         handle.execute("BEGIN EXCLUSIVE");
-        if (version > 0) {
+        if (begun) {
             check();
-        }
-        for (int next = version; next < SeasonSchema.MIGRATIONS.size(); next++) {
-            SeasonSchema.MIGRATIONS.get(next).forEach(handle::execute);
-        }
-        if (version < SeasonSchema.MIGRATIONS.size()) {
-            addSums();
+        } else {
+            SeasonSchema.CREATE.forEach(handle::execute);
             handle.execute("PRAGMA application_id = " + SeasonHeader.APPLICATION_ID);
-            handle.execute("PRAGMA user_version = " + SeasonSchema.MIGRATIONS.size());
+            handle.execute("PRAGMA user_version = " + SeasonSchema.VERSION);
         }
         handle.execute("COMMIT");
     }
@@ -194,31 +186,6 @@ final class SeasonDatabase implements AutoCloseable {
         return handle.createQuery("PRAGMA integrity_check(1)").mapTo(String.class).stream()
                 .filter(line -> !line.equals("ok"))
                 .toList();
-    }
-
-    private void addSums() {
-        PreparedBatch steps = handle.prepareBatch("UPDATE step SET sum = :sum WHERE number = :number");
-        handle.createQuery("SELECT number, at, cause, label FROM step WHERE sum IS NULL")
-                .map((row, context) -> new long[] {
-                    row.getInt("number"),
-                    Checksum.ofStep(
-                            row.getInt("number"), row.getString("at"), row.getString("cause"), row.getString("label"))
-                })
-                .forEach(sum -> steps.bind("number", sum[0]).bind("sum", sum[1]).add());
-        execute(steps);
-        PreparedBatch revisions = handle.prepareBatch("UPDATE revision SET sum = :sum WHERE number = :number");
-        handle.createQuery("SELECT number, step, kind, owner, id, body FROM revision WHERE sum IS NULL")
-                .map((row, context) ->
-                        new long[] {row.getInt("number"), RevisionRow.of(row).sum()})
-                .forEach(sum ->
-                        revisions.bind("number", sum[0]).bind("sum", sum[1]).add());
-        execute(revisions);
-    }
-
-    private static void execute(PreparedBatch batch) {
-        if (batch.size() > 0) {
-            batch.execute();
-        }
     }
 
     Handle handle() {

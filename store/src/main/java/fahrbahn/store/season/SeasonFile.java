@@ -78,19 +78,19 @@ public final class SeasonFile implements AutoCloseable {
      * @throws BadFileException when it is not a season file, is in use, damaged ({@link DamagedSeasonException}) or cannot be read
      */
     public static SeasonFile open(Path file, Clock clock) throws BadFileException {
-        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        SeasonHeader.check(file);
         Path folder = file.toAbsolutePath().getParent();
         return open(file, clock, !Files.isWritable(file) || !Files.isWritable(folder));
     }
 
     /**
-     * Nothing is written to it: one of an earlier Fahrbahn, or one whose latest change was cut short by a kill, is read from a copy in which that is put
+     * Nothing is written to it: one whose latest change was cut short by a kill, is read from a copy in which that is put
      * right; the copy is gone afterwards.
      *
      * @throws BadFileException when it is no season, or open elsewhere
      */
     public static SeasonFile openToRead(Path file, Clock clock) throws BadFileException {
-        SeasonHeader.check(file, SeasonSchema.MIGRATIONS.size());
+        SeasonHeader.check(file);
         SeasonDatabase database;
         try {
             database = SeasonDatabase.open(file, true);
@@ -101,7 +101,7 @@ public final class SeasonFile implements AutoCloseable {
             }
             throw refused;
         }
-        boolean current = database.version() == SeasonSchema.MIGRATIONS.size();
+        boolean current = database.version() == SeasonSchema.VERSION;
         database.close();
         return current ? open(file, clock, true) : open(copied(file), clock, false);
     }
@@ -130,10 +130,9 @@ public final class SeasonFile implements AutoCloseable {
     public static SeasonFile open(Path file, Clock clock, boolean readOnly) throws BadFileException {
         SeasonDatabase database = SeasonDatabase.open(file, readOnly);
         try {
-            if (database.version() < SeasonSchema.MIGRATIONS.size()) {
+            if (database.version() < SeasonSchema.VERSION) {
                 throw new BadFileException(
-                        file + ": made by an earlier Fahrbahn, and cannot be written here. Copy it to where it"
-                                + " can, then open the copy");
+                        file + ": nothing was ever saved in it, and it cannot be written here. Choose another file");
             }
             if (!readOnly) {
                 Privacy.ownerOnly(file);

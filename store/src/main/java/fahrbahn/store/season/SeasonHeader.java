@@ -40,7 +40,7 @@ final class SeasonHeader {
      * @throws DamagedSeasonException when it does not begin as a season and yet holds what was written to one
      * @throws BadFileException when the file is missing, not a season, or of a later version than this program writes
      */
-    static void check(Path file, int newestVersion) throws BadFileException {
+    static void check(Path file) throws BadFileException {
         if (!Files.isRegularFile(file) || absent(file)) {
             throw new BadFileException(file + ": there is no such season file. Check the name and the folder");
         }
@@ -59,12 +59,12 @@ final class SeasonHeader {
                     + ": not a season file. Nothing in it was changed; choose a file that Fahrbahn made (*.fahrbahn)");
         }
         int version = ByteBuffer.wrap(header).getInt(USER_VERSION_OFFSET);
-        if (version < 0 || version > FAR_AHEAD) {
+        if (version < SeasonSchema.VERSION && version != 0 || version > FAR_AHEAD) {
             throw new DamagedSeasonException(file, "its first page says version " + version, null);
         }
-        if (version > newestVersion) {
+        if (version > SeasonSchema.VERSION) {
             throw new BadFileException(file + ": written by a later Fahrbahn (season version " + version
-                    + ", this one reads up to " + newestVersion + "). Open it with that one");
+                    + ", this one reads up to " + SeasonSchema.VERSION + "). Open it with that one");
         }
     }
 }

@@ -131,45 +131,6 @@ class SeasonFileTest {
         assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).hasMessageContaining("season version 99");
     }
 
-    /** As the second version left them: no sums, venues listed with the season. */
-    @Test
-    void aSeasonOfTheSecondVersionIsBroughtUpWithItsStepsAndItsVenues() throws Exception {
-        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file);
-                var statement = connection.createStatement()) {
-            for (int version = 0; version < 2; version++) {
-                for (String sql : SeasonSchema.MIGRATIONS.get(version)) {
-                    statement.execute(sql);
-                }
-            }
-            statement.execute("PRAGMA application_id = " + SeasonHeader.APPLICATION_ID);
-            statement.execute("PRAGMA user_version = 2");
-            String row = "INSERT INTO revision (step, kind, owner, id, body) VALUES ";
-            statement.execute("INSERT INTO step VALUES (1, '2026-05-04T09:00:00Z', 'edit', 'the hall added')");
-            statement.execute(row + "(1, 'venue', '', 'v1', '{\"name\":\"Hall\"}')");
-            statement.execute("INSERT INTO step VALUES (2, '2026-05-04T09:01:00Z', 'edit', 'renamed')");
-            statement.execute(row + "(2, 'venue', '', 'v1', '{\"name\":\"Gym\"}')");
-            statement.execute(row + "(2, 'team', '', 't', '{\"name\":\"Larks\"}')");
-        }
-        byte[] before = Files.readAllBytes(file);
-        SeasonCheck check = SeasonCheck.of(file, CLOCK);
-        assertThat(check.sound()).as(check.problem()).isTrue();
-        assertThat(check.changes()).isEqualTo(3);
-        assertThat(Files.readAllBytes(file)).as("looked over, not changed").isEqualTo(before);
-        try (SeasonFile season = SeasonFile.open(file, CLOCK)) {
-            SeasonFile.Contents contents = season.contents();
-            assertThat(contents.damaged()).isEmpty();
-            assertThat(contents.documents())
-                    .containsExactlyInAnyOrder(
-                            Change.put("venue", "v1", "main", "{\"name\":\"Gym\"}"),
-                            Change.put("team", "", "t", "{\"name\":\"Larks\"}"));
-            assertThat(season.steps(10).undo()).hasSize(2);
-            assertThat(season.steps(10).undo().get(1).changes())
-                    .as("undo knows the venue where it is now")
-                    .contains(Change.put("venue", "v1", "main", "{\"name\":\"Hall\"}"));
-            assertThat(season.history("venue", "v1", "main")).hasSize(2);
-        }
-    }
-
     /** A view that never comes to an end under the name of a table, a trigger, a table of another shape: no season has such, and none of it is run. */
     @ParameterizedTest
     @ValueSource(
