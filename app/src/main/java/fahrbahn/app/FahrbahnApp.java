@@ -1,6 +1,5 @@
 package fahrbahn.app;
 
-import atlantafx.base.theme.PrimerDark;
 import fahrbahn.app.errand.Ending;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
@@ -34,7 +33,6 @@ import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
-import javafx.scene.text.Font;
 import javafx.stage.Stage;
 
 /** One window: the start page, or a season. */
@@ -104,11 +102,7 @@ public final class FahrbahnApp extends Application {
         if (beginning.asked()) {
             open(beginning::result);
         }
-        for (String weight : List.of("400", "600", "700")) {
-            Font.loadFont(
-                    FahrbahnApp.class.getResourceAsStream("fonts/titillium-web-latin-" + weight + "-normal.woff"), 14);
-        }
-        Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheetBSS());
+        Appearance.load();
         if (beginning.asked()) {
             show(new StackPane(new Label(OPENING)), "Fahrbahn");
         } else {
@@ -131,8 +125,7 @@ public final class FahrbahnApp extends Application {
     private void show(Parent root, String title) {
         if (scene == null) {
             scene = new Scene(root);
-            scene.getStylesheets()
-                    .add(FahrbahnApp.class.getResource("fahrbahn.css").toExternalForm());
+            scene.getStylesheets().add(Appearance.STYLES);
             stage.setScene(scene);
         } else {
             scene.setRoot(root);

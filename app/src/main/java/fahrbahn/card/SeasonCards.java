@@ -20,6 +20,7 @@ import fahrbahn.store.json.TablePrints;
 import fahrbahn.store.season.Ledger;
 import fahrbahn.store.season.Scribe;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -54,7 +55,7 @@ public final class SeasonCards {
      * @throws BadFileException when it is no season, is open elsewhere, or has no robot whose numbers can be typed
      */
     public static List<PitCard> of(Path file, Clock clock, String day, Optional<Grain> grain) throws BadFileException {
-        try (SeasonFile season = SeasonFile.openToRead(file, clock)) {
+        try (SeasonFile season = SeasonFiles.openToRead(file, clock)) {
             Scribe.Desk nobody = new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {});
             return new SeasonCards(Ledger.open(season, nobody), clock.instant(), day, grain).all();
         }

@@ -4,7 +4,7 @@ import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.Repeated;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -75,7 +75,7 @@ public abstract class InWindow extends Repeated {
     @BeforeEach
     protected void open() throws Exception {
         Path season = home.resolve("season.fahrbahn");
-        SeasonFile.openOrCreate(season, Clock.systemUTC()).close();
+        SeasonFiles.openOrCreate(season, Clock.systemUTC()).close();
         open(List.of(season.toString()));
         untilOpen();
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.core.Repeated;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.io.File;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
@@ -127,7 +128,7 @@ class KillByKeysTest extends Repeated {
     @Test
     void noRunThatWasShownIsLost() throws Exception {
         Path season = folder.resolve("season.fahrbahn");
-        SeasonFile.openOrCreate(season, Clock.systemUTC()).close();
+        SeasonFiles.openOrCreate(season, Clock.systemUTC()).close();
         int kills = times(1, 8);
         Random random = new Random(3);
         int logged = 0;

@@ -4,7 +4,7 @@ import fahrbahn.app.season.OpenSeason;
 import fahrbahn.app.shell.Workshop;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -27,7 +27,7 @@ public final class Shop {
     /** @param worker for computations */
     public static Workshop open(Path file, Clock clock, Executor worker) throws Exception {
         return new Workshop(
-                OpenSeason.read(SeasonFile.openOrCreate(file, clock), Runnable::run, Runnable::run),
+                OpenSeason.read(SeasonFiles.openOrCreate(file, clock), Runnable::run, Runnable::run),
                 worker,
                 Runnable::run,
                 new HandClocks().clocks(clock));

@@ -14,7 +14,7 @@ import fahrbahn.core.table.Draft;
 import fahrbahn.core.tuning.UsualTurnMarks;
 import fahrbahn.store.json.CourseJson;
 import fahrbahn.store.json.SetupJson;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -157,7 +157,7 @@ class FuzzCommandsTest extends Repeated {
                 + "\"wiggles\":4,\"wigglesS\":3.2,\"lapS\":3,\"alongMm\":5}]}";
         String colours = colours();
         Path season = folder.resolve("season.fahrbahn");
-        SeasonFile.create(season, Clock.systemUTC()).close();
+        SeasonFiles.create(season, Clock.systemUTC()).close();
         byte[] seasonBytes = Files.readAllBytes(season);
         int good = 0;
         int cases = times(200, 5000);

@@ -14,7 +14,7 @@ import fahrbahn.store.document.Put;
 import fahrbahn.store.json.Shared;
 import fahrbahn.store.season.Ledger;
 import fahrbahn.store.season.Scribe;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -35,7 +35,7 @@ final class LargeSeason {
 
     static void write(Path file, Clock clock, int runs, int captures) throws Exception {
         Ledger ledger = Ledger.open(
-                SeasonFile.create(file, clock), new Scribe.Desk(Runnable::run, Runnable::run, (n, why) -> {}));
+                SeasonFiles.create(file, clock), new Scribe.Desk(Runnable::run, Runnable::run, (n, why) -> {}));
         Setup setup = RobotKind.PAIR.setup("Wren");
         List<Put<?>> puts = new ArrayList<>(List.of(Put.of(Kinds.SETUP, "main", setup)));
         Random random = new Random(1);

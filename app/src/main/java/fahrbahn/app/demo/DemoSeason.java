@@ -34,6 +34,7 @@ import fahrbahn.store.season.DamagedSeasonException;
 import fahrbahn.store.season.Ledger;
 import fahrbahn.store.season.Scribe;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -121,7 +122,7 @@ public final class DemoSeason {
     }
 
     private static void make(Path file, Clock clock) throws BadFileException {
-        SeasonFile.createWhole(file, clock, season -> {
+        SeasonFiles.createWhole(file, clock, season -> {
             Ledger ledger = Ledger.open(season, new Scribe.Desk(Runnable::run, Runnable::run, (unsaved, why) -> {}));
             new DemoSeason(ledger, clock.instant()).make();
             ledger.close();

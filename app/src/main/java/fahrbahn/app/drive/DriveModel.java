@@ -2,13 +2,12 @@ package fahrbahn.app.drive;
 
 import fahrbahn.app.drive.detour.DetourModel;
 import fahrbahn.app.drive.log.LogModel;
-import fahrbahn.app.drive.run.Courses;
 import fahrbahn.app.drive.run.Drive;
 import fahrbahn.app.drive.run.DriveFiles;
+import fahrbahn.app.drive.run.DriveTable;
 import fahrbahn.app.drive.run.DriveWords;
 import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.drive.run.Odds;
-import fahrbahn.app.drive.run.SensorState;
 import fahrbahn.app.drive.stopping.StopModel;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
@@ -21,22 +20,18 @@ import fahrbahn.app.state.Value;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.sensing.SensorFault;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -48,12 +43,11 @@ public final class DriveModel extends StationModel {
 
     static final String MANY = "Many runs";
 
-    private final Courses courses;
+    private final DriveTable table;
     private final Supplier<Map<Constant, Double>> known;
     private final Parameter<Optional<Supplier<Drive>>> asked;
     private final Derived<Drive> one;
     private final BooleanBinding running;
-    private final Parameter<Optional<Laid>> laid;
     private final Parameter<Optional<SensorFault>> fault;
     private final ManyModel many;
     private final TwoModel two;
@@ -61,7 +55,6 @@ public final class DriveModel extends StationModel {
     private final StopModel stops;
     private final DetourModel detours;
     private final DriveFiles files;
-    private String lastTable = "";
     private long nextSeed = 1;
     private Latest latest = Latest.NOTHING;
 
@@ -89,11 +82,10 @@ public final class DriveModel extends StationModel {
             Supplier<Map<Constant, Double>> known,
             LiveModel live) {
         super(season);
-        this.laid = state.parameter(Optional.empty());
         this.fault = state.press();
         this.newest = state.press();
         this.asked = state.press();
-        this.courses = new Courses(season, tableInHand);
+        this.table = new DriveTable(season, state, tableInHand);
         this.known = known;
         this.one = state.derive("The run", () -> State.asked(asked), (run, job) -> run.get());
         this.many = new ManyModel(state, run -> asked.set(Optional.of(run)));
@@ -136,7 +128,7 @@ public final class DriveModel extends StationModel {
     }
 
     private Optional<Ground> ground() {
-        return laid.get().map(Laid::ground);
+        return table.laid().get().map(Laid::ground);
     }
 
     /** The verdict is about what ended last; of what is gone it says nothing. */
@@ -159,17 +151,17 @@ public final class DriveModel extends StationModel {
 
     /** Courses to choose from: the table in hand first, the club's others, then one of each kind. */
     public List<Laid> courses() {
-        return courses.all();
+        return table.courses();
     }
 
     /** What the twin drives; empty while the table in hand is not ready and no other was chosen. */
     public ReadOnlyObjectProperty<Optional<Laid>> laidProperty() {
-        return laid.property();
+        return table.laid().property();
     }
 
     /** Lays the table in hand, as it is now. */
     public void takeTable() {
-        lay(courses.inHand());
+        lay(table.inHand());
     }
 
     /** Lays another course; what was driven on the one before is put away. */
@@ -177,42 +169,20 @@ public final class DriveModel extends StationModel {
         lay(Optional.of(other));
     }
 
+    /** What the twin drove is of one table; one that is not finished just now keeps it: that is stale, not gone. */
     private void lay(Optional<Laid> other) {
-        if (other.map(Laid::print).equals(laid.get().map(Laid::print))) {
-            return;
+        if (table.isAnother(other)) {
+            newest.reset();
+            asked.reset();
+            many.putAway();
         }
-        // A table that is not finished just now keeps what was driven on it; that is stale, not gone.
-        String table = other.map(l -> l.print().id()).orElse(lastTable);
-        if (!table.equals(lastTable) || table.isEmpty()) {
-            putAway();
-        }
-        lastTable = table;
-        laid.set(other);
+        table.lay(other);
         judge();
-    }
-
-    /** What the twin drove is of one table. */
-    private void putAway() {
-        newest.reset();
-        asked.reset();
-        many.putAway();
     }
 
     /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
     public Optional<Basis> basis() {
-        return newest.get().or(this::kept);
-    }
-
-    private Optional<Basis> kept() {
-        String table = laid.get().map(l -> l.print().id()).orElse(lastTable);
-        List<Run> runs = season.runs();
-        for (int i = runs.size() - 1; i >= 0; i--) {
-            Run run = runs.get(i);
-            if (run.source() == Run.Source.TWIN && run.basis().table().id().equals(table)) {
-                return Optional.of(run.basis());
-            }
-        }
-        return Optional.empty();
+        return newest.get().or(table::keptRun);
     }
 
     /** The odds of the latest many runs. */
@@ -242,7 +212,7 @@ public final class DriveModel extends StationModel {
 
     /** One run with the setup as it is; each has noise of its own. */
     public void run() {
-        laid.get().ifPresent(on -> {
+        table.laid().get().ifPresent(on -> {
             Basis basis = basisOn(on);
             Start start = Start.noisy(0, nextSeed++);
             Optional<SensorFault> failed = fault.get();
@@ -264,19 +234,9 @@ public final class DriveModel extends StationModel {
         fault.set(sensor);
     }
 
-    /** No sensor fails, and each that the program reads in every way. */
-    public List<SensorState> sensorStates() {
-        Setup setup = season.setupOrGuess();
-        List<SensorState> all = new ArrayList<>(List.of(SensorState.ALL_WORK));
-        Stream.concat(setup.lawSensors().stream(), setup.outerSensors().stream())
-                .flatMap(s -> Arrays.stream(SensorFault.Kind.values()).map(kind -> new SensorFault(s.name(), kind)))
-                .forEach(f -> all.add(new SensorState(Optional.of(f))));
-        return List.copyOf(all);
-    }
-
     /** Many runs, which differ as runs of a table evening do. */
     public void runMany() {
-        laid.get().ifPresent(on -> many.run(basisOn(on), on.ground(), fault.get()));
+        table.laid().get().ifPresent(on -> many.run(basisOn(on), on.ground(), fault.get()));
     }
 
     /** Of which the odds are told. */
@@ -313,7 +273,7 @@ public final class DriveModel extends StationModel {
     }
 
     private void judge() {
-        if (laid.get().isEmpty()) {
+        if (table.laid().get().isEmpty()) {
             say(Verdict.open(
                     "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course."));
             return;
@@ -324,9 +284,9 @@ public final class DriveModel extends StationModel {
             case TWO -> two.verdict().ifPresent(this::say);
             case LOG -> say(log.verdict());
             case NOTHING ->
-                say(Verdict.open(
-                        "Press Space: the twin drives the " + laid.get().get().name()
-                                + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
+                say(Verdict.open("Press Space: the twin drives the "
+                        + table.laid().get().get().name() + " once with the gains as set. M drives it " + many.count()
+                        + " times for the odds."));
         }
     }
 

@@ -104,7 +104,8 @@ public final class DriveView {
                     SensorState::words,
                     state -> model.fail(state.failed()));
             Runnable offer = () -> fault.offer(
-                    model.sensorStates(), new SensorState(model.faultProperty().get()));
+                    SensorState.of(model.setupNowProperty().get()),
+                    new SensorState(model.faultProperty().get()));
             model.faultProperty().addListener(o -> offer.run());
             model.setupNowProperty().addListener(o -> offer.run());
             offer.run();

@@ -79,7 +79,7 @@ public final class CardModel {
                 .get()
                 .map(taken -> new Written(
                         taken,
-                        season.whose(),
+                        season.club().whose(season.tableNow().name()),
                         HandoverWords.day(now.at()),
                         handover.last(),
                         Stale.of(

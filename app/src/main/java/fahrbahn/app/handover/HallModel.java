@@ -26,7 +26,6 @@ import fahrbahn.core.table.Ground;
 import fahrbahn.core.trials.PartOf;
 import fahrbahn.core.trials.Run;
 import fahrbahn.core.tuning.CapturedTurnMarks;
-import fahrbahn.core.tuning.UsualTurnMarks;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
 import fahrbahn.store.document.Kinds;
@@ -57,6 +56,7 @@ public final class HallModel {
     private final MeasureModel measure;
     private final LevelsModel levels;
     private final QuickLog log;
+    private final HallCaptures captures;
     private final Supplier<Optional<Ground>> table;
     private final Consumer<String> tell;
     private final Derived<TwoOnOneTable> worth;
@@ -80,6 +80,7 @@ public final class HallModel {
         this.day = season.state().document(Kinds.HALL);
         this.handover = handover;
         this.measure = measure;
+        this.captures = new HallCaptures(season, measure, levels);
         this.levels = levels;
         this.log = log;
         this.table = table;
@@ -100,7 +101,7 @@ public final class HallModel {
         return day.kept().map(noted -> {
             HallDay now = noted;
             for (HallStep step : CAPTURED) {
-                now = captured(step, noted.begun()) ? now.with(step, capturedAt(step)) : now.without(step);
+                now = captures.done(step, noted.begun()) ? now.with(step, captures.at(step)) : now.without(step);
             }
             return now;
         });
@@ -162,15 +163,7 @@ public final class HallModel {
 
     /** Takes readings as this surface; its step is done as soon as they are there. */
     public void capture(HallStep step) {
-        measure.capture(surface(step));
-    }
-
-    private String surface(HallStep step) {
-        return switch (step) {
-            case LIGHT -> Capture.LIGHT;
-            case MARKS -> turnMarks().map(TurnMarks::mark).orElse(UsualTurnMarks.MARK);
-            default -> Capture.DARK;
-        };
+        measure.capture(captures.surface(step));
     }
 
     private Optional<TurnMarks> turnMarks() {
@@ -231,35 +224,6 @@ public final class HallModel {
                 : !done.contains(HallStep.REAL) ? HallStep.REAL : HallStep.SPARE;
     }
 
-    /** Whether a surface was captured since the minutes began. Of light and dark that are alike it is the later that is none. */
-    private boolean captured(HallStep step, Instant since) {
-        if (step == HallStep.MARKS) {
-            return season.captures().stream()
-                    .anyMatch(c -> c.surface().equals(surface(step)) && !c.at().isBefore(since));
-        }
-        return there(step, since) && (!bothThere(since) || levels.canUse() || step == firstOfBoth());
-    }
-
-    private Instant capturedAt(HallStep step) {
-        return season.captures().get(latest(step)).at();
-    }
-
-    private HallStep firstOfBoth() {
-        return latest(HallStep.LIGHT) < latest(HallStep.DARK) ? HallStep.LIGHT : HallStep.DARK;
-    }
-
-    private int latest(HallStep step) {
-        return season.captures().stream().map(Capture::surface).toList().lastIndexOf(surface(step));
-    }
-
-    private boolean there(HallStep step, Instant since) {
-        return measure.counting(surface(step)).stream().anyMatch(c -> !c.at().isBefore(since));
-    }
-
-    private boolean bothThere(Instant since) {
-        return there(HallStep.LIGHT, since) && there(HallStep.DARK, since);
-    }
-
     /** What is wrong with light and dark as they were captured here; most often the robot was not moved between. */
     Optional<Finding> alike() {
         return bothThere() && levels.judged() ? levels.refused() : Optional.empty();
@@ -271,7 +235,7 @@ public final class HallModel {
     }
 
     private boolean bothThere() {
-        return day.kept().filter(d -> bothThere(d.begun())).isPresent();
+        return day.kept().filter(d -> captures.bothThere(d.begun())).isPresent();
     }
 
     private List<Capture> here() {

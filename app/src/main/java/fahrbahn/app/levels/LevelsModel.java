@@ -17,29 +17,22 @@ import fahrbahn.core.levels.LevelChoice;
 import fahrbahn.core.levels.LevelPick;
 import fahrbahn.core.levels.LevelSchool;
 import fahrbahn.core.levels.LevelTable;
-import fahrbahn.core.levels.Levels;
 import fahrbahn.core.levels.SensorLevels;
 import fahrbahn.core.marks.MarkComparison;
+import fahrbahn.core.quality.CapturedLevels;
 import fahrbahn.core.quality.Finding;
-import fahrbahn.core.quality.Survey;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Conditions;
-import fahrbahn.core.setup.Robot;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.exchange.LevelsFile;
 import fahrbahn.words.FindingWords;
-import fahrbahn.words.Words;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -68,26 +61,10 @@ public final class LevelsModel extends StationModel {
     private final ReadOnlyObjectWrapper<Optional<LevelSchool>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Integer> inHand = new ReadOnlyObjectWrapper<>(0);
 
-    private final Derived<Found> found;
-
-    /** What levels come from. @param edge the newest capture of the edge @param typed levels of sensors */
-    private record From(
-            List<Capture> counting, Survey survey, Setup setup, Optional<Capture> edge, Map<String, Double> typed) {
-        From {
-            typed = Map.copyOf(typed);
-        }
-    }
-
-    /** Of each sensor whose level nothing forbids. @param forbids the first finding that does */
-    private record Found(List<SensorLevels> sensors, List<LevelTable> tables, Optional<Finding> forbids) {
-        static final Found NONE = new Found(List.of(), List.of(), Optional.empty());
-    }
+    private final Derived<CapturedLevels> found;
 
     /** What of the circumstances moves readings. */
     private static final Set<Aspect> LIGHT = EnumSet.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT);
-
-    /** As many as a program's target is worth. */
-    private static final int TARGET_DIGITS = 4;
 
     /** @param tableInHand whose colours its turn marks have */
     public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, State state) {
@@ -101,7 +78,7 @@ public final class LevelsModel extends StationModel {
         this.saveErrand = errands.errand("Saving the levels");
         this.tell = errands.tell();
         this.measure = measure;
-        this.found = state.deriveAtOnce("The levels", this::from, (from, job) -> found(from));
+        this.found = state.deriveAtOnce("The levels", this::from, (from, job) -> CapturedLevels.of(from));
         found.lastProperty().addListener(o -> update());
         season.setup().keptProperty().addListener(o -> tell());
         season.conditionsProperty().addListener(o -> tell());
@@ -195,8 +172,8 @@ public final class LevelsModel extends StationModel {
         return shown;
     }
 
-    private From from() {
-        return new From(
+    private CapturedLevels.From from() {
+        return new CapturedLevels.From(
                 counting(),
                 measure.survey().need(),
                 season.setupOrGuess(),
@@ -204,40 +181,8 @@ public final class LevelsModel extends StationModel {
                 typedLevels.all());
     }
 
-    /** Levels of the robot's sensors, each from its own newest captures; what was found to forbid one is told instead. */
-    private static Found found(From from) {
-        List<SensorLevels> sensors = new ArrayList<>();
-        List<LevelTable> tables = new ArrayList<>();
-        Optional<Finding> forbids = Optional.empty();
-        for (String name : from.survey().pairs().keySet()) {
-            Optional<Finding> stop = from.survey().stop(name);
-            forbids = forbids.or(() -> stop);
-            Optional<Sensor> sensor = from.setup().robot().sensors().stream()
-                    .filter(s -> stop.isEmpty() && s.name().equals(name))
-                    .findFirst();
-            Optional<SensorLevels> levels = sensor.flatMap(s -> SensorLevels.of(from.counting(), name));
-            levels.ifPresent(sensors::add);
-            levels.ifPresent(l -> tables.add(table(from, sensor.orElseThrow(), l)));
-        }
-        return new Found(sensors, tables, forbids);
-    }
-
-    private static LevelTable table(From from, Sensor sensor, SensorLevels levels) {
-        double[] edge = from.edge()
-                .filter(c -> c.sensors().contains(sensor.name()))
-                .map(c -> c.values(sensor.name()))
-                .orElse(new double[0]);
-        Double typed = from.typed().get(sensor.name());
-        return LevelTable.of(
-                levels,
-                sensor,
-                from.setup().line(),
-                edge,
-                typed == null ? OptionalDouble.empty() : OptionalDouble.of(typed));
-    }
-
-    private Found shownNow() {
-        return found.lastProperty().get().orElse(Found.NONE);
+    private CapturedLevels shownNow() {
+        return found.lastProperty().get().orElse(CapturedLevels.NONE);
     }
 
     private void update() {
@@ -272,40 +217,16 @@ public final class LevelsModel extends StationModel {
     private boolean used() {
         Setup setup = season.setupOrGuess();
         return season.changes().levelsFrom().kept().isPresent()
-                && differ(sensors).isEmpty()
-                && withTarget(setup).equals(setup);
+                && season.setup().kept().flatMap(onRobotNow()::differ).isEmpty()
+                && onRobotNow().withTarget(setup).equals(setup);
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. An input of derived values. */
     public Optional<Cause> onRobot() {
-        return differ(found.need().sensors());
-    }
-
-    private Optional<Cause> differ(List<SensorLevels> captured) {
-        Optional<Setup> setup = season.setup().kept();
-        if (setup.isEmpty()) {
-            return Optional.empty();
-        }
-        for (Sensor sensor : setup.get().robot().sensors()) {
-            Optional<SensorLevels> measured = measured(captured, sensor);
-            if (measured.isPresent() && measured.get().differsFrom(sensor)) {
-                Levels levels = measured.get().levels();
-                return Optional.of(Cause.circumstance(
-                        Aspect.CAPTURES,
-                        "sensor " + sensor.name(),
-                        surfaces(sensor.dark(), sensor.light()),
-                        surfaces(levels.dark().mean(), levels.light().mean())));
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static String surfaces(double dark, double light) {
-        return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
-    }
-
-    private static Optional<SensorLevels> measured(List<SensorLevels> captured, Sensor sensor) {
-        return captured.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
+        CapturedLevels captured = found.need();
+        LevelsOnRobot levels = new LevelsOnRobot(
+                captured.sensors(), captured.tables(), school(), chosen.get().isPresent());
+        return season.setup().kept().flatMap(levels::differ);
     }
 
     /** Writes levels, scaling and the rules for marks, as JSON or CSV by the file's ending. */
@@ -345,7 +266,7 @@ public final class LevelsModel extends StationModel {
     /** Writes dark, light, noise and, for a law in raw numbers, the level as target into the setup, as one step. */
     public void useOnRobot() {
         if (canUse()) {
-            season.changes().useLevels(this::withMeasured, counting());
+            season.changes().useLevels(onRobotNow()::on, counting());
         } else if (!tables.isEmpty()) {
             tell.accept("The newest captures are still being judged: press it again in a moment.");
         }
@@ -353,34 +274,10 @@ public final class LevelsModel extends StationModel {
 
     /** The robot with the levels of the newest captures, as {@link #useOnRobot} would put them on it. */
     public Setup measuredOnRobot() {
-        return withMeasured(season.setupOrGuess());
+        return onRobotNow().on(season.setupOrGuess());
     }
 
-    private Setup withMeasured(Setup setup) {
-        Robot robot = setup.robot();
-        for (int i = 0; i < robot.sensors().size(); i++) {
-            Sensor sensor = robot.sensors().get(i);
-            Optional<SensorLevels> measured = measured(sensors, sensor);
-            if (measured.isPresent()) {
-                robot = robot.withSensor(i, measured.get().on(sensor));
-            }
-        }
-        return withTarget(setup.withRobot(robot));
-    }
-
-    /** A lone sensor rides where its level is; in raw numbers every law compares with one. What looks slipped is put on no robot. */
-    private Setup withTarget(Setup setup) {
-        Sensor first = setup.lawSensors().get(0);
-        Optional<LevelChoice> choice = tables.stream()
-                .filter(t -> t.sensor().sensor().equals(first.name()))
-                .findFirst()
-                .filter(t -> school() != LevelSchool.TYPED || t.slip().isEmpty())
-                .map(t -> t.used(school()));
-        boolean chosenHere = chosen.get().isPresent() && setup.law().signal().tracksEdge();
-        if (choice.isEmpty() || !(setup.law().scale().isRaw() || chosenHere)) {
-            return setup;
-        }
-        double target = setup.law().scale().scaled(first, choice.get().level());
-        return setup.withLaw(setup.law().withTarget(Rounding.significant(target, TARGET_DIGITS)));
+    private LevelsOnRobot onRobotNow() {
+        return new LevelsOnRobot(sensors, tables, school(), chosen.get().isPresent());
     }
 }

@@ -1,14 +1,10 @@
 package fahrbahn.app.live;
 
 import fahrbahn.core.check.BadValueException;
-import fahrbahn.core.colour.Channel;
 import fahrbahn.core.path.Pose;
-import fahrbahn.core.readings.ColourColumns;
 import fahrbahn.core.readings.ColumnMap;
 import fahrbahn.core.readings.Reading;
-import fahrbahn.core.runlog.RunClock;
 import fahrbahn.core.setup.Robot;
-import fahrbahn.core.setup.Sensor;
 import fahrbahn.link.FileLink;
 import fahrbahn.link.Link;
 import fahrbahn.link.LinkListener;
@@ -22,18 +18,14 @@ import fahrbahn.link.bench.BenchRobot;
 import fahrbahn.link.bench.BenchTable;
 import fahrbahn.words.Refusals;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 
 /**
@@ -55,17 +47,9 @@ public final class LiveModel {
     private final Consumer<String> told;
     private final ReadOnlyObjectWrapper<LiveStatus> status = new ReadOnlyObjectWrapper<>(LiveStatus.NONE);
     private final ReadOnlyObjectWrapper<double[]> latest = new ReadOnlyObjectWrapper<>(new double[0]);
-    private final ObservableList<String> sensors = FXCollections.observableArrayList();
-    private final ObservableList<String> shownSensors = FXCollections.unmodifiableObservableList(sensors);
-    private final List<Hearer> hearers = new ArrayList<>();
+    private final LiveColumns columns = new LiveColumns();
+    private final LiveListeners listeners = new LiveListeners();
     private final LiveTrace trace = new LiveTrace();
-    private final ObservableList<String> shownColumns = FXCollections.observableArrayList();
-    private final ObservableList<String> readColumns = FXCollections.unmodifiableObservableList(shownColumns);
-    private ColumnMap map = ColumnMap.AS_NAMED;
-    private List<String> robotSensors = List.of();
-    private Map<String, Channel> channels = Map.of();
-    private List<String> columns = List.of();
-    private ColumnMap.Picker picker;
     private Inbox inbox;
     private Link link;
     private BenchRobot benchRobot;
@@ -73,12 +57,6 @@ public final class LiveModel {
     private Optional<BenchTable> table = Optional.empty();
     private Continuity continuity = new Continuity();
     private long lastReadingNs;
-
-    private final List<BiConsumer<List<String>, Reading>> loggers = new ArrayList<>();
-
-    private final List<BiConsumer<Double, RunClock.Mark>> clocks = new ArrayList<>();
-
-    private record Hearer(Consumer<Reading> reading, Consumer<String> broke) {}
 
     /** @param times of its links @param told hears, on the interface thread, when a link is lost and why */
     public LiveModel(LongSupplier nanoClock, LinkTimes times, Consumer<String> told) {
@@ -148,47 +126,26 @@ public final class LiveModel {
 
     public void disconnect() {
         if (link != null) {
-            broke("the robot was disconnected");
+            listeners.broke("the robot was disconnected");
             link.close();
             link = null;
         }
         inbox = null;
         benchRobot = null;
-        columns = List.of();
-        picker = null;
-        shownColumns.clear();
-        sensors.clear();
+        columns.clear();
         latest.set(new double[0]);
         trace.clear();
         status.set(LiveStatus.NONE);
     }
 
-    /** What each column of the stream is taken for; another map holds from the next reading on. */
-    public void map(ColumnMap newMap, Robot newRobot) {
-        List<String> newSensors = newRobot.sensors().stream().map(Sensor::name).toList();
-        if (!newMap.equals(map)
-                || !newSensors.equals(robotSensors)
-                || !newRobot.channels().equals(channels)) {
-            map = newMap;
-            robotSensors = newSensors;
-            channels = newRobot.channels();
-            columns = List.of();
-        }
-    }
-
-    /** @param logger takes every line with its columns as the robot names them, on the interface thread */
-    public void addLogger(BiConsumer<List<String>, Reading> logger) {
-        loggers.add(logger);
-    }
-
-    /** @param clock takes the robot's time of every reading, and what its program said of a run with it; on the interface thread */
-    public void addClock(BiConsumer<Double, RunClock.Mark> clock) {
-        clocks.add(clock);
+    /** Those who hear what comes. */
+    public LiveListeners listeners() {
+        return listeners;
     }
 
     /** The columns of the stream as the robot names them. */
     public ObservableList<String> columns() {
-        return readColumns;
+        return columns.shown();
     }
 
     /** Takes in what has come since the last frame. */
@@ -205,22 +162,15 @@ public final class LiveModel {
         for (Inbox.Tick tick = box.ticks.poll();
                 tick != null;
                 tick = nanoClock.getAsLong() - now < DRAIN_NS ? box.ticks.poll() : null) {
-            continuity.breakBefore(tick).ifPresent(this::broke);
-            if (!columns.equals(tick.columns())) {
-                follow(tick.columns());
+            continuity.breakBefore(tick).ifPresent(listeners::broke);
+            if (columns.follow(tick.columns())) {
+                trace.begin(columns.sensors().size());
             }
             readings++;
-            for (BiConsumer<List<String>, Reading> logger : loggers) {
-                logger.accept(tick.columns(), tick.reading());
-            }
-            for (BiConsumer<Double, RunClock.Mark> clock : clocks) {
-                clock.accept(tick.reading().tS(), tick.mark());
-            }
-            last = picker.pick(tick.reading());
+            listeners.came(tick);
+            last = columns.pick(tick.reading());
             trace.add(last, now);
-            for (Hearer hearer : hearers) {
-                hearer.reading().accept(last);
-            }
+            listeners.hear(last);
         }
         if (last != null) {
             lastReadingNs = now;
@@ -228,7 +178,7 @@ public final class LiveModel {
         }
         String away = tellNews(box, last != null);
         if (box.ticks.isEmpty()) {
-            continuity.interrupted(box.interruptions).ifPresent(this::broke);
+            continuity.interrupted(box.interruptions).ifPresent(listeners::broke);
         }
         LiveStatus.Phase phase = phase(away, readings, now);
         boolean quiet = phase == LiveStatus.Phase.SILENT || phase == LiveStatus.Phase.AWAY;
@@ -246,16 +196,8 @@ public final class LiveModel {
             String why = box.lost;
             disconnect();
             told.accept(why);
-            broke("the link is lost");
+            listeners.broke("the link is lost");
         }
-    }
-
-    private void follow(List<String> newColumns) {
-        columns = newColumns;
-        shownColumns.setAll(newColumns);
-        picker = map.picker(newColumns, robotSensors, channels);
-        sensors.setAll(picker.sensors());
-        trace.begin(picker.sensors().size());
     }
 
     /**
@@ -290,19 +232,6 @@ public final class LiveModel {
         return now - lastReadingNs > SILENT_NS ? LiveStatus.Phase.SILENT : LiveStatus.Phase.LIVE;
     }
 
-    private void broke(String why) {
-        hearers.forEach(h -> h.broke().accept(why));
-    }
-
-    /**
-     * Hears every reading from now on, on the interface thread.
-     *
-     * @param broke told why readings before and after do not belong together: the link broke, the robot started again or sends other columns
-     */
-    public void addHearer(Consumer<Reading> reading, Consumer<String> broke) {
-        hearers.add(new Hearer(reading, broke));
-    }
-
     public ReadOnlyObjectProperty<LiveStatus> statusProperty() {
         return status.getReadOnlyProperty();
     }
@@ -313,13 +242,17 @@ public final class LiveModel {
     }
 
     public ObservableList<String> sensors() {
-        return shownSensors;
+        return columns.sensors();
+    }
+
+    /** What each column of the stream is taken for; another map holds from the next reading on. */
+    public void map(ColumnMap map, Robot robot) {
+        columns.map(map, robot);
     }
 
     /** The places of those of the sensors that are no channels of another. */
     public List<Integer> lines() {
-        List<String> lines = ColourColumns.withoutChannels(sensors);
-        return lines.stream().map(sensors::indexOf).toList();
+        return columns.lines();
     }
 
     /** The last seconds of every sensor. */

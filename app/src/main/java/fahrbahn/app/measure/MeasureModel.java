@@ -56,7 +56,7 @@ public final class MeasureModel extends StationModel {
         this.asking = new Asking(season, live, told);
         this.typist = new Typist(season, clock);
         this.circumstances = new Circumstances(season, live);
-        live.addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
+        live.listeners().addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
         season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
                 endedBy("another robot is in hand");

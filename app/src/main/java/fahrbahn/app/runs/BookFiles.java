@@ -112,7 +112,7 @@ public final class BookFiles {
     /** A page or more about the robot in hand: what changed, what it brought, how sure. */
     public void report(Path file) {
         String robot = season.setupOrGuess().robot().name();
-        String whose = season.whose();
+        String whose = season.club().whose(season.tableNow().name());
         List<Run> runs = List.copyOf(season.runs());
         save.run(
                 job -> {

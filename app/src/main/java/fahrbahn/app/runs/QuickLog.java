@@ -73,7 +73,7 @@ public final class QuickLog {
         this.watch = watch;
         this.photoErrand = errands.errand("The photograph");
         watch.count(Stopwatch.Counting.LAPS);
-        live.addClock((tS, mark) -> {
+        live.listeners().addClock((tS, mark) -> {
             boolean before = clock.running();
             timed(clock.hear(tS, mark));
             if (clock.running() && !before && mark == RunClock.Mark.START) {

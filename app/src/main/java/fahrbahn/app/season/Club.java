@@ -13,6 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Teams with their robots, tables, venues: taking one of each in hand, and every change to the list. */
 public final class Club {
@@ -57,6 +59,13 @@ public final class Club {
         Map<String, String> names = new LinkedHashMap<>();
         entries(sort).forEach(entry -> names.put(entry.id(), entry.name()));
         return names;
+    }
+
+    /** Team and venue of the robot in hand with its table, as far as they are known. */
+    public String whose(String table) {
+        return Stream.of(inHand(Sort.ROBOT).team(), table, inHand(Sort.VENUE).name())
+                .filter(word -> !word.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     /** What a venue is called. */

@@ -34,8 +34,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ObservableList;
@@ -177,18 +175,6 @@ public final class Season {
         return setup.kept()
                 .map(s -> conditions().withSensorHeightMm(s.robot().chassis().sensorHeightMm()))
                 .orElseGet(this::conditions);
-    }
-
-    /** Team, table and venue in hand, as far as they are known. */
-    public String whose() {
-        String team = club().entries(Sort.ROBOT).stream()
-                .filter(Entry::inHand)
-                .map(Entry::team)
-                .findFirst()
-                .orElse("");
-        return Stream.of(team, tableNow().name(), club().venueName(hand().venue()))
-                .filter(word -> !word.isEmpty())
-                .collect(Collectors.joining(", "));
     }
 
     /** What a result of this moment rests on; how well constants are known is added by those who know. */

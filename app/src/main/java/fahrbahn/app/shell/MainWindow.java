@@ -1,31 +1,19 @@
 package fahrbahn.app.shell;
 
-import fahrbahn.app.club.ClubPage;
 import fahrbahn.app.club.ClubWords;
-import fahrbahn.app.drive.DriveView;
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
-import fahrbahn.app.gains.GainsView;
-import fahrbahn.app.handover.HandoverView;
 import fahrbahn.app.kit.Clocks;
 import fahrbahn.app.kit.Middle;
 import fahrbahn.app.kit.Nodes;
 import fahrbahn.app.kit.StationView;
-import fahrbahn.app.kit.field.Fields;
-import fahrbahn.app.levels.LevelsView;
-import fahrbahn.app.measure.MeasureView;
-import fahrbahn.app.robot.RobotView;
-import fahrbahn.app.runs.RunsView;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.start.Remembered;
 import fahrbahn.app.start.Remembered.What;
-import fahrbahn.app.table.TableView;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.AnimationTimer;
@@ -33,13 +21,8 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -57,7 +40,7 @@ public final class MainWindow extends BorderPane {
     private final Road road;
     private final LiveStrip strip;
     private final Foot foot;
-    private final Map<Station, StationView> views = new EnumMap<>(Station.class);
+    private final Benches benches;
     private final VerdictHead head;
     private final Greeting greeting;
     private final Middle bench = new Middle();
@@ -68,7 +51,7 @@ public final class MainWindow extends BorderPane {
             workshop.live().drain();
             strip.frame(nowNs);
             if (!inClub) {
-                view(here).frame().accept(nowNs);
+                benches.view(here).frame().accept(nowNs);
             }
         }
     };
@@ -76,7 +59,6 @@ public final class MainWindow extends BorderPane {
             new Timeline(new KeyFrame(Duration.minutes(1), e -> workshop().minute()));
     private final Timeline moments = new Timeline(
             new KeyFrame(Duration.seconds(FILE_WATCHED_EVERY_S), e -> workshop().watchFile()));
-    private StationView club;
     private Station here = Station.ROBOT;
     private boolean inClub;
     private Optional<StationView> keys = Optional.empty();
@@ -87,6 +69,7 @@ public final class MainWindow extends BorderPane {
         this.workshop = workshop;
         this.clocks = clocks;
         this.remembered = remembered;
+        benches = new Benches(workshop, this::rememberPage);
         greeting = new Greeting(remembered);
         head = new VerdictHead(this::follow, workshop.busyProperty());
         getStyleClass().add("main-window");
@@ -98,8 +81,8 @@ public final class MainWindow extends BorderPane {
             model.freshnessProperty().addListener(o -> refreshHead());
         }
         // Only the middle scrolls: verdict and live strip stay in the window whatever a page asks for.
-        VBox column = new VBox(head, greeting, Nodes.grow(bench), hint());
-        StackPane middle = new StackPane(column, notice());
+        VBox column = new VBox(head, greeting, Nodes.grow(bench), Messages.hint(sceneProperty()));
+        StackPane middle = new StackPane(column, Messages.notice(workshop.notices()));
         middle.setAlignment(Pos.BOTTOM_CENTER);
         middle.setMinHeight(0);
         BorderPane left = new BorderPane(road);
@@ -136,36 +119,7 @@ public final class MainWindow extends BorderPane {
                 .filter(s -> s.name().equals(left))
                 .findFirst()
                 .orElse(Station.ROBOT));
-        page.ifPresent(title -> view(here).turnTo().accept(title));
-    }
-
-    /** The bench of a station, built when somebody goes there first. */
-    private StationView view(Station station) {
-        StationView there = views.get(station);
-        if (there != null) {
-            return there;
-        }
-        StationView built = switch (station) {
-            case ROBOT -> RobotView.of(workshop.robot());
-            case TABLE -> TableView.of(workshop.table());
-            case MEASURE -> MeasureView.of(workshop.measure());
-            case LEVELS -> LevelsView.of(workshop.levels());
-            case GAINS -> GainsView.of(workshop.gains());
-            case DRIVE -> DriveView.of(workshop.drive());
-            case RUNS -> RunsView.of(workshop.runs());
-            case HANDOVER -> HandoverView.of(workshop.handover());
-        };
-        built.page().addListener(o -> rememberPage());
-        views.put(station, built);
-        return built;
-    }
-
-    /** The club's list, likewise. */
-    private StationView club() {
-        if (club == null) {
-            club = ClubPage.of(workshop.club(), () -> go(Station.ROBOT));
-        }
-        return club;
+        page.ifPresent(title -> benches.view(here).turnTo().accept(title));
     }
 
     /** Begins to take in live readings and to move pictures. */
@@ -186,7 +140,7 @@ public final class MainWindow extends BorderPane {
         inClub = true;
         keys = Optional.empty();
         road.mark(null);
-        bench.show(club().content());
+        bench.show(benches.club(() -> go(Station.ROBOT)).content());
         refreshHead();
         setFocusTraversable(true);
         requestFocus();
@@ -213,7 +167,7 @@ public final class MainWindow extends BorderPane {
         remembered.set(What.STATION, station);
         rememberPage();
         road.mark(station);
-        bench.show(view(station).content());
+        bench.show(benches.view(station).content());
         refreshHead();
         // Keys belong to the station until the coach chooses a field.
         setFocusTraversable(true);
@@ -221,7 +175,7 @@ public final class MainWindow extends BorderPane {
     }
 
     private void rememberPage() {
-        remembered.set(What.PAGE, view(here).page().get());
+        remembered.set(What.PAGE, benches.view(here).page().get());
     }
 
     private Workshop workshop() {
@@ -248,35 +202,6 @@ public final class MainWindow extends BorderPane {
             go(way.station());
         }
         way.act().run();
-    }
-
-    /** What was told last, until it is put away: over the foot of the page, so that nothing moves for it. */
-    private HBox notice() {
-        Label words = new Label();
-        words.setId("notice");
-        words.setWrapText(true);
-        words.textProperty().bind(workshop.notices().shownProperty());
-        Button away = new Button("Put away");
-        away.setId("noticeAway");
-        away.setMinWidth(Region.USE_PREF_SIZE);
-        away.setOnAction(e -> workshop.notices().over());
-        HBox notice = Nodes.row(Nodes.grow(words), away);
-        notice.setMaxHeight(Region.USE_PREF_SIZE);
-        notice.getStyleClass().add("notice");
-        notice.visibleProperty().bind(workshop.notices().shownProperty().isNotEmpty());
-        notice.managedProperty().bind(notice.visibleProperty());
-        return notice;
-    }
-
-    /** What the field with the focus is, and why a stop of the road is as it is; its place stays, so that nothing moves for it. */
-    private Label hint() {
-        Label hint = Nodes.label(" ", "hint");
-        hint.setId("hint");
-        hint.setWrapText(true);
-        sceneProperty()
-                .flatMap(Scene::focusOwnerProperty)
-                .addListener((o, before, now) -> hint.setText(Fields.what(now).orElse(" ")));
-        return hint;
     }
 
     private void toggle(What look) {
@@ -308,7 +233,7 @@ public final class MainWindow extends BorderPane {
 
     /** What the bench shows. */
     StationView shown() {
-        return keys.orElseGet(() -> inClub ? club() : view(here));
+        return keys.orElseGet(() -> inClub ? benches.club(() -> go(Station.ROBOT)) : benches.view(here));
     }
 
     /** The station that is shown; empty for the club. */

@@ -2,10 +2,8 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.club.ClubModel;
 import fahrbahn.app.drive.DriveModel;
-import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
-import fahrbahn.app.freshness.FreshnessInputs;
 import fahrbahn.app.freshness.FreshnessService;
 import fahrbahn.app.freshness.Judgement;
 import fahrbahn.app.freshness.Station;
@@ -25,14 +23,12 @@ import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
 import fahrbahn.app.state.State;
 import fahrbahn.app.table.TableModel;
-import fahrbahn.core.quality.Captured;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.link.LinkTimes;
 import fahrbahn.link.bench.BenchRig;
 import fahrbahn.words.Words;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -105,7 +101,7 @@ public final class Workshop {
         stations.put(Station.DRIVE, drive);
         stations.put(Station.RUNS, runs);
         stations.put(Station.HANDOVER, handover);
-        freshness = new FreshnessService(state, this::standing, new ShortestRepairs(this), this::stands);
+        freshness = new FreshnessService(state, new FreshnessNow(this)::at, new ShortestRepairs(this), this::stands);
         watch();
         tellWhatWasLeftOut(open.ledger().leftOut());
     }
@@ -150,30 +146,6 @@ public final class Workshop {
                     + (leftOut.size() > 1 ? ", and " + (leftOut.size() - 1) + " more" : "")
                     + ". It is in the file as it was.");
         }
-    }
-
-    private FreshnessInputs standing(Instant minute) {
-        boolean typed = season.setup().kept().isPresent();
-        return new FreshnessInputs(
-                season.basisNow().withKnown(robot.known()).withAt(minute),
-                new FreshnessInputs.OfRobot(
-                        typed,
-                        List.copyOf(season.facts().values()),
-                        robot.constants().need()),
-                new FreshnessInputs.OfTable(
-                        table.problem(),
-                        season.course().kept().isPresent()
-                                || season.mat().kept().isPresent(),
-                        table.tightestRadiusMm()),
-                Captured.of(season.captures(), typed ? season.sensorNames() : List.of()),
-                new FreshnessInputs.OfLevels(season.changes().levelsFrom().kept(), levels.onRobot()),
-                season.changes().gainsFor().kept(),
-                new FreshnessInputs.Driven(
-                        drive.basis(),
-                        drive.laidProperty().get().map(Laid::print).orElseGet(season::tableNow)),
-                new FreshnessInputs.Handed(handover.handedOver(), handover.toType()),
-                season.runsNow(),
-                season.club().names());
     }
 
     private void stands(Judgement found) {

@@ -8,6 +8,7 @@ import fahrbahn.store.season.Backups;
 import fahrbahn.store.season.DamagedSeasonException;
 import fahrbahn.store.season.Salvage;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import fahrbahn.words.CauseWords;
 import fahrbahn.words.Words;
 import java.nio.file.Files;
@@ -77,7 +78,7 @@ public final class Opener {
     }
 
     public Result begin(String name) throws BadFileException {
-        return open(() -> SeasonFile.create(home.named(name), clock), Manner.BEGUN, "");
+        return open(() -> SeasonFiles.create(home.named(name), clock), Manner.BEGUN, "");
     }
 
     /** @param fresh as on its first day; refused while it is open elsewhere */

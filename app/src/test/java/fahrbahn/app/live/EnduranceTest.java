@@ -27,7 +27,7 @@ class EnduranceTest extends Repeated {
         long lines = times(120_000, 3_600_000);
         LiveModel live = new LiveModel(System::nanoTime, new LinkTimes(() -> 0, 1), words -> {});
         AtomicLong heard = new AtomicLong();
-        live.addHearer(reading -> heard.incrementAndGet(), why -> {});
+        live.listeners().addHearer(reading -> heard.incrementAndGet(), why -> {});
         long early = 0;
         AtomicLong sent = new AtomicLong();
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.InShop;
 import fahrbahn.app.drive.DriveModel;
+import fahrbahn.app.drive.run.SensorState;
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.robot.RobotInsight;
@@ -235,7 +236,7 @@ class StationModelsTest extends InShop {
                 .filter(c -> c.name().contains("sprint"))
                 .findFirst()
                 .orElse(drive.courses().get(drive.courses().size() - 1)));
-        assertThat(drive.sensorStates()).hasSize(1 + 3 * setup().lawSensors().size());
+        assertThat(SensorState.of(setup())).hasSize(1 + 3 * setup().lawSensors().size());
         drive.fail(Optional.of(new SensorFault(setup().lawSensors().get(0).name(), SensorFault.Kind.STUCK_ON_LINE)));
         drive.run();
         assertThat(drive.driveProperty().get().orElseThrow().result().completed())

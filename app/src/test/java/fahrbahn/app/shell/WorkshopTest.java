@@ -12,6 +12,7 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.core.readings.Capture;
 import fahrbahn.core.readings.Reading;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import fahrbahn.words.Words;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -104,7 +105,7 @@ class WorkshopTest extends InShop {
     @Test
     void stoppedWorkIsNeverShown() throws Exception {
         List<Runnable> waiting = new ArrayList<>();
-        SeasonFile file = SeasonFile.create(folder.resolve("t.fahrbahn"), clock);
+        SeasonFile file = SeasonFiles.create(folder.resolve("t.fahrbahn"), clock);
         Workshop slow = new Workshop(
                 OpenSeason.read(file, Runnable::run, Runnable::run),
                 waiting::add,

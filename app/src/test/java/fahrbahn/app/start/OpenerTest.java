@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fahrbahn.core.InMemory;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.season.Backups;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -46,7 +46,7 @@ class OpenerTest {
     @Test
     void theDemoIsMadeAfreshOnlyWhenNobodyHasItOpen() throws Exception {
         // As one leaves it that was killed while it was made.
-        SeasonFile.create(home.demo(), CLOCK).close();
+        SeasonFiles.create(home.demo(), CLOCK).close();
         Opener.Opened demo = (Opener.Opened) opener.demo(false);
         assertThat(demo.season().ledger().owners(Kinds.SETUP))
                 .as("made anew, whole")
@@ -98,7 +98,7 @@ class OpenerTest {
     void aListOfSeasonsThatIsNoneStopsNobody() throws Exception {
         Files.write(home.folder().resolve("recent.txt"), new byte[] {(byte) 0xff, 0, 12, '\n', 0, '\n'});
         assertThat(home.recent()).isEmpty();
-        SeasonFile.create(home.season(), CLOCK).close();
+        SeasonFiles.create(home.season(), CLOCK).close();
         assertThat(home.recent()).containsExactly(home.season());
     }
 

@@ -13,7 +13,7 @@ import fahrbahn.core.season.Listing;
 import fahrbahn.store.document.Kinds;
 import fahrbahn.store.document.Put;
 import fahrbahn.store.season.Ledger;
-import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -40,7 +40,7 @@ class DerivedTest {
     @BeforeEach
     void open() throws Exception {
         season = OpenSeason.read(
-                        SeasonFile.create(folder.resolve("s"), Clock.systemUTC()), Runnable::run, Runnable::run)
+                        SeasonFiles.create(folder.resolve("s"), Clock.systemUTC()), Runnable::run, Runnable::run)
                 .ledger();
         state = new State(new Errands(worker, Runnable::run, told::add), season);
         derived = state.derive("The name", () -> robot, (name, job) -> {

@@ -16,6 +16,7 @@ import fahrbahn.store.json.Fields;
 import fahrbahn.store.season.Change;
 import fahrbahn.store.season.FileStep;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.Reader;
@@ -44,7 +45,7 @@ public final class SeasonJson {
      * @throws BadFileException when it cannot be read, or the other not written
      */
     public static void write(Path season, Path target, Clock clock) throws BadFileException {
-        try (SeasonFile file = SeasonFile.openToRead(season, clock)) {
+        try (SeasonFile file = SeasonFiles.openToRead(season, clock)) {
             List<Change> documents = file.contents().documents();
             Export.streamed(target, out -> write(documents, out));
         }
@@ -102,7 +103,7 @@ public final class SeasonJson {
             }
         });
         String label = "a season from " + json.getFileName();
-        SeasonFile.createWith(
+        SeasonFiles.createWith(
                 season, List.of(new FileStep(clock.instant(), FileStep.Cause.NOTE, label, changes)), clock);
     }
 

@@ -196,7 +196,7 @@ public final class Salvage {
             String label = text == null ? "an earlier change" : text.label();
             all.add(new FileStep(last, FileStep.Cause.NOTE, label, step.getValue()));
         }
-        SeasonFile.createWith(target, all, clock);
+        SeasonFiles.createWith(target, all, clock);
     }
 
     /**

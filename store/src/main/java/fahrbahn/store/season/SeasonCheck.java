@@ -37,7 +37,7 @@ public record SeasonCheck(
         long steps = -1;
         Salvage salvage;
         List<String> senseless = List.of();
-        try (SeasonFile season = SeasonFile.openToRead(file, clock)) {
+        try (SeasonFile season = SeasonFiles.openToRead(file, clock)) {
             SeasonFile.Contents contents = season.contents();
             if (season.lastStep() == 0) {
                 return new SeasonCheck(true, "", 0, Map.of(), List.of(), Optional.empty());

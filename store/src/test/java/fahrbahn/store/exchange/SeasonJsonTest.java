@@ -19,6 +19,7 @@ import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.season.Change;
 import fahrbahn.store.season.FileStep;
 import fahrbahn.store.season.SeasonFile;
+import fahrbahn.store.season.SeasonFiles;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -39,7 +40,7 @@ class SeasonJsonTest {
     private Path folder;
 
     private static List<Change> documents(Path season) throws Exception {
-        try (SeasonFile file = SeasonFile.openToRead(season, CLOCK)) {
+        try (SeasonFile file = SeasonFiles.openToRead(season, CLOCK)) {
             return file.contents().documents();
         }
     }
@@ -47,7 +48,7 @@ class SeasonJsonTest {
     @Test
     void everythingComesBack() throws Exception {
         Path season = folder.resolve("a.fahrbahn");
-        try (SeasonFile file = SeasonFile.create(season, CLOCK)) {
+        try (SeasonFile file = SeasonFiles.create(season, CLOCK)) {
             file.write(new FileStep(
                     Instant.EPOCH,
                     FileStep.Cause.EDIT,
@@ -89,7 +90,7 @@ class SeasonJsonTest {
         List<Change> changes = IntStream.range(0, 14)
                 .mapToObj(i -> Change.put("photo", "", "p" + i, photo))
                 .toList();
-        try (SeasonFile file = SeasonFile.create(season, CLOCK)) {
+        try (SeasonFile file = SeasonFiles.create(season, CLOCK)) {
             file.write(new FileStep(Instant.EPOCH, FileStep.Cause.EDIT, "photographs", changes));
         }
         Path json = folder.resolve("large.json");

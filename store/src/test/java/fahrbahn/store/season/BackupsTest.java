@@ -30,7 +30,7 @@ class BackupsTest {
     }
 
     private void change(Path file, String body) throws Exception {
-        try (SeasonFile season = SeasonFile.openOrCreate(file, clock)) {
+        try (SeasonFile season = SeasonFiles.openOrCreate(file, clock)) {
             season.write(Seasons.edit("a change", Change.put("run", "r", "x", body)));
         }
     }
@@ -44,7 +44,7 @@ class BackupsTest {
     @Test
     void aCopyIsMadeWhenSomethingHasChangedAndNotElse() throws Exception {
         Backups backups = backups(1 << 30);
-        SeasonFile.create(season(), clock).close();
+        SeasonFiles.create(season(), clock).close();
         back(backups, season());
         assertThat(backups.of(season())).as("nothing in it yet").isEmpty();
         change(season(), "1");

@@ -52,7 +52,7 @@ class KillTest extends Repeated {
         public static void main(String[] arguments) throws Exception {
             Path folder = Path.of(arguments[0]);
             said = folder.resolve(SAID);
-            SeasonFile.create(folder.resolve("warm " + ProcessHandle.current().pid()), Clock.systemUTC())
+            SeasonFiles.create(folder.resolve("warm " + ProcessHandle.current().pid()), Clock.systemUTC())
                     .close();
             say("ready");
             if (arguments.length == 1) {
@@ -77,7 +77,7 @@ class KillTest extends Repeated {
         }
 
         private static void write(Path file, String name) throws Exception {
-            try (SeasonFile open = SeasonFile.openOrCreate(file, Clock.systemUTC())) {
+            try (SeasonFile open = SeasonFiles.openOrCreate(file, Clock.systemUTC())) {
                 for (int i = 0; i < 4; i++) {
                     int step = open.lastStep() + 1;
                     open.write(Seasons.edit(

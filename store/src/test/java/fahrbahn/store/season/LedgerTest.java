@@ -47,7 +47,7 @@ class LedgerTest {
     /** @param slow the writer works only when told */
     private Ledger open(boolean slow) throws Exception {
         return Ledger.open(
-                SeasonFile.openOrCreate(file, CLOCK),
+                SeasonFiles.openOrCreate(file, CLOCK),
                 new Scribe.Desk(
                         slow ? waiting::add : Runnable::run, Runnable::run, (n, why) -> saving.add(n + " " + why)));
     }

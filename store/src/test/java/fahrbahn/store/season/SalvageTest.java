@@ -242,7 +242,7 @@ class SalvageTest extends Repeated {
         SeasonCheck check = SeasonCheck.of(killed, clock);
         assertThat(check.sound()).as(check.problem()).isTrue();
         assertThat(check.changes()).isEqualTo(2 * DOCUMENTS);
-        try (SeasonFile read = SeasonFile.openToRead(killed, clock);
+        try (SeasonFile read = SeasonFiles.openToRead(killed, clock);
                 SeasonFile sound = SeasonFile.open(file, clock)) {
             assertThat(read.contents()).isEqualTo(sound.contents());
         }
@@ -330,7 +330,7 @@ class SalvageTest extends Repeated {
         Path file = folder.resolve("pointed.fahrbahn");
         Setting setting = Shared.setting(Setups.pair());
         String body = SetupJson.write(setting.setup());
-        try (SeasonFile season = SeasonFile.openOrCreate(file, clock)) {
+        try (SeasonFile season = SeasonFiles.openOrCreate(file, clock)) {
             season.write(Seasons.edit("a robot", Change.put("setup", "r1", Kind.ONLY, body)));
             season.write(Seasons.edit("another state", Change.put("setup", "r1", Kind.ONLY, "{}")));
             season.write(Seasons.edit("a setting", Change.put("setting", "", setting.id(), body)));
@@ -370,7 +370,7 @@ class SalvageTest extends Repeated {
         FileStep good = new FileStep(
                 clock.instant(), FileStep.Cause.NOTE, "a step", List.of(Change.put("note", "robot1", "n1", "{}")));
         FileStep worse = new FileStep(clock.instant(), FileStep.Cause.NOTE, null, List.of());
-        assertThatThrownBy(() -> SeasonFile.createWith(target, List.of(good, worse), clock))
+        assertThatThrownBy(() -> SeasonFiles.createWith(target, List.of(good, worse), clock))
                 .isInstanceOf(Exception.class);
         assertThat(target).doesNotExist();
         assertThat(folder).isEmptyDirectory();

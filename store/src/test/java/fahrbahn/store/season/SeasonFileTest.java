@@ -43,7 +43,7 @@ class SeasonFileTest {
     void everyChangeIsThereAfterReopening() throws Exception {
         Change last = Change.put("run", "r", "b", "{\"n\":3}");
         Change other = Change.put("run", "s", "b", "{\"n\":2}");
-        try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
+        try (SeasonFile season = SeasonFiles.create(file, CLOCK)) {
             season.write(edit(Change.put("run", "r", "b", "{\"n\":1}"), other));
             season.write(edit(last));
         }
@@ -61,7 +61,7 @@ class SeasonFileTest {
 
     @Test
     void stepsThatCanBeUndoneAndRedoneAreToldWithWhatTheyPutInPlace() throws Exception {
-        try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
+        try (SeasonFile season = SeasonFiles.create(file, CLOCK)) {
             season.write(edit(Change.put("k", "", "x", "1")));
             season.write(edit(Change.put("k", "", "x", "2"), Change.put("k", "", "y", "1")));
             season.write(step(FileStep.Cause.NOTE, Change.put("hand", "", "h", "9")));
@@ -83,7 +83,7 @@ class SeasonFileTest {
 
     @Test
     void aStepIsWrittenWholeOrNotAtAll() throws Exception {
-        try (SeasonFile season = SeasonFile.create(file, CLOCK)) {
+        try (SeasonFile season = SeasonFiles.create(file, CLOCK)) {
             Change broken = new Change("k", null, "x", Optional.of("1")); // the table wants an owner
             assertThatThrownBy(() -> season.write(edit(Change.put("k", "", "a", "1"), broken)))
                     .isInstanceOf(BadFileException.class)
@@ -115,7 +115,7 @@ class SeasonFileTest {
 
     @Test
     void aSecondWindowIsToldAtOnce() throws Exception {
-        try (SeasonFile first = SeasonFile.create(file, CLOCK)) {
+        try (SeasonFile first = SeasonFiles.create(file, CLOCK)) {
             assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).hasMessageContaining("open in another window");
             first.write(edit(Change.put("k", "", "x", "1")));
             assertThat(first.contents().documents()).hasSize(1);
@@ -124,7 +124,7 @@ class SeasonFileTest {
 
     @Test
     void aLaterVersionIsLeftToTheLaterProgram() throws Exception {
-        SeasonFile.create(file, CLOCK).close();
+        SeasonFiles.create(file, CLOCK).close();
         try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
             connection.createStatement().execute("PRAGMA user_version = 99");
         }
@@ -145,7 +145,7 @@ class SeasonFileTest {
                 "DROP TABLE step; CREATE TABLE step (number INTEGER PRIMARY KEY)"
             })
     void whatNoSeasonHasIsRefusedAndNeverRun(String sql) throws Exception {
-        SeasonFile.create(file, CLOCK).close();
+        SeasonFiles.create(file, CLOCK).close();
         try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file);
                 var statement = connection.createStatement()) {
             for (String one : sql.replace("END", "END\u0000").split(sql.contains("TRIGGER") ? "\u0000" : ";")) {
@@ -155,7 +155,7 @@ class SeasonFileTest {
             }
         }
         assertThatThrownBy(() -> SeasonFile.open(file, CLOCK)).isInstanceOf(DamagedSeasonException.class);
-        assertThatThrownBy(() -> SeasonFile.openToRead(file, CLOCK)).isInstanceOf(DamagedSeasonException.class);
+        assertThatThrownBy(() -> SeasonFiles.openToRead(file, CLOCK)).isInstanceOf(DamagedSeasonException.class);
         assertThatThrownBy(() -> SeasonCheck.of(file, CLOCK)).isInstanceOf(BadFileException.class);
     }
 
@@ -164,7 +164,7 @@ class SeasonFileTest {
     void aClockThatIsSetBackMovesNothingInTheSeason() throws Exception {
         Path file = folder.resolve("clock.fahrbahn");
         Seasons.HandClock computer = new Seasons.HandClock();
-        try (SeasonFile season = SeasonFile.openOrCreate(file, computer)) {
+        try (SeasonFile season = SeasonFiles.openOrCreate(file, computer)) {
             season.write(Seasons.edit("a change", Change.put("note", "", "x", "1"))); // in the morning
             assertThat(season.aheadOfTheComputer()).isZero();
         }

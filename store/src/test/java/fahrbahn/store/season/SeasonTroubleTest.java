@@ -46,11 +46,11 @@ class SeasonTroubleTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void aFileTakenAwayOrReplacedIsNoticedAndTheSeasonGoesOnElsewhere(boolean replaced) throws Exception {
-        Ledger ledger = open(SeasonFile.create(file(), clock));
+        Ledger ledger = open(SeasonFiles.create(file(), clock));
         ledger.change("one", List.of(team("a")));
         Files.delete(file());
         if (replaced) {
-            SeasonFile.create(file(), clock).close();
+            SeasonFiles.create(file(), clock).close();
         }
         ledger.retry();
         assertThat(last()).as("on the timer").startsWith("0 ").contains(replaced ? "replaced" : "removed");
@@ -78,7 +78,7 @@ class SeasonTroubleTest {
 
     @Test
     void aFullDiskIsSaidCountedAndMendedByRoom() throws Exception {
-        SeasonFile season = SeasonFile.create(file(), clock);
+        SeasonFile season = SeasonFiles.create(file(), clock);
         season.limitPages((int) (Files.size(file()) / 4096));
         Ledger ledger = open(season);
         int made = 0;
@@ -116,7 +116,7 @@ class SeasonTroubleTest {
 
     @Test
     void aCopyThatCannotBeMadeLeavesEverythingAsItWas() throws Exception {
-        Ledger ledger = open(SeasonFile.create(file(), clock));
+        Ledger ledger = open(SeasonFiles.create(file(), clock));
         ledger.change("one", List.of(team("a")));
         AtomicReference<Optional<String>> failure = new AtomicReference<>();
         ledger.moveTo(folder.resolve("no such folder/x.fahrbahn"), failure::set);
@@ -130,16 +130,16 @@ class SeasonTroubleTest {
     void anEmptyFileCountsAsNone() throws Exception {
         Files.createFile(file());
         assertThatThrownBy(() -> SeasonFile.open(file(), clock)).hasMessageContaining("no such season");
-        SeasonFile.create(file(), clock).close();
+        SeasonFiles.create(file(), clock).close();
         SeasonFile.open(file(), clock).close();
-        assertThatThrownBy(() -> SeasonFile.create(file(), clock)).hasMessageContaining("such a file already");
+        assertThatThrownBy(() -> SeasonFiles.create(file(), clock)).hasMessageContaining("such a file already");
     }
 
     @Test
     void whatAKilledProgramLeftIsTakenAwayAndASecondOpeningLeavesNothing() throws Exception {
         Files.writeString(folder.resolve("s.fahrbahn.999999999.part"), "half");
         Files.writeString(folder.resolve("s.fahrbahn.mine.part"), "no program's");
-        try (SeasonFile first = SeasonFile.create(file(), clock)) {
+        try (SeasonFile first = SeasonFiles.create(file(), clock)) {
             for (int i = 0; i < 5; i++) {
                 assertThatThrownBy(() -> SeasonFile.open(file(), clock)).hasMessageContaining("another window");
             }
@@ -155,7 +155,7 @@ class SeasonTroubleTest {
     @ValueSource(strings = {"a?b", "50%41 #1", "x;y z", "file:memory", "mode=memory?", "Zürich & 'co'", "%", "-"})
     void anyNameIsAName(String name) throws Exception {
         Path file = folder.resolve(name + ".fahrbahn");
-        SeasonFile.create(file, clock).close();
+        SeasonFiles.create(file, clock).close();
         try (SeasonFile season = SeasonFile.open(file, clock)) {
             season.write(Seasons.edit("x", Change.put("k", "", "x", "1")));
             season.copyTo(folder.resolve("copy of " + name + ".fahrbahn"));

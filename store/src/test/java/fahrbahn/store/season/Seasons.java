@@ -21,7 +21,7 @@ public final class Seasons {
 
     /** So many documents of different length, each changed twice, in steps of five. */
     public static void fill(Path file, int documents, Clock clock) throws BadFileException {
-        try (SeasonFile season = SeasonFile.openOrCreate(file, clock)) {
+        try (SeasonFile season = SeasonFiles.openOrCreate(file, clock)) {
             for (int state = 1; state <= 2; state++) {
                 for (int from = 0; from < documents; from += 5) {
                     List<Change> changes = new ArrayList<>();

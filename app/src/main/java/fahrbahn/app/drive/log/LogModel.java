@@ -94,7 +94,7 @@ public final class LogModel {
                 breakOff();
             }
         });
-        live.addLogger(this::take);
+        live.listeners().addLogger(this::take);
     }
 
     public Derived<Shown> shown() {

@@ -47,13 +47,13 @@ public enum BenchCard {
             fit.sagShare().ifPresent(sag -> found.put(Constant.SAG, sag));
             found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
             double mismatch = fit.mismatchShare().map(Measured::value).orElse(Double.NaN);
-            String straight = fit.mismatchShare().map(BenchCard::straight).orElse("");
-            String words = "At full command " + with(fit.freeSpeedMmPerS()) + " mm/s"
+            String straight = fit.mismatchShare().map(BenchWords::straight).orElse("");
+            String words = "At full command " + BenchWords.with(fit.freeSpeedMmPerS()) + " mm/s"
                     + (line
                             ? ", standing still up to "
                                     + Words.number(fit.deadZoneCommand().value(), 2) + " ("
                                     + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
-                                    + ")." + sags(fit)
+                                    + ")." + BenchWords.sags(fit)
                             : ". One command only: roll at another too, and the dead zone comes with it.")
                     + (fit.crookedShare() > CROOKED
                             ? " Speeds stray up to " + Words.percent(fit.crookedShare()) + " from that curve."
@@ -80,8 +80,8 @@ public enum BenchCard {
             double base = setup.law().baseCommand();
             return new Result(
                     found,
-                    "It starts above " + with(fit.breakawayCommand()) + " and rolls on down to "
-                            + with(fit.holdingCommand()) + "."
+                    "It starts above " + BenchWords.with(fit.breakawayCommand()) + " and rolls on down to "
+                            + BenchWords.with(fit.holdingCommand()) + "."
                             + (base < EASILY * fit.breakawayCommand().value()
                                     ? " Its base command of " + Words.number(base)
                                             + " is near that: in bends its inner wheel stands still."
@@ -120,7 +120,7 @@ public enum BenchCard {
                     new Measured(speed, speedShare * speed, 1));
             return new Result(
                     Map.of(Constant.TRACK_WIDTH, width),
-                    "It turns as if its wheels were " + with(width) + " mm apart; the ruler says "
+                    "It turns as if its wheels were " + BenchWords.with(width) + " mm apart; the ruler says "
                             + Words.millimetres(drive.trackWidthMm()) + "."
                             + (width.value() > SCRUBS * drive.trackWidthMm() ? " Its tracks or tyres scrub." : ""),
                     Double.NaN);
@@ -139,7 +139,8 @@ public enum BenchCard {
                     .map(r -> new LoopCount.Count(r.get(0), r.get(1)))
                     .toList());
             Measured millis = period.through(s -> 1000 * s);
-            return new Result(Map.of(Constant.LOOP_TIME, period), "A loop takes " + with(millis) + " ms.", Double.NaN);
+            return new Result(
+                    Map.of(Constant.LOOP_TIME, period), "A loop takes " + BenchWords.with(millis) + " ms.", Double.NaN);
         }
     },
     WIGGLES(
@@ -159,8 +160,9 @@ public enum BenchCard {
                     LoopModel.of(setup));
             return new Result(
                     Map.of(Constant.LAG, timing.lagS()),
-                    "One wiggle takes " + with(timing.periodS().through(s -> 1000 * s)) + " ms, so the wheels lag "
-                            + with(timing.lagS().through(s -> 1000 * s)) + " ms.",
+                    "One wiggle takes " + BenchWords.with(timing.periodS().through(s -> 1000 * s))
+                            + " ms, so the wheels lag "
+                            + BenchWords.with(timing.lagS().through(s -> 1000 * s)) + " ms.",
                     Double.NaN);
         }
     },
@@ -228,14 +230,6 @@ public enum BenchCard {
         this.fields = fields;
     }
 
-    /** Whether it rolls straight, as a sentence after another. */
-    private static String straight(Measured mismatchShare) {
-        return Math.abs(mismatchShare.value()) <= mismatchShare.plusMinus()
-                ? " It rolls straight as far as the ruler can tell."
-                : " It veers: the " + (mismatchShare.value() > 0 ? "right" : "left") + " wheel is "
-                        + Words.percent(Math.abs(mismatchShare.value())) + " faster.";
-    }
-
     public String title() {
         return title;
     }
@@ -269,42 +263,12 @@ public enum BenchCard {
         return field(Filled.BY_TIME).isPresent();
     }
 
-    /** What one row of numbers says, in words. */
-    public String words(List<Double> row) {
-        StringBuilder words = new StringBuilder();
-        for (int k = 0; k < row.size(); k++) {
-            String named = k < fields.size() ? fields.get(k).words() + ' ' : "";
-            String number = Double.isNaN(row.get(k)) ? "not measured" : Words.exact(row.get(k));
-            words.append(k == 0 ? "" : ",  ").append(named).append(number);
-        }
-        return words.toString();
-    }
-
     /**
      * @param rows at least one, a number for each field; one for each sensor where a field takes several
      * @param speedShare standard error of the robot's speed as a share
      * @throws BadValueException when the entries cannot be
      */
     abstract Result work(List<List<Double>> rows, Setup setup, double speedShare);
-
-    private static String sags(RollFit fit) {
-        if (fit.sagShare().isEmpty()) {
-            return fit.perCommand().size() == 2
-                    ? " Whether speed sags at large commands two commands cannot tell: a third does."
-                    : " Whether speed sags at large commands they do not tell: roll at commands further apart, full among them.";
-        }
-        Measured sag = fit.sagShare().get();
-        boolean straight = Math.abs(sag.value()) <= sag.plusMinus();
-        return " Sag " + with(sag.through(share -> 100 * share)) + " %: "
-                + (straight
-                        ? "straight, as far as these rolls can tell."
-                        : "at full command a little more gains so much " + (sag.value() > 0 ? "less" : "more")
-                                + " than in the mean.");
-    }
-
-    private static String with(Measured measured) {
-        return Words.number(measured.value()) + " \u00b1 " + Words.number(measured.plusMinus(), 2);
-    }
 
     /** The card that measures a constant. */
     public static BenchCard measuring(Constant constant) {

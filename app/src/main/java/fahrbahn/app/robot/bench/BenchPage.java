@@ -238,7 +238,7 @@ public final class BenchPage {
             Button away = new Button("Remove");
             away.getStyleClass().add("small");
             away.setOnAction(e -> model.remove(shown, index));
-            rows.getChildren().add(Nodes.row(new Label((i + 1) + ".  " + shown.words(entries.get(i))), away));
+            rows.getChildren().add(Nodes.row(new Label((i + 1) + ".  " + BenchWords.row(shown, entries.get(i))), away));
         }
         boolean practising = model.practice().on(shown);
         if (shown == BenchCard.SLIDE && entries.isEmpty() && !practising) {
