@@ -78,11 +78,17 @@ final class CardLayout {
     }
 
     private void head() {
-        double size = fitting(card.robot(), width, NAME * times);
+        double size = fitting(card.heading().robot(), width, NAME * times);
         y += 0.75 * LEADING * size;
-        pen.text(INK, card.robot(), EDGE, y, Anchor.LEFT, size);
+        pen.text(INK, card.heading().robot(), EDGE, y, Anchor.LEFT, size);
         y += DESCENT * size;
-        words(card.whose() + (card.whose().isEmpty() ? "" : ", ") + card.when(), EDGE, width, SMALL * times);
+        words(
+                card.heading().whose()
+                        + (card.heading().whose().isEmpty() ? "" : ", ")
+                        + card.heading().when(),
+                EDGE,
+                width,
+                SMALL * times);
         y += 4 * times;
         pen.line(FRAME, EDGE, y, EDGE + width, y);
         y += 2 * times;
@@ -129,11 +135,11 @@ final class CardLayout {
 
     /** A line each, in columns from top to bottom: there are many, and they are typed seldom. */
     private void marks() {
-        List<PitCard.Number> all = card.marks();
+        List<PitCard.Number> all = card.marks().numbers();
         if (all.isEmpty()) {
             return;
         }
-        title("Coloured marks: type these too; " + card.colours());
+        title("Coloured marks: type these too; " + card.marks().colours());
         double gap = 14;
         double cell = (width - (MARK_COLUMNS - 1) * gap) / MARK_COLUMNS;
         int rows = (all.size() + MARK_COLUMNS - 1) / MARK_COLUMNS;

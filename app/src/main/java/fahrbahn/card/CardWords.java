@@ -54,16 +54,15 @@ public final class CardWords {
                         h -> h.since(taken).stream().map(HandOver.Change::name).collect(Collectors.toSet()))
                 .orElse(Set.of());
         return new PitCard(
-                setup.robot().name(),
-                whose,
-                when,
+                new PitCard.Heading(setup.robot().name(), whose, when),
                 numbers(taken, changed, true),
-                numbers(taken, changed, false),
-                setup.law()
-                        .options()
-                        .turnMarks()
-                        .map(marks -> colours(marks.colours()))
-                        .orElse(""),
+                new PitCard.Marks(
+                        numbers(taken, changed, false),
+                        setup.law()
+                                .options()
+                                .turnMarks()
+                                .map(marks -> colours(marks.colours()))
+                                .orElse("")),
                 taken.grain() == Grain.ANY ? "" : "rounded to " + taken.grain().words(),
                 "BASE is " + Words.number(setup.speedMmPerS()) + " mm/s on the table",
                 SignWords.turns(setup).stream()

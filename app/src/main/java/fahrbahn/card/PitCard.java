@@ -7,12 +7,9 @@ import java.util.stream.Stream;
 /**
  * All that stands on the page that a crew takes to the table.
  *
- * @param robot its name
- * @param whose team, table and venue, as far as they are known
- * @param when the card was made
+ * @param heading what it is of
  * @param numbers to be typed into the program
- * @param marks what it does about coloured marks, to be typed once they are captured anew; empty where it looks for none
- * @param colours which is which among them; empty without marks
+ * @param marks what it does about coloured marks
  * @param taken how the program takes numbers
  * @param speed what the base command means on the table
  * @param signs which way each sensor must turn it
@@ -22,12 +19,9 @@ import java.util.stream.Stream;
  * @param lane where the set point stands; empty where the law has no such picture
  */
 public record PitCard(
-        String robot,
-        String whose,
-        String when,
+        Heading heading,
         List<Number> numbers,
-        List<Number> marks,
-        String colours,
+        Marks marks,
         String taken,
         String speed,
         List<Line> signs,
@@ -35,6 +29,23 @@ public record PitCard(
         List<String> stale,
         List<String> cautions,
         Optional<LanePicture> lane) {
+    /**
+     * @param robot its name
+     * @param whose team, table and venue, as far as they are known
+     * @param when the card was made
+     */
+    public record Heading(String robot, String whose, String when) {}
+
+    /**
+     * @param numbers to be typed once marks are captured again; empty where it looks for none
+     * @param colours which is which among them; empty without marks
+     */
+    public record Marks(List<Number> numbers, String colours) {
+        public Marks {
+            numbers = List.copyOf(numbers);
+        }
+    }
+
     /** @param value as it is typed @param changed since the last hand-over */
     public record Number(String name, String value, String words, boolean changed) {}
 
@@ -43,12 +54,11 @@ public record PitCard(
 
     /** All that is typed into the program. */
     public List<Number> all() {
-        return Stream.concat(numbers.stream(), marks.stream()).toList();
+        return Stream.concat(numbers.stream(), marks.numbers().stream()).toList();
     }
 
     public PitCard {
         numbers = List.copyOf(numbers);
-        marks = List.copyOf(marks);
         signs = List.copyOf(signs);
         faults = List.copyOf(faults);
         stale = List.copyOf(stale);

@@ -69,7 +69,7 @@ final class CardCommand implements Callable<Integer> {
         var answer = Json.object().put("file", out.toString());
         var told = answer.putArray("cards");
         cards.subList(0, all ? cards.size() : 1).forEach(card -> {
-            var one = told.addObject().put("robot", card.robot());
+            var one = told.addObject().put("robot", card.heading().robot());
             var typed = one.putObject("numbers");
             card.all().forEach(n -> typed.put(n.name(), n.value()));
             card.stale().forEach(one.putArray("stale")::add);
@@ -85,7 +85,7 @@ final class CardCommand implements Callable<Integer> {
                     Taken.of(SetupJson.read(from), grain.orElse(Grain.ANY)), "", day, Optional.empty(), List.of()));
         }
         List<PitCard> cards = SeasonCards.of(from, Clock.systemUTC(), day, grain).stream()
-                .filter(card -> robot == null || card.robot().equals(robot))
+                .filter(card -> robot == null || card.heading().robot().equals(robot))
                 .toList();
         if (cards.isEmpty()) {
             throw robot == null

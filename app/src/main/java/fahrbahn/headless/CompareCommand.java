@@ -72,8 +72,8 @@ final class CompareCommand implements Callable<Integer> {
         put(json, "reversalsPerM", both.reversalsPerM());
         put(json, "pathCrossingsPerM", both.pathCrossingsPerM());
         put(json, "travelPerM", both.travelPerM());
-        put(json, "stopAlongMm", both.stopAlongMm());
-        put(json, "stopScatterMm", both.stopScatterMm());
+        put(json, "stopAlongMm", both.stop().alongMm());
+        put(json, "stopScatterMm", both.stop().scatterMm());
         List<Cause> causes = SetupDifference.between(a, b);
         ArrayNode differs = json.putArray("differs");
         causes.forEach(cause -> differs.add(CompareWords.setting(cause)));

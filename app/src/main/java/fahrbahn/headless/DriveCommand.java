@@ -152,10 +152,10 @@ final class DriveCommand implements Callable<Integer> {
                 .put("timeS", result.timeS())
                 .put("rmsMm", result.rmsMm())
                 .put("peakMm", result.peakMm())
-                .put("bandLeftShare", result.bandLeftShare());
-        Json.put(json, "wigglePeriodS", result.wigglePeriodS());
-        json.put("reversalsPerM", result.reversalsPerM())
-                .put("travelPerM", result.travelPerM())
+                .put("bandLeftShare", result.ride().bandLeftShare());
+        Json.put(json, "wigglePeriodS", result.ride().wigglePeriodS());
+        json.put("reversalsPerM", result.ride().reversalsPerM())
+                .put("travelPerM", result.ride().travelPerM())
                 .put("reachedMm", result.sMm())
                 .put("stopAlongMm", result.stopAlongMm())
                 .put("stopAcrossMm", result.stopAcrossMm());

@@ -144,7 +144,7 @@ class CardTest {
                 setup.law().withOptions(setup.law().options().withTurnMarks(Optional.of(marks.withReads(3)))));
         PitCard card = card(later, Optional.of(last), List.of());
         assertThat(card.numbers()).noneMatch(n -> n.name().equals("READS"));
-        assertThat(card.marks())
+        assertThat(card.marks().numbers())
                 .contains(new PitCard.Number("READS", "3", "reads in a row that a mark needs", true))
                 .contains(new PitCard.Number("L_RED_DARK", "12.25", "left: red on dark", false))
                 .contains(new PitCard.Number("COLOUR_0_1", "0.512", "green: towards green", false))

@@ -164,8 +164,8 @@ final class TwoPage {
         row(3, "RMS from path, mm", compared.both().rmsMm(), 1);
         row(4, "crosses its path, per m", compared.both().pathCrossingsPerM(), 1);
         row(5, "steering travel, per m", compared.both().travelPerM(), 1);
-        row(6, "stops beyond finish, mm", compared.both().stopAlongMm(), 1);
-        row(7, "its scatter, mm", compared.both().stopScatterMm(), 1);
+        row(6, "stops beyond finish, mm", compared.both().stop().alongMm(), 1);
+        row(7, "its scatter, mm", compared.both().stop().scatterMm(), 1);
         figures.add(
                 Nodes.wrapped("An interval in grey has 0 in it: that difference is not shown.", "caption"), 0, 8, 5, 1);
         differs.setText(CompareWords.differs(compared.differs()));

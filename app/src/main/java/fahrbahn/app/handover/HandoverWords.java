@@ -69,7 +69,8 @@ final class HandoverWords {
     static String says(PitCard card) {
         String numbers =
                 card.all().stream().map(n -> n.name() + " " + n.value()).collect(Collectors.joining(", "));
-        return "The pit card of " + card.robot() + ": type " + numbers + ". " + String.join(" ", card.stale());
+        return "The pit card of " + card.heading().robot() + ": type " + numbers + ". "
+                + String.join(" ", card.stale());
     }
 
     static String language(Language language) {

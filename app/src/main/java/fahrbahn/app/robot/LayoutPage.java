@@ -97,9 +97,9 @@ final class LayoutPage {
             return;
         }
         RobotInsight is = insight.get();
-        is.features()
-                .ifPresent(features -> curve.show(new CurveChart(
-                        is.errors(), is.reachMm(), is.setup().line().widthMm(), features)));
+        is.curve()
+                .ifPresent(c -> curve.show(new CurveChart(
+                        c.errors(), c.reachMm(), is.setup().line().widthMm(), c.features())));
         if (!Double.isNaN(is.leastLeadPerSpeedS())) {
             lead.show(new LeadChart(
                     is.leastLeadPerSpeedS(),

@@ -19,8 +19,7 @@ import java.util.Optional;
  * What the layout of a robot means, worked out for its picture.
  *
  * @param setup it is about
- * @param errors of the law at offsets evenly spread from {@code -reachMm} to {@code reachMm}; empty when it has no error curve
- * @param features of that curve
+ * @param curve of the law's error; empty when it has none
  * @param spacing of the sensors
  * @param leastLeadPerSpeedS least lead over speed: lag, delay and half a loop, s
  * @param leadMm of the law as a whole
@@ -31,9 +30,7 @@ import java.util.Optional;
  */
 public record RobotInsight(
         Setup setup,
-        double[] errors,
-        double reachMm,
-        Optional<CurveFeatures> features,
+        Optional<Curve> curve,
         Optional<Spacing> spacing,
         double leastLeadPerSpeedS,
         double leadMm,
@@ -42,6 +39,9 @@ public record RobotInsight(
         String firstToScrape,
         String problem) {
     private static final int POINTS = 361;
+
+    /** @param errors at offsets evenly spread from {@code -reachMm} to {@code reachMm} */
+    record Curve(double[] errors, double reachMm, CurveFeatures features) {}
 
     static RobotInsight of(Setup setup) {
         Sensor first = setup.robot().sensors().stream()
@@ -64,9 +64,7 @@ public record RobotInsight(
             }
             return new RobotInsight(
                     setup,
-                    errors,
-                    reach,
-                    Optional.of(CurveFeatures.of(curve)),
+                    Optional.of(new Curve(errors, reach, CurveFeatures.of(curve))),
                     Optional.of(Spacing.of(setup)),
                     model.leastLeadMm() / model.speedMmPerS(),
                     model.leadMm(),
@@ -77,8 +75,6 @@ public record RobotInsight(
         } catch (BadValueException none) {
             return new RobotInsight(
                     setup,
-                    new double[0],
-                    1,
                     Optional.empty(),
                     Optional.empty(),
                     Double.NaN,
@@ -104,10 +100,10 @@ public record RobotInsight(
 
     /** The curve in one sentence. */
     public String curveWords() {
-        if (features.isEmpty()) {
+        if (curve.isEmpty()) {
             return problem;
         }
-        CurveFeatures f = features.get();
+        CurveFeatures f = curve.get().features();
         String straight = "Straight over " + Words.millimetres(f.straight().widthMm()) + " (to within 5 %), ripple "
                 + Words.number(f.ripplePercent(), 2) + " %.";
         String blind =

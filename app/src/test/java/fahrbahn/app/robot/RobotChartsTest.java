@@ -28,7 +28,10 @@ class RobotChartsTest {
                 setup.robot().drive().freeSpeedMmPerS());
         assertThat(FreeLabels.in(lead, 430, 72)).isEqualTo(2);
         CurveChart curve = new CurveChart(
-                is.errors(), is.reachMm(), setup.line().widthMm(), is.features().orElseThrow());
+                is.curve().orElseThrow().errors(),
+                is.curve().orElseThrow().reachMm(),
+                setup.line().widthMm(),
+                is.curve().orElseThrow().features());
         assertThat(FreeLabels.in(curve, 370, 100)).isGreaterThanOrEqualTo(3);
     }
 

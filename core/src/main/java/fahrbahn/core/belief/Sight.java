@@ -33,10 +33,10 @@ public final class Sight {
             seen *= ERRS; // no eye errs about that, but another start may end otherwise
         }
         if (trial.wigglePeriodS().isPresent()) {
-            seen *= run.wigglePeriodS().isPresent()
+            seen *= run.ride().wigglePeriodS().isPresent()
                     ? near(
                             trial.wigglePeriodS().getAsDouble(),
-                            run.wigglePeriodS().getAsDouble(),
+                            run.ride().wigglePeriodS().getAsDouble(),
                             PERIOD_ERRS,
                             TAP_S / Math.max(1, trial.wiggles()))
                     : 0.2;
@@ -59,7 +59,7 @@ public final class Sight {
 
     /** How much it swings, from nothing to plain to see. */
     private static double swing(RunResult run) {
-        if (run.wigglePeriodS().isEmpty()) {
+        if (run.ride().wigglePeriodS().isEmpty()) {
             return 0;
         }
         return Math.max(0, Math.min(1, 2 * run.rmsMm() / SEEN_SWING_MM - 1));

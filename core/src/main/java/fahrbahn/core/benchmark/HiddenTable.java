@@ -167,8 +167,8 @@ public final class HiddenTable {
     public Trial seenAs(Driven driven, Seen seen) {
         Candidate setting = driven.setting();
         RunResult run = driven.run();
-        boolean counts = seen == Seen.WIGGLES && run.wigglePeriodS().isPresent();
-        double period = counts ? run.wigglePeriodS().getAsDouble() * (1 + 0.03 * random.nextGaussian()) : 0;
+        boolean counts = seen == Seen.WIGGLES && run.ride().wigglePeriodS().isPresent();
+        double period = counts ? run.ride().wigglePeriodS().getAsDouble() * (1 + 0.03 * random.nextGaussian()) : 0;
         return new Trial(
                 setting.kp(),
                 setting.kd(),

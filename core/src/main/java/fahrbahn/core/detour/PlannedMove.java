@@ -36,9 +36,10 @@ public final class PlannedMove {
                 new Extent(approach instanceof Approach.Touch touch ? Math.rint(touch.backMm()) : 0, Unit.MM),
                 spin(setup, trial.turnRad()),
                 base,
-                base,
-                Rounding.significant(arc[1], COMMAND_DIGITS),
-                new Extent(Math.rint(MOST * onArcMm / Math.max(0.1, mean)), Unit.MM),
+                new ObstacleMove.Arc(
+                        base,
+                        Rounding.significant(arc[1], COMMAND_DIGITS),
+                        new Extent(Math.rint(MOST * onArcMm / Math.max(0.1, mean)), Unit.MM)),
                 new Extent(Math.rint(trial.onMm()), Unit.MM),
                 spin(setup, trial.backRad()));
     }

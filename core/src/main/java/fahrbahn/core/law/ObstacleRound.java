@@ -44,8 +44,13 @@ public final class ObstacleRound {
         spinBase = inner ? move.turnCommand() : 0;
         spinSteering =
                 way * (inner ? Mixing.INNER_WHEEL.steeringLimit(setup.robot().drive()) : move.turnCommand());
-        arcBase = inner ? move.outside() : (move.outside() + move.inside()) / 2;
-        arcSteering = -way * (inner ? 50 * (1 - move.inside() / move.outside()) : (move.outside() - move.inside()) / 2);
+        arcBase = inner
+                ? move.arc().outside()
+                : (move.arc().outside() + move.arc().inside()) / 2;
+        arcSteering = -way
+                * (inner
+                        ? 50 * (1 - move.arc().inside() / move.arc().outside())
+                        : (move.arc().outside() - move.arc().inside()) / 2);
     }
 
     void reset() {
@@ -75,12 +80,12 @@ public final class ObstacleRound {
             }
             case TURNING -> {
                 if (over(move.turn(), seconds)) {
-                    begin(Phase.ROUND, move.most());
+                    begin(Phase.ROUND, move.arc().most());
                     clear = false;
                 }
             }
             case ROUND -> {
-                boolean late = over(move.most(), seconds);
+                boolean late = over(move.arc().most(), seconds);
                 boolean sees = sees(scaled);
                 clear |= !sees;
                 if (clear && sees) {

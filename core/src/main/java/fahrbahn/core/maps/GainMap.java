@@ -164,7 +164,7 @@ public record GainMap(Axis x, Axis y, Setting setting, Spread spread, int runsPe
                     completed++;
                     squares += result.rmsMm() * result.rmsMm();
                     time += result.timeS();
-                    reversals += result.reversalsPerM();
+                    reversals += result.ride().reversalsPerM();
                 }
             }
             completedShare[cell] = (float) completed / runs;

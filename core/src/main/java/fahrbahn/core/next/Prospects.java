@@ -99,7 +99,7 @@ final class Prospects {
         double good = goal == Goal.LAP ? GOOD_LAP : GOOD_FINISH;
         double poor = goal == Goal.LAP ? POOR_LAP : POOR_FINISH;
         double lap = Math.min(1, Math.max(0, (poor - lapS(starts) / bestLapS) / (poor - good)));
-        double calm = 1 - CALM_WORTH * (1 - Math.max(0, starts[0].bandLeftShare()));
+        double calm = 1 - CALM_WORTH * (1 - Math.max(0, starts[0].ride().bandLeftShare()));
         return calm
                 * switch (goal) {
                     case LAP -> lap;

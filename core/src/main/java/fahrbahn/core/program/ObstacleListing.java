@@ -60,7 +60,7 @@ final class ObstacleListing {
     }
 
     private void round() {
-        phase.run(move.most());
+        phase.run(move.arc().most());
         to.when("o_sees == 0", () -> to.set("o_clear", "1"));
         to.when(
                 "o_clear == 1 and o_sees == 1",
@@ -80,9 +80,9 @@ final class ObstacleListing {
         extent("O_BACK", move.back(), "straight back from an obstacle");
         extent("O_TURN", move.turn(), "turn away from it");
         to.obstacleConstant("O_SPIN", move.turnCommand(), "command of both wheels in that turn");
-        to.obstacleConstant("O_OUTSIDE", move.outside(), "command of the outer wheel round it");
-        to.obstacleConstant("O_INSIDE", move.inside(), "command of the inner wheel round it");
-        extent("O_MOST", move.most(), "longest way round");
+        to.obstacleConstant("O_OUTSIDE", move.arc().outside(), "command of the outer wheel round it");
+        to.obstacleConstant("O_INSIDE", move.arc().inside(), "command of the inner wheel round it");
+        extent("O_MOST", move.arc().most(), "longest way round");
         extent("O_ON", move.on(), "on over the line");
         extent("O_STRAIGHTEN", move.straighten(), "turn back along the line");
     }

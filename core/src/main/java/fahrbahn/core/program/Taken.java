@@ -93,9 +93,12 @@ public record Taken(Grain grain, Setup set, Setup taken) {
 
     private static ObstacleMove rounded(ObstacleMove move, Grain grain) {
         double turn = grain.number(move.turnCommand());
-        double outside = grain.number(move.outside());
+        double outside = grain.number(move.arc().outside());
         if (!(turn > 0 && outside > 0)) {
-            throw lost("a command round an obstacle", Math.min(move.turnCommand(), move.outside()), grain);
+            throw lost(
+                    "a command round an obstacle",
+                    Math.min(move.turnCommand(), move.arc().outside()),
+                    grain);
         }
         boolean touch = move.feeler().found() == ObstacleMove.Found.TOUCH;
         return new ObstacleMove(
@@ -105,9 +108,10 @@ public record Taken(Grain grain, Setup set, Setup taken) {
                 TakenMarks.rounded(move.back(), grain),
                 TakenMarks.rounded(move.turn(), grain),
                 turn,
-                outside,
-                Math.min(outside, grain.number(move.inside())),
-                TakenMarks.rounded(move.most(), grain),
+                new ObstacleMove.Arc(
+                        outside,
+                        Math.min(outside, grain.number(move.arc().inside())),
+                        TakenMarks.rounded(move.arc().most(), grain)),
                 TakenMarks.rounded(move.on(), grain),
                 TakenMarks.rounded(move.straighten(), grain));
     }

@@ -29,8 +29,7 @@ import java.util.function.ToDoubleFunction;
  * @param reversalsPerM changes of steering side
  * @param pathCrossingsPerM how often it goes over the path it should ride
  * @param travelPerM way of the steering command, in full commands
- * @param stopAlongMm where it comes to rest beyond the finish
- * @param stopScatterMm how far from the middle of its own stop places it stops, along: the robust spread of Brown and Forsythe
+ * @param stop where it comes to rest
  */
 public record TwoOnOneTable(
         Ensemble a,
@@ -42,8 +41,15 @@ public record TwoOnOneTable(
         Difference reversalsPerM,
         Difference pathCrossingsPerM,
         Difference travelPerM,
-        Difference stopAlongMm,
-        Difference stopScatterMm) {
+        Stop stop) {
+    /**
+     * Where it comes to rest.
+     *
+     * @param alongMm beyond the finish
+     * @param scatterMm how far from the middle of its own stop places, along: the robust spread of Brown and Forsythe
+     */
+    public record Stop(Difference alongMm, Difference scatterMm) {}
+
     /**
      * Drives both.
      *
@@ -141,11 +147,12 @@ public record TwoOnOneTable(
                 Difference.ofChances(completedA, completedB),
                 means(bothA, bothB, RunResult::timeS),
                 means(bothA, bothB, RunResult::rmsMm),
-                means(bothA, bothB, RunResult::reversalsPerM),
-                means(bothA, bothB, RunResult::pathCrossingsPerM),
-                means(bothA, bothB, RunResult::travelPerM),
-                means(bothA, bothB, RunResult::stopAlongMm),
-                Difference.ofMeans(fromMiddle(bothA), fromMiddle(bothB)));
+                means(bothA, bothB, r -> r.ride().reversalsPerM()),
+                means(bothA, bothB, r -> r.ride().pathCrossingsPerM()),
+                means(bothA, bothB, r -> r.ride().travelPerM()),
+                new Stop(
+                        means(bothA, bothB, RunResult::stopAlongMm),
+                        Difference.ofMeans(fromMiddle(bothA), fromMiddle(bothB))));
     }
 
     private static Difference means(List<RunResult> a, List<RunResult> b, ToDoubleFunction<RunResult> figure) {

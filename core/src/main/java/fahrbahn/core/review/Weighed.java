@@ -19,7 +19,7 @@ record Weighed(List<Win> wins) {
         PATH(TwoOnOneTable::rmsMm, 0.1, 0, "rides closer to its path", " mm"),
         CROSSINGS(TwoOnOneTable::pathCrossingsPerM, 0.15, 0.3, "crosses its path less often", " a metre"),
         TRAVEL(TwoOnOneTable::travelPerM, 0.15, 0, "steers less", " of full power a metre"),
-        PLACE(TwoOnOneTable::stopScatterMm, 0, 0.3, "scatters its stop places less", " mm");
+        PLACE(both -> both.stop().scatterMm(), 0, 0.3, "scatters its stop places less", " mm");
 
         private final Function<TwoOnOneTable, Difference> figure;
         private final double leastShare;

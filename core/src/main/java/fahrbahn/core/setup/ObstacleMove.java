@@ -13,9 +13,7 @@ import fahrbahn.core.check.Check;
  * @param back straight back first, at the base command; 0 for none
  * @param turn on the spot, away from the line
  * @param turnCommand of the wheels as it turns, one forwards and one backwards; above 0
- * @param outside command of the wheel further from the obstacle on the arc; above 0
- * @param inside of the other; at most {@code outside}
- * @param most the longest arc: without the line by then the law takes over where it is
+ * @param arc round it
  * @param on straight on, at the base command, once a sensor has met the line
  * @param straighten on the spot, back along the line
  */
@@ -26,9 +24,7 @@ public record ObstacleMove(
         Extent back,
         Extent turn,
         double turnCommand,
-        double outside,
-        double inside,
-        Extent most,
+        Arc arc,
         Extent on,
         Extent straighten) {
     /** What it is found by. */
@@ -74,11 +70,22 @@ public record ObstacleMove(
         }
     }
 
+    /**
+     * @param outside command of the wheel further from the obstacle; above 0
+     * @param inside of the other; at most {@code outside}
+     * @param most the longest: without the line by then the law takes over where it is
+     */
+    public record Arc(double outside, double inside, Extent most) {
+        public Arc {
+            Check.positive("outside", outside, Bounds.NUMBER);
+            Check.require(
+                    inside >= -outside && inside <= outside, "inside", inside, "no larger than outside, " + outside);
+        }
+    }
+
     public ObstacleMove {
         Check.within("at", at, Bounds.NUMBER);
         Check.positive("turnCommand", turnCommand, Bounds.NUMBER);
-        Check.positive("outside", outside, Bounds.NUMBER);
-        Check.require(inside >= -outside && inside <= outside, "inside", inside, "no larger than outside, " + outside);
     }
 
     /** Whether the feeler's reading says that an obstacle is there. */

@@ -42,9 +42,9 @@ public record Setup(Robot robot, Line line, Law law) {
                 "no sensor of this name that follows the line: it is the reading that finds the obstacle");
         double full = robot.drive().fullCommand();
         Check.require(
-                move.outside() <= full && move.turnCommand() <= full,
+                move.arc().outside() <= full && move.turnCommand() <= full,
                 "law.obstacle",
-                Math.max(move.outside(), move.turnCommand()),
+                Math.max(move.arc().outside(), move.turnCommand()),
                 "commands of at most the full command, " + full);
     }
 

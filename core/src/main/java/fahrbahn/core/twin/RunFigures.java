@@ -97,12 +97,20 @@ final class RunFigures {
         pathSide = side == 0 ? pathSide : side;
     }
 
-    double rmsMm() {
-        return ticks == 0 ? 0 : Math.sqrt(squares / ticks);
+    /** @param bandMm usable @param tickS mean length of a tick @param drivenMm over which they were gathered */
+    RunResult.Ride ride(double bandMm, double tickS, double drivenMm) {
+        return new RunResult.Ride(
+                rmsMm(),
+                peakMm,
+                1 - peakMm / bandMm,
+                wigglePeriodS(tickS),
+                reversalsPerM(drivenMm),
+                pathCrossingsPerM(drivenMm),
+                travelPerM(drivenMm));
     }
 
-    double peakMm() {
-        return peakMm;
+    double rmsMm() {
+        return ticks == 0 ? 0 : Math.sqrt(squares / ticks);
     }
 
     /** @param tickS mean length of a tick */

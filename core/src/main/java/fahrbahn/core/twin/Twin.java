@@ -194,25 +194,23 @@ public final class Twin {
             actuate();
             tick++;
         }
-        double tS = timeS(tick, jitteredS);
-        s = tracker.sMm();
+        return result(figures, end, tick, timeS(tick, jitteredS), furthestMm);
+    }
+
+    private RunResult result(RunFigures figures, RunResult.End end, int ticks, double tS, double furthestMm) {
+        double s = tracker.sMm();
         double left = tracker.leftMm();
         if (end == RunResult.End.FINISHED || end == RunResult.End.STOPPED) {
             comeToRest();
         }
+        double acrossMm = end == RunResult.End.FINISHED ? tracker.leftMm() : left;
         return new RunResult(
                 end,
                 tS,
-                figures.rmsMm(),
-                figures.peakMm(),
-                1 - figures.peakMm() / track.usableBandMm(),
-                figures.wigglePeriodS(tick == 0 ? periodS : tS / tick),
-                figures.reversalsPerM(s - track.settledFromMm()),
-                figures.pathCrossingsPerM(s - track.settledFromMm()),
-                figures.travelPerM(s - track.settledFromMm()),
+                figures.ride(track.usableBandMm(), ticks == 0 ? periodS : tS / ticks, s - track.settledFromMm()),
                 s,
                 tracker.sMm() - track.finishMm(),
-                end == RunResult.End.FINISHED ? tracker.leftMm() - track.rideOffsetMm() : left - track.rideOffsetMm(),
+                acrossMm - track.rideOffsetMm(),
                 crossings == null ? List.of() : crossings.passes(furthestMm));
     }
 

@@ -99,9 +99,7 @@ public final class DrawnLaws {
                 brief(random),
                 brief(random),
                 full * (0.1 + 0.8 * random.nextDouble()),
-                outside,
-                outside * (1.4 * random.nextDouble() - 0.4),
-                brief(random),
+                new ObstacleMove.Arc(outside, outside * (1.4 * random.nextDouble() - 0.4), brief(random)),
                 brief(random),
                 brief(random));
     }

@@ -56,7 +56,7 @@ final class PlainObstacle {
                 }
             }
             case "arc" -> {
-                boolean tooLong = done(move.most(), seconds);
+                boolean tooLong = done(move.arc().most(), seconds);
                 offTheLine |= !lineSeen;
                 if (offTheLine && lineSeen) {
                     next("on");
@@ -85,7 +85,10 @@ final class PlainObstacle {
             case "" -> List.of();
             case "back" -> List.of(-base, -base);
             case "on" -> List.of(base, base);
-            case "arc" -> left ? List.of(move.outside(), move.inside()) : List.of(move.inside(), move.outside());
+            case "arc" ->
+                left
+                        ? List.of(move.arc().outside(), move.arc().inside())
+                        : List.of(move.arc().inside(), move.arc().outside());
             default -> {
                 double spin = move.turnCommand();
                 yield left ? List.of(-spin, spin) : List.of(spin, -spin);

@@ -14,7 +14,8 @@ class CompareWordsTest {
 
     private static TwoOnOneTable both(
             Difference chance, Difference time, Difference rms, Difference crossings, Difference travel) {
-        return new TwoOnOneTable(null, null, "loop", chance, time, rms, SAME, crossings, travel, SAME, SAME);
+        return new TwoOnOneTable(
+                null, null, "loop", chance, time, rms, SAME, crossings, travel, new TwoOnOneTable.Stop(SAME, SAME));
     }
 
     @Test

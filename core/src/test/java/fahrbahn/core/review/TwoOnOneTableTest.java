@@ -91,8 +91,8 @@ class TwoOnOneTableTest extends Repeated {
         covers("reversals", TwoOnOneTable::reversalsPerM);
         covers("crossings of the path", TwoOnOneTable::pathCrossingsPerM);
         covers("steering travel", TwoOnOneTable::travelPerM);
-        covers("stop place", TwoOnOneTable::stopAlongMm);
-        covers("scatter of stop places", TwoOnOneTable::stopScatterMm);
+        covers("stop place", both -> both.stop().alongMm());
+        covers("scatter of stop places", both -> both.stop().scatterMm());
     }
 
     @Test

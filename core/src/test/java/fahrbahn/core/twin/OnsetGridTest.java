@@ -77,8 +77,9 @@ class OnsetGridTest extends Repeated {
         WiggleOnset onset = onset(setup);
         RunResult result =
                 Twin.run(Track.straight(STRAIGHT_MM, at(setup, 1.02 * onset.kp())), Start.calm(2), TickSink.NONE);
-        assertThat(result.wigglePeriodS()).as("%s", result).isPresent();
-        assertThat(result.wigglePeriodS().getAsDouble()).isCloseTo(onset.periodS(), within(0.03 * onset.periodS()));
+        assertThat(result.ride().wigglePeriodS()).as("%s", result).isPresent();
+        assertThat(result.ride().wigglePeriodS().getAsDouble())
+                .isCloseTo(onset.periodS(), within(0.03 * onset.periodS()));
     }
 
     /** Root mean square of the swings over the second half of the way. */
@@ -100,7 +101,7 @@ class OnsetGridTest extends Repeated {
             WiggleOnset onset = onset(setup);
             RunResult result =
                     Twin.run(Track.straight(STRAIGHT_MM, at(setup, 3 * onset.kp())), Start.calm(2), TickSink.NONE);
-            double ratio = result.wigglePeriodS().orElse(onset.periodS()) / onset.periodS();
+            double ratio = result.ride().wigglePeriodS().orElse(onset.periodS()) / onset.periodS();
             if (setup.robot().drive().mixing() == Mixing.DIFFERENCE) {
                 least = Math.min(least, ratio);
                 most = Math.max(most, ratio);
@@ -132,7 +133,7 @@ class OnsetGridTest extends Repeated {
         double base = setup.law().baseCommand() * realSpeed / setup.speedMmPerS();
         double expected =
                 onset(setup.withLaw(setup.law().withBaseCommand(base))).periodS();
-        assertThat(result.wigglePeriodS().getAsDouble()).isCloseTo(expected, within(0.01 * expected));
+        assertThat(result.ride().wigglePeriodS().getAsDouble()).isCloseTo(expected, within(0.01 * expected));
     }
 
     private static Setup at(Setup setup, double kp) {

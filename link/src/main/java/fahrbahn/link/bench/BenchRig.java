@@ -25,8 +25,8 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
     /** A pair of no robot in particular, alike only on paper: each has its own gain, noise and share of the room's light. */
     public static final BenchRig PAIR = new BenchRig(
             List.of(
-                    new Eye("left", 9.5, 3.1, 742, 236, 18, 21, 3.2, 1, 0.09, Channel.ALL),
-                    new Eye("right", -9.5, 3.1, 655, 191, 18, 21, 2.6, 1, 0.012, Channel.ALL)),
+                    new Eye("left", 9.5, 3.1, new Reads(742, 236, 18, 21), 3.2, 1, 0.09, Channel.ALL),
+                    new Eye("right", -9.5, 3.1, new Reads(655, 191, 18, 21), 2.6, 1, 0.012, Channel.ALL)),
             19);
 
     /** Where nothing but ground is seen, for a rig no wider than a pair, mm. */
@@ -59,12 +59,19 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
     }
 
     /**
+     * Readings without noise.
+     *
+     * @param ground beside the line
+     * @param line on it
+     * @param zero when no light at all comes back
+     * @param air what its lamp brings back of a lifted robot, over zero
+     */
+    public record Reads(double ground, double line, double zero, double air) {}
+
+    /**
      * A light sensor.
      *
-     * @param ground reading beside the line
-     * @param line reading on it
-     * @param zero reading when no light at all comes back
-     * @param air what its lamp brings back of a lifted robot, over zero
+     * @param reads what it reads of which surface
      * @param step smallest change it reports; 0 for none
      * @param roomShare of its light that is the room's and not its lamp's
      * @param channel what a colour sensor's program works with: it sends red, green and blue; another sends one number
@@ -73,10 +80,7 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             String name,
             double leftMm,
             double spotSigmaMm,
-            double ground,
-            double line,
-            double zero,
-            double air,
+            Reads reads,
             double noise,
             double step,
             double roomShare,
@@ -88,22 +92,11 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
 
         /** Without noise. @param lineShare how much of the line it sees: 0 nothing but ground, 1 nothing but line */
         double even(double lineShare) {
-            return ground + (line - ground) * lineShare;
+            return reads.ground() + (reads.line() - reads.ground()) * lineShare;
         }
 
         Eye like(Sensor sensor) {
-            return new Eye(
-                    name,
-                    sensor.leftMm(),
-                    spotSigmaMm,
-                    ground,
-                    line,
-                    zero,
-                    air,
-                    noise,
-                    step,
-                    roomShare,
-                    sensor.channel());
+            return new Eye(name, sensor.leftMm(), spotSigmaMm, reads, noise, step, roomShare, sensor.channel());
         }
 
         /** Whether it sends three numbers. */
@@ -123,13 +116,13 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
             double[] sent = new double[even.length];
             for (int i = 0; i < sent.length; i++) {
                 double tint = colour() ? TINTS[i] / TINTS[channel.ordinal() - Channel.RED.ordinal()] : 1;
-                sent[i] = reported(zero + tint * (even[i] - zero), lamp, random);
+                sent[i] = reported(reads.zero() + tint * (even[i] - reads.zero()), lamp, random);
             }
             return sent;
         }
 
         double reported(double even, boolean lamp, Random random) {
-            double lit = lamp ? even : zero + roomShare * (even - zero);
+            double lit = lamp ? even : reads.zero() + roomShare * (even - reads.zero());
             double noisy = lit + noise * random.nextGaussian();
             return step > 0 ? Math.rint(noisy / step) * step : noisy;
         }
@@ -160,10 +153,11 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
                     known.name(),
                     known.leftMm(),
                     sensor.spotSigmaMm(),
-                    zero + gain * (polarity.ground(sensor) - zero),
-                    zero + gain * (polarity.line(sensor) - zero),
-                    zero,
-                    AIR_SHARE * contrast,
+                    new Reads(
+                            zero + gain * (polarity.ground(sensor) - zero),
+                            zero + gain * (polarity.line(sensor) - zero),
+                            zero,
+                            AIR_SHARE * contrast),
                     sensor.noise(),
                     sensor.step(),
                     LEAST_ROOM + (MOST_ROOM - LEAST_ROOM) * hidden.nextDouble(),
@@ -199,8 +193,12 @@ public record BenchRig(List<Eye> sensors, double lineWidthMm) {
                         i,
                         sensor.withSpotSigmaMm(eye.spotSigmaMm())
                                 .withSurfaces(
-                                        darkLine ? eye.line() : eye.ground(),
-                                        darkLine ? eye.ground() : eye.line(),
+                                        darkLine
+                                                ? eye.reads().line()
+                                                : eye.reads().ground(),
+                                        darkLine
+                                                ? eye.reads().ground()
+                                                : eye.reads().line(),
                                         eye.noise()));
             }
         }

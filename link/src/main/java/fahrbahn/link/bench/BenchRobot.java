@@ -288,7 +288,9 @@ public final class BenchRobot {
     private double[] even(int sensor, BenchRig.Eye eye) {
         if (lifted || onDarkPatch || stand.isEmpty()) {
             return eye.alike(
-                    lifted ? eye.zero() + eye.air() : onDarkPatch ? eye.line() : eye.even(placeMm, rig.lineWidthMm()));
+                    lifted
+                            ? eye.reads().zero() + eye.reads().air()
+                            : onDarkPatch ? eye.reads().line() : eye.even(placeMm, rig.lineWidthMm()));
         }
         Pose pose = stand.get().at(ticks).offset(0, placeMm);
         return Arrays.stream(stand.get().lookout().lineShares(sensor, pose))

@@ -94,8 +94,8 @@ class BenchRigTest {
     void anotherHallIsBrighterOrDarkerAndTheSameIsTheSame() {
         Setup setup = row(2, 200, 800, 1, Polarity.DARK_ON_LIGHT);
         assertThat(BenchRig.of(setup, setup, "gym")).isEqualTo(BenchRig.of(setup, setup, "gym"));
-        double gym = BenchRig.of(setup, setup, "gym").sensors().get(0).ground();
-        double barn = BenchRig.of(setup, setup, "barn").sensors().get(0).ground();
+        double gym = BenchRig.of(setup, setup, "gym").sensors().get(0).reads().ground();
+        double barn = BenchRig.of(setup, setup, "barn").sensors().get(0).reads().ground();
         assertThat(Math.abs(gym - barn)).isGreaterThan(2);
     }
 

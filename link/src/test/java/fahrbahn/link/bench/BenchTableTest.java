@@ -186,7 +186,7 @@ class BenchTableTest {
         BenchProtocol.obey(robot, "lamp on");
         BenchProtocol.obey(robot, "lift");
         BenchRig.Eye left = robot.rig().sensors().get(0);
-        assertThat(means(robot)[0]).isCloseTo(left.zero() + left.air(), within(1.0));
+        assertThat(means(robot)[0]).isCloseTo(left.reads().zero() + left.reads().air(), within(1.0));
         BenchProtocol.obey(robot, "at 40");
         assertThat(means(robot)[0]).as("put back").isCloseTo(astride[0], within(1.0));
         BenchProtocol.obey(robot, "light");

@@ -24,9 +24,7 @@ final class ObstacleJson {
                 extent(json, "back"),
                 extent(json, "turn"),
                 json.number("turnCommand"),
-                json.number("outside"),
-                json.number("inside"),
-                extent(json, "most"),
+                new ObstacleMove.Arc(json.number("outside"), json.number("inside"), extent(json, "most")),
                 extent(json, "on"),
                 extent(json, "straighten")));
     }
@@ -41,15 +39,15 @@ final class ObstacleJson {
                 .put("at", move.at())
                 .put("side", move.side().word())
                 .put("turnCommand", move.turnCommand())
-                .put("outside", move.outside())
-                .put("inside", move.inside())
+                .put("outside", move.arc().outside())
+                .put("inside", move.arc().inside())
                 .put("frontMm", feeler.frontMm())
                 .put("widthMm", feeler.widthMm())
                 .put("noiseMm", feeler.noiseMm())
                 .put("missShare", feeler.missShare());
         ExtentJson.fill(json.putObject("back"), move.back());
         ExtentJson.fill(json.putObject("turn"), move.turn());
-        ExtentJson.fill(json.putObject("most"), move.most());
+        ExtentJson.fill(json.putObject("most"), move.arc().most());
         ExtentJson.fill(json.putObject("on"), move.on());
         ExtentJson.fill(json.putObject("straighten"), move.straighten());
     }

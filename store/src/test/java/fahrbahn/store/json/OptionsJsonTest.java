@@ -85,9 +85,7 @@ class OptionsJsonTest {
                     new Extent(0, Extent.Unit.MM),
                     new Extent(640, Extent.Unit.MS),
                     30,
-                    35,
-                    -4,
-                    new Extent(900, Extent.Unit.MM),
+                    new ObstacleMove.Arc(35, -4, new Extent(900, Extent.Unit.MM)),
                     new Extent(40, Extent.Unit.LOOPS),
                     new Extent(410, Extent.Unit.MS))));
 
