@@ -21,15 +21,11 @@ import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.sensing.SensorFault;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.trials.Outcome;
-import fahrbahn.core.trials.Run;
-import fahrbahn.core.twin.RunResult;
 import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
@@ -298,16 +294,8 @@ public final class DriveModel extends StationModel {
     /** Puts the latest run into the log book. */
     public void keep() {
         driveProperty().get().filter(last -> canKeep()).ifPresent(last -> {
-            RunResult result = last.result();
-            Outcome outcome = Outcome.of(result.completed(), result.timeS()).withRmsMm(result.rmsMm());
-            season.logBook()
-                    .log(new Run(
-                            UUID.randomUUID().toString(),
-                            Run.Source.TWIN,
-                            season.selection().get().robot(),
-                            last.basis().withAt(season.now()),
-                            result.completed() ? outcome : outcome.withLostMm(Math.max(0, result.sMm())),
-                            DriveWords.lostNote(result)));
+            Basis basis = last.basis().withAt(season.now());
+            season.logBook().log(last.kept(season.selection().get().robot(), basis));
         });
     }
 }

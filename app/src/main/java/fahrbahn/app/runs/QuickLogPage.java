@@ -79,24 +79,7 @@ final class QuickLogPage {
         List<Action> inNumbers = new ArrayList<>(watch.actions());
         inNumbers.addAll(List.of(ran, lost));
         List.of(time, along, across, volts).forEach(number -> Action.alsoIn(number, inNumbers));
-        model.watch().tapsProperty().addListener(o -> fillIn());
-        robotSays.textProperty().bind(model.robotSaysProperty());
-        model.robotTookProperty().addListener((o, before, took) -> {
-            if (!took.isEmpty()) {
-                time.setText(took);
-            }
-        });
-        model.photoProperty()
-                .addListener(
-                        o -> photo.button().setText(model.photoProperty().get().isPresent() ? "Photo taken" : "Photo"));
-        target.clicked((a, b) -> {
-            along.setText(Words.number(a, 2));
-            across.setText(Words.number(b, 2));
-        });
-        along.textProperty().addListener(o -> mark());
-        across.textProperty().addListener(o -> mark());
-        stops.stopsProperty().addListener(o -> target.show(stops.stopsProperty().get()));
-        target.show(stops.stopsProperty().get());
+        follow(photo);
         problem.setId("runProblem");
         robotSays.setId("robotSays");
         next.setId("planNext");
@@ -128,6 +111,27 @@ final class QuickLogPage {
             Nodes.showIf(next.getParent(), !words.isEmpty());
             course.show(model.ground(), model.lineWidthMm(), lostNow());
         });
+    }
+
+    private void follow(Action photo) {
+        model.watch().tapsProperty().addListener(o -> fillIn());
+        robotSays.textProperty().bind(model.robotSaysProperty());
+        model.robotTookProperty().addListener((o, before, took) -> {
+            if (!took.isEmpty()) {
+                time.setText(took);
+            }
+        });
+        model.photoProperty()
+                .addListener(
+                        o -> photo.button().setText(model.photoProperty().get().isPresent() ? "Photo taken" : "Photo"));
+        target.clicked((a, b) -> {
+            along.setText(Words.number(a, 2));
+            across.setText(Words.number(b, 2));
+        });
+        along.textProperty().addListener(o -> mark());
+        across.textProperty().addListener(o -> mark());
+        stops.stopsProperty().addListener(o -> target.show(stops.stopsProperty().get()));
+        target.show(stops.stopsProperty().get());
     }
 
     private List<Double> lostNow() {

@@ -78,50 +78,55 @@ final class PartPanel {
         } else if (part instanceof Part.RightAngle p) {
             add("partLength", "arms, mm", p.armMm(), v -> new Part.RightAngle(p.turn(), v));
         } else if (part instanceof Part.Crossing p) {
-            add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marks()));
-            choose(
-                    "partWay",
-                    "goes on",
-                    p.way(),
-                    Part.Turn.values(),
-                    Part.Turn::word,
-                    v -> new Part.Crossing(p.armMm(), v, p.marks()));
-            choose(
-                    "marksBefore",
-                    "marks before",
-                    p.marks().before(),
-                    Part.Sides.values(),
-                    Part.Sides::word,
-                    v -> new Part.Crossing(
-                            p.armMm(), p.way(), new Part.Marks(v, p.marks().behind())));
-            choose(
-                    "marksBehind",
-                    "marks behind",
-                    p.marks().behind(),
-                    Part.Sides.values(),
-                    Part.Sides::word,
-                    v -> new Part.Crossing(
-                            p.armMm(), p.way(), new Part.Marks(p.marks().before(), v)));
+            crossing(p);
         } else {
-            add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
-            if (part instanceof Part.Obstacle p) {
-                add(
-                        "obstacleRadius",
-                        "radius, mm",
-                        p.radiusMm(),
-                        v -> new Part.Obstacle(Math.max(p.lengthMm(), 2 * v), v));
-            }
-            if (part instanceof Part.Bump p) {
-                add("partHeight", "height, mm", p.heightMm(), v -> new Part.Bump(p.lengthMm(), v));
-            } else if (part instanceof Part.Crease p) {
-                add("partHeight", "height, mm", p.heightMm(), v -> new Part.Crease(p.lengthMm(), v));
-            } else if (part instanceof Part.Ramp p) {
-                add(
-                        "partSlope",
-                        "slope, deg (up +)",
-                        degrees(p.slopeRad()),
-                        v -> new Part.Ramp(p.lengthMm(), Math.toRadians(v)));
-            }
+            others(part);
+        }
+    }
+
+    private void crossing(Part.Crossing p) {
+        add("partLength", "arms, mm", p.armMm(), v -> new Part.Crossing(v, p.way(), p.marks()));
+        choose(
+                "partWay",
+                "goes on",
+                p.way(),
+                Part.Turn.values(),
+                Part.Turn::word,
+                v -> new Part.Crossing(p.armMm(), v, p.marks()));
+        choose(
+                "marksBefore",
+                "marks before",
+                p.marks().before(),
+                Part.Sides.values(),
+                Part.Sides::word,
+                v -> new Part.Crossing(
+                        p.armMm(), p.way(), new Part.Marks(v, p.marks().behind())));
+        choose(
+                "marksBehind",
+                "marks behind",
+                p.marks().behind(),
+                Part.Sides.values(),
+                Part.Sides::word,
+                v -> new Part.Crossing(
+                        p.armMm(), p.way(), new Part.Marks(p.marks().before(), v)));
+    }
+
+    /** Those that are as long as they are set to be. */
+    private void others(Part part) {
+        add("partLength", "length, mm", part.lengthMm(), v -> PartShapes.withLength(part, v));
+        if (part instanceof Part.Obstacle p) {
+            add("obstacleRadius", "radius, mm", p.radiusMm(), v -> new Part.Obstacle(Math.max(p.lengthMm(), 2 * v), v));
+        }
+        if (part instanceof Part.Bump p) {
+            add("partHeight", "height, mm", p.heightMm(), v -> new Part.Bump(p.lengthMm(), v));
+        } else if (part instanceof Part.Crease p) {
+            add("partHeight", "height, mm", p.heightMm(), v -> new Part.Crease(p.lengthMm(), v));
+        } else if (part instanceof Part.Ramp p) {
+            add(
+                    "partSlope",
+                    "slope, deg (up +)",
+                    degrees(p.slopeRad()),
+                    v -> new Part.Ramp(p.lengthMm(), Math.toRadians(v)));
         }
     }
 

@@ -1,6 +1,7 @@
 package fahrbahn.core.loop;
 
 import fahrbahn.core.response.ErrorCurve;
+import fahrbahn.core.response.Reach;
 import fahrbahn.core.setup.Drive;
 import fahrbahn.core.setup.Mixing;
 import fahrbahn.core.setup.Sensor;
@@ -47,7 +48,7 @@ public final class BendFloor {
                 .orElseThrow();
         for (int i = 0; i < WAYS.length; i++) {
             // The centre of a bend to the left lies to the left: outside is to the right.
-            ErrorCurve.Reach outside = curve.reach(-WAYS[i]);
+            Reach outside = curve.reach(-WAYS[i]);
             double sensedMm = radiusMm - WAYS[i] * curve.rideOffsetMm() + outside.awayMm();
             double turningMm = sensedMm > Math.abs(leadMm)
                     ? Math.sqrt((sensedMm - leadMm) * (sensedMm + leadMm)) + WAYS[i] * besideMm

@@ -16,7 +16,7 @@ import java.util.List;
  */
 public final class ErrorCurve {
     /** Where the search for a root ends: a millionth of a micrometre is far below any cause of error on a table. */
-    private static final double ROOT_TOLERANCE_MM = 1e-9;
+    static final double ROOT_TOLERANCE_MM = 1e-9;
 
     /** Beyond this many sigmas from the line the reading has settled to 1 part in 1e9. */
     private static final double SETTLED_SIGMAS = 6;
@@ -26,12 +26,6 @@ public final class ErrorCurve {
 
     /** Of a spot that is next to nothing beside its line there is nothing to be seen in between either. */
     private static final int MOST_STEPS = 2000;
-
-    /** Of the largest error of a side: nearer to it the curve is so flat that a place for it means nothing. */
-    private static final double SHOWN = 0.99;
-
-    /** A curve that has fallen so far below its largest has folded over; less is the ripple of an array. */
-    private static final double FOLDED = 0.99;
 
     /** Half-width of a central difference, mm: the curve's length scale is the spot, so it errs by less than one part in 1e7. */
     private static final double DIFFERENCE_MM = 1e-3;
@@ -204,64 +198,13 @@ public final class ErrorCurve {
         return Math.sqrt(variance);
     }
 
-    /**
-     * What a side of the riding point can show, up to where the curve folds over: all a bend has to work with.
-     *
-     * @param error {@link #SHOWN} of the largest there is, without its sign
-     * @param awayMm how far from the riding point it is reached first
-     */
-    public record Reach(double error, double awayMm) {}
-
     /** @param way 1 to the left of the riding point, -1 to its right */
     public Reach reach(int way) {
-        double out = outMm() + Math.abs(rideOffsetMm);
-        int points = (int) Math.ceil(out / searchStepMm(out));
-        double step = out / points;
-        double most = 0;
-        int top = 0;
-        for (int i = 1; i <= points; i++) {
-            double error = aside(way, step * i);
-            if (error > most) {
-                most = error;
-                top = i;
-            } else if (error < FOLDED * most) {
-                break;
-            }
-        }
-        double enough = SHOWN * Math.max(most, vertex(way, step, top));
-        double near = 0;
-        double far = step;
-        while (far < out && aside(way, far) < enough) {
-            near = far;
-            far += step;
-        }
-        while (far - near > ROOT_TOLERANCE_MM) {
-            double middle = (near + far) / 2;
-            if (aside(way, middle) < enough) {
-                near = middle;
-            } else {
-                far = middle;
-            }
-        }
-        return new Reach(enough, far);
-    }
-
-    /** Size of the error so far beside the riding point. */
-    private double aside(int way, double awayMm) {
-        return Math.abs(errorAt(rideOffsetMm + way * awayMm));
-    }
-
-    /** At the vertex of the parabola through the largest sample and its neighbours; 0 where it has none. */
-    private double vertex(int way, double step, int top) {
-        double left = aside(way, step * (top - 1));
-        double middle = aside(way, step * top);
-        double right = aside(way, step * (top + 1));
-        double bend = left - 2 * middle + right;
-        return bend < 0 ? aside(way, step * (top + (left - right) / (2 * bend))) : 0;
+        return Reach.of(this, way);
     }
 
     /** A fraction of the smallest spot, however far there is to go, but no more steps than {@link #MOST_STEPS}. */
-    private double searchStepMm(double out) {
+    double searchStepMm(double out) {
         double spot = sensors.stream().mapToDouble(Sensor::spotSigmaMm).min().orElseThrow();
         return Math.max(out / MOST_STEPS, Math.min(out, spot / STEPS_A_SPOT));
     }

@@ -75,19 +75,7 @@ public final class DrillPage {
 
     public Pages.Page page() {
         Action next = new Action("drillNext", "Next drill", KeyCode.SPACE, model::next);
-        TextField who = new TextField();
-        who.setId("drillWho");
-        who.setPromptText("who answers");
-        who.setPrefColumnCount(10);
-        who.setAccessibleText("who answers");
-        Fields.describe(
-                who,
-                "who answers",
-                "The name of who answers now, so that each of a crew has a score; empty for all together.");
-        who.textProperty().addListener(o -> {
-            model.who(who.getText());
-            refreshScores();
-        });
+        TextField who = who();
         GridPane grid = new GridPane();
         grid.getStyleClass().add("schools");
         for (DrillFault fault : DrillFault.values()) {
@@ -135,6 +123,23 @@ public final class DrillPage {
         all.addAll(nexts);
         all.addAll(List.of(closer, earlier, later));
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), all, nowNs -> sayState());
+    }
+
+    private TextField who() {
+        TextField who = new TextField();
+        who.setId("drillWho");
+        who.setPromptText("who answers");
+        who.setPrefColumnCount(10);
+        who.setAccessibleText("who answers");
+        Fields.describe(
+                who,
+                "who answers",
+                "The name of who answers now, so that each of a crew has a score; empty for all together.");
+        who.textProperty().addListener(o -> {
+            model.who(who.getText());
+            refreshScores();
+        });
+        return who;
     }
 
     private void sayState() {
