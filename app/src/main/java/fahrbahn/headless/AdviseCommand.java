@@ -11,50 +11,38 @@ import fahrbahn.core.tuning.race.CourseAdvisor;
 import fahrbahn.core.tuning.race.Goal;
 import fahrbahn.core.tuning.race.LimitWords;
 import fahrbahn.core.tuning.race.StartingGains;
-import fahrbahn.headless.kit.CourseChoice;
+import fahrbahn.headless.kit.CourseOption;
 import fahrbahn.headless.kit.Json;
-import fahrbahn.headless.kit.Progress;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SeedOption;
+import fahrbahn.headless.kit.SetupFile;
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.json.SetupJson;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "advise", description = "Gains and speed for a course and what is wanted there.")
-final class AdviseCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
+final class AdviseCommand extends JsonCommand {
+    @Mixin
+    private SetupFile setupFile;
 
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
-
-    @Option(names = "--course", required = true, paramLabel = "C", description = "a file, or one of our own")
-    private String course;
+    @Mixin
+    private CourseOption course;
 
     @Option(names = "--for", required = true, paramLabel = "GOAL", description = "finish, place or lap")
     private String wanted;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the runs (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         Goal goal = goal(wanted);
-        Setup setup = SetupJson.read(setupFile);
-        CourseAdvice advice = CourseAdvisor.advise(
-                setup,
-                CourseChoice.read(course),
-                goal,
-                seed,
-                Workers.all(),
-                new Progress(spec.commandLine().getErr(), System::nanoTime));
+        Setup setup = setupFile.read();
+        CourseAdvice advice = CourseAdvisor.advise(setup, course.read(), goal, seed.seed(), Workers.all(), progress());
         ObjectNode json =
                 Json.object().put("kp", advice.kp()).put("kd", advice.kd()).put("baseCommand", advice.baseCommand());
         chance(json.putObject("chance"), advice.chance());
@@ -77,8 +65,7 @@ final class AdviseCommand implements Callable<Integer> {
                             ? null
                             : gains.slip().name().toLowerCase(Locale.ROOT).replace('_', '-'));
         }
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     static Goal goal(String word) {

@@ -4,6 +4,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.headless.kit.CourseChoice;
+import fahrbahn.headless.kit.SeedOption;
 import fahrbahn.link.bench.BenchRig;
 import fahrbahn.link.bench.BenchRobot;
 import fahrbahn.link.bench.BenchRobotServer;
@@ -14,6 +15,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -30,8 +32,8 @@ final class BenchRobotCommand implements Callable<Integer> {
     @Option(names = "--port", paramLabel = "N", required = true, description = "port to listen on; 0 takes a free one")
     private int port;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of the noise (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Option(
             names = "--setup",
@@ -68,13 +70,13 @@ final class BenchRobotCommand implements Callable<Integer> {
     private BenchRobot robot() throws BadFileException {
         if (setup == null) {
             Check.require(course == null, "--course", course, "given with --setup: what drives along it has a law");
-            return new BenchRobot(BenchRig.PAIR, seed);
+            return new BenchRobot(BenchRig.PAIR, seed.seed());
         }
         Setup read = SetupJson.read(setup);
         BenchRig rig = BenchRig.of(read, read, "");
         return course == null
-                ? new BenchRobot(rig, seed)
-                : new BenchRobot(rig, Optional.of(rig.on(CourseChoice.read(course), read, read)), seed);
+                ? new BenchRobot(rig, seed.seed())
+                : new BenchRobot(rig, Optional.of(rig.on(CourseChoice.read(course), read, read)), seed.seed());
     }
 
     private BenchRobotServer open(BenchRobot robot) throws IOException {

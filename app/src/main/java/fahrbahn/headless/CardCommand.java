@@ -1,5 +1,6 @@
 package fahrbahn.headless;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.card.CardFile;
 import fahrbahn.card.CardWords;
 import fahrbahn.card.PitCard;
@@ -8,6 +9,7 @@ import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.Taken;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.pen.Paper;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.file.Export;
@@ -20,22 +22,16 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "card", description = "The page a crew takes to the table, of a season's robots or of a setup.")
-final class CardCommand implements Callable<Integer> {
+final class CardCommand extends JsonCommand {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final String SEASON = ".fahrbahn";
-
-    @Spec
-    private CommandSpec spec;
 
     @Parameters(paramLabel = "SEASON.fahrbahn|SETUP.json")
     private Path from;
@@ -53,7 +49,7 @@ final class CardCommand implements Callable<Integer> {
     private String robot;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         String name =
                 out.getFileName() == null ? "" : out.getFileName().toString().toLowerCase(Locale.ROOT);
         if (!name.matches(".*\\.(pdf|png|svg)")) {
@@ -74,8 +70,7 @@ final class CardCommand implements Callable<Integer> {
             card.all().forEach(n -> typed.put(n.name(), n.value()));
             card.stale().forEach(one.putArray("stale")::add);
         });
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     private List<PitCard> cards(Optional<Grain> grain) throws BadFileException {

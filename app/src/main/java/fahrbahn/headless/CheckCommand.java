@@ -2,23 +2,18 @@ package fahrbahn.headless;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.season.Salvage;
 import fahrbahn.store.season.SeasonCheck;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "check", description = "Whether a season file is sound, and what can be salvaged of it.")
-final class CheckCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class CheckCommand extends JsonCommand {
     @Parameters(paramLabel = "SEASON.fahrbahn")
     private Path file;
 
@@ -26,7 +21,7 @@ final class CheckCommand implements Callable<Integer> {
     private Path target;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         SeasonCheck check = SeasonCheck.of(file, Clock.systemUTC());
         ObjectNode answer = Json.object().put("sound", check.sound()).put("changes", check.changes());
         if (check.sound()) {
@@ -44,7 +39,6 @@ final class CheckCommand implements Callable<Integer> {
             salvage.into(target, Clock.systemUTC());
             answer.put("salvagedInto", target.toString());
         }
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 }

@@ -3,16 +3,15 @@ package fahrbahn.headless;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.language.Language;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.headless.kit.SetupFile;
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.json.SetupJson;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 @Command(name = "code", description = "A setup's law as a program in the team's language.")
@@ -20,8 +19,8 @@ final class CodeCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
+    @Mixin
+    private SetupFile setupFile;
 
     @Option(names = "--language", required = true, paramLabel = "LANGUAGE", description = "python, cpp, java or blocks")
     private String wanted;
@@ -29,7 +28,7 @@ final class CodeCommand implements Callable<Integer> {
     @Override
     public Integer call() throws BadFileException {
         Language language = language(wanted);
-        Setup setup = SetupJson.read(setupFile);
+        Setup setup = setupFile.read();
         spec.commandLine().getOut().print(language.program(setup));
         spec.commandLine().getOut().flush();
         return 0;

@@ -14,54 +14,44 @@ import fahrbahn.core.table.Course;
 import fahrbahn.core.twin.Ensemble;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
-import fahrbahn.headless.kit.CourseChoice;
+import fahrbahn.headless.kit.CourseOption;
 import fahrbahn.headless.kit.Json;
-import fahrbahn.headless.kit.Progress;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SeedOption;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.json.SetupJson;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "compare", description = "Two robots or settings from the same starts.")
-final class CompareCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class CompareCommand extends JsonCommand {
     @Parameters(index = "0", paramLabel = "A.setup.json")
     private Path first;
 
     @Parameters(index = "1", paramLabel = "B.setup.json")
     private Path second;
 
-    @Option(names = "--course", required = true, paramLabel = "C", description = "a file, or one of our own")
-    private String course;
+    @Mixin
+    private CourseOption course;
 
     @Option(names = "--runs", paramLabel = "N", defaultValue = "200", description = "of each (200)")
     private int runs;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the starts (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         Check.between("--runs", runs, 1, Ensemble.MOST_RUNS);
         Setup a = SetupJson.read(first);
         Setup b = SetupJson.read(second);
-        Course table = CourseChoice.read(course);
+        Course table = course.read();
         TwoOnOneTable both = TwoOnOneTable.drive(
-                Track.of(table, a),
-                Track.of(table, b),
-                Spread.TYPICAL,
-                runs,
-                seed,
-                Workers.all(),
-                new Progress(spec.commandLine().getErr(), System::nanoTime));
+                Track.of(table, a), Track.of(table, b), Spread.TYPICAL, runs, seed.seed(), Workers.all(), progress());
         ObjectNode json = Json.object();
         json.put("runs", runs);
         json.set("a", Json.of(both.a().completion(), "runs"));
@@ -78,8 +68,7 @@ final class CompareCommand implements Callable<Integer> {
         ArrayNode differs = json.putArray("differs");
         causes.forEach(cause -> differs.add(CompareWords.setting(cause)));
         json.put("sentence", CompareWords.sentence(both, "A", "B") + " " + CompareWords.differs(causes));
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     private static void put(ObjectNode json, String name, Difference difference) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Check;
+import fahrbahn.core.job.Job;
 import fahrbahn.core.job.Workers;
 import fahrbahn.core.path.Part;
 import fahrbahn.core.sensing.SensorFault;
@@ -17,34 +18,28 @@ import fahrbahn.core.twin.Start;
 import fahrbahn.core.twin.Track;
 import fahrbahn.headless.kit.CourseChoice;
 import fahrbahn.headless.kit.Json;
-import fahrbahn.headless.kit.Progress;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SeedOption;
+import fahrbahn.headless.kit.SetupFile;
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.json.SetupJson;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.Locale;
-import java.util.concurrent.Callable;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "drive", description = "Runs the twin.")
-final class DriveCommand implements Callable<Integer> {
+final class DriveCommand extends JsonCommand {
     /** More runs than this are told by their summary only. */
     private static final int MOST_LISTED = 1000;
 
     private static final double USUAL_STRAIGHT_OFFSET_MM = 2;
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
+    @Mixin
+    private SetupFile setupFile;
 
     @ArgGroup(multiplicity = "1")
     private Where where;
@@ -72,8 +67,8 @@ final class DriveCommand implements Callable<Integer> {
     @Option(names = "--runs", paramLabel = "N", defaultValue = "1", description = "number of runs (1)")
     private int runs;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "seed of noise and variation (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Option(
             names = "--fault",
@@ -85,11 +80,11 @@ final class DriveCommand implements Callable<Integer> {
     private boolean calm;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         if (runs < 1 || runs > Ensemble.MOST_RUNS) {
             throw new BadValueException("--runs", runs, "from 1 to " + Ensemble.MOST_RUNS);
         }
-        Setup setup = SetupJson.read(setupFile);
+        Setup setup = setupFile.read();
         Track track = where.straightMm != null
                 ? Track.straight(where.straightMm, setup)
                 : Track.of(CourseChoice.read(where.course), setup);
@@ -102,8 +97,7 @@ final class DriveCommand implements Callable<Integer> {
         if (runs > 1) {
             answer.set("summary", summary(ensemble));
         }
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     private static SensorFault failed(String told) {
@@ -123,11 +117,11 @@ final class DriveCommand implements Callable<Integer> {
         double usual = where.straightMm != null ? USUAL_STRAIGHT_OFFSET_MM : 0;
         double offset = offsetMm == null ? usual : offsetMm;
         Check.between("--offset", offset, -MOST_OFFSET_MM, MOST_OFFSET_MM);
-        Progress progress = new Progress(spec.commandLine().getErr(), System::nanoTime);
+        Job progress = progress();
         if (calm) {
             return Ensemble.drive(track, Collections.nCopies(runs, Start.calm(offset)), Workers.all(), progress);
         }
-        return Ensemble.drive(track, Spread.TYPICAL, offset, runs, seed, Workers.all(), progress);
+        return Ensemble.drive(track, Spread.TYPICAL, offset, runs, seed.seed(), Workers.all(), progress);
     }
 
     private static ObjectNode summary(Ensemble ensemble) {

@@ -8,26 +8,21 @@ import fahrbahn.core.loop.StableSpan;
 import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.headless.kit.Json;
-import fahrbahn.store.json.SetupJson;
-import java.nio.file.Path;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SetupFile;
+import fahrbahn.store.file.BadFileException;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
+import picocli.CommandLine.Mixin;
 
 @Command(name = "lane", description = "Where a setup stands between the bend floor and the wiggle onset.")
-final class LaneCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
+final class LaneCommand extends JsonCommand {
+    @Mixin
+    private SetupFile setupFile;
 
     @Override
-    public Integer call() throws Exception {
-        Setup setup = SetupJson.read(setupFile);
+    protected ObjectNode answer() throws BadFileException {
+        Setup setup = setupFile.read();
         LaneReport report = LaneReport.of(setup);
         ObjectNode json = Json.object()
                 .put("speedMmPerS", report.speedMmPerS())
@@ -50,7 +45,6 @@ final class LaneCommand implements Callable<Integer> {
                     .put("fromKp", span.fromKp())
                     .put("toKp", Double.isInfinite(span.toKp()) ? null : span.toKp());
         }
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 }

@@ -13,23 +13,18 @@ import fahrbahn.core.readings.Reading;
 import fahrbahn.core.readings.ReadingsFile;
 import fahrbahn.core.readings.SurfaceStats;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.exchange.ReadingsCsv;
 import fahrbahn.store.file.BadFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "levels", description = "Levels between dark and light for each sensor of a file of readings.")
-final class LevelsCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class LevelsCommand extends JsonCommand {
     @Parameters(paramLabel = "READINGS.csv")
     private Path readingsFile;
 
@@ -40,7 +35,7 @@ final class LevelsCommand implements Callable<Integer> {
     private Double step;
 
     @Override
-    public Integer call() throws BadFileException, BadReadingsException {
+    protected ObjectNode answer() throws BadFileException, BadReadingsException {
         ReadingsFile file = ReadingsCsv.read(readingsFile);
         ObjectNode answer = Json.object();
         var sensors = answer.putArray("sensors");
@@ -51,8 +46,7 @@ final class LevelsCommand implements Callable<Integer> {
                 throw refused.inside(readingsFile + ": sensor " + file.sensors().get(i));
             }
         }
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     private ObjectNode sensor(ReadingsFile file, int index) throws BadReadingsException {

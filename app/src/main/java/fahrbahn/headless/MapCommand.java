@@ -13,33 +13,27 @@ import fahrbahn.core.maps.MapPicture;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.twin.Spread;
 import fahrbahn.core.twin.Track;
-import fahrbahn.headless.kit.CourseChoice;
+import fahrbahn.headless.kit.CourseOption;
 import fahrbahn.headless.kit.Json;
-import fahrbahn.headless.kit.Progress;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SeedOption;
+import fahrbahn.headless.kit.SetupFile;
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.json.SetupJson;
-import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.function.DoubleBinaryOperator;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "map", description = "How runs come out over Kp and Kd.")
-final class MapCommand implements Callable<Integer> {
+final class MapCommand extends JsonCommand {
     private static final int MOST_RUNS = 1000;
 
-    @Spec
-    private CommandSpec spec;
+    @Mixin
+    private SetupFile setupFile;
 
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
-
-    @Option(names = "--course", required = true, paramLabel = "C", description = "a file, or one of our own")
-    private String course;
+    @Mixin
+    private CourseOption course;
 
     @Option(names = "--kp", required = true, paramLabel = "A:B", description = "from and to, per loop")
     private String kp;
@@ -53,23 +47,19 @@ final class MapCommand implements Callable<Integer> {
     @Option(names = "--runs", paramLabel = "M", defaultValue = "8", description = "in each cell (8)")
     private int runs;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the runs' starts (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         Check.between("--runs", runs, 1, MOST_RUNS);
         Axis x = axis("--kp", kp);
         Axis y = axis("--kd", kd);
-        Setup setup = SetupJson.read(setupFile);
+        Setup setup = setupFile.read();
         Optional<SampledLoop> loop = loop(setup);
-        Track track = Track.of(CourseChoice.read(course), setup);
-        MapPicture map = new GainMap(x, y, GainMap.Setting.KP_KD, Spread.TYPICAL, runs, seed)
-                .drive(
-                        track,
-                        Workers.all(),
-                        new Progress(spec.commandLine().getErr(), System::nanoTime),
-                        picture -> {});
+        Track track = Track.of(course.read(), setup);
+        MapPicture map = new GainMap(x, y, GainMap.Setting.KP_KD, Spread.TYPICAL, runs, seed.seed())
+                .drive(track, Workers.all(), progress(), picture -> {});
         ObjectNode json = Json.object();
         values(json.putArray("kp"), x);
         values(json.putArray("kd"), y);
@@ -89,8 +79,7 @@ final class MapCommand implements Callable<Integer> {
                 }
             }
         }
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     /** A law that makes no error, or a blind one, has no theory: the twin drives it all the same. */

@@ -9,28 +9,23 @@ import fahrbahn.core.marks.MarkSample;
 import fahrbahn.core.marks.MarkSchool;
 import fahrbahn.core.marks.MarksFile;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.file.TextFile;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(
         name = "marks",
         description = "Coloured marks told apart by every school, each judged by readings it has not seen.")
-final class MarksCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class MarksCommand extends JsonCommand {
     @Parameters(paramLabel = "SAMPLES.csv")
     private Path file;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         MarkComparison comparison = TextFile.table(file, "table of colour readings", text -> {
             try {
                 List<MarkSample> samples = MarksFile.read(text);
@@ -54,8 +49,7 @@ final class MarksCommand implements Callable<Integer> {
                         .put("channel", c.channel().word())
                         .put("separation", c.separation())
                         .put("plusMinus", c.plusMinus()));
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     private static ObjectNode confusions(Confusions confusions) {

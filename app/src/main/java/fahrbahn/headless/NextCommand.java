@@ -10,28 +10,23 @@ import fahrbahn.core.next.NextTrial;
 import fahrbahn.core.next.NextWords;
 import fahrbahn.headless.kit.CourseChoice;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.json.StoryJson;
 import java.nio.file.Path;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "next", description = "What to try next after some trials.")
-final class NextCommand implements Callable<Integer> {
+final class NextCommand extends JsonCommand {
     /** The same story gets the same answer. */
     private static final long SEED = 1;
-
-    @Spec
-    private CommandSpec spec;
 
     @Parameters(paramLabel = "STORY.json")
     private Path storyFile;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         Story story = StoryJson.read(storyFile, CourseChoice::read);
         NextTrial trial = NextTrial.of(story, SEED, Workers.all(), Job.UNWATCHED);
         ObjectNode json = Json.object();
@@ -56,8 +51,7 @@ final class NextCommand implements Callable<Integer> {
         trial.aside().target().ifPresentOrElse(target -> json.put("target", target), () -> json.putNull("target"));
         json.put("effectiveRobots", belief.effective());
         json.put("suspect", trial.suspect().map(NextTrial.Suspect::word).orElse(null));
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     private static ObjectNode setting(ObjectNode json, Candidate setting) {

@@ -8,6 +8,8 @@ import fahrbahn.core.plan.LeftOut;
 import fahrbahn.core.plan.Plan;
 import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SeedOption;
 import fahrbahn.store.exchange.PlanCalendar;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.file.Export;
@@ -17,23 +19,18 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "plan", description = "Trials that fit the time left: balanced, in a drawn order, without a clash.")
-final class PlanCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class PlanCommand extends JsonCommand {
     @Parameters(paramLabel = "PLAN.json")
     private Path planFile;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "of the drawn orders (1)")
-    private long seed;
+    @Mixin
+    private SeedOption seed;
 
     @Option(names = "--ics", paramLabel = "FILE", description = "the blocks as appointments too")
     private Path calendarFile;
@@ -42,13 +39,13 @@ final class PlanCommand implements Callable<Integer> {
     private String begin;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         if (calendarFile != null) {
             Export.notOver(planFile, "--ics", calendarFile);
         }
         PlanRequest request = PlanJson.read(planFile);
         Instant begins = begins();
-        Plan plan = Plan.of(request, seed);
+        Plan plan = Plan.of(request, seed.seed());
         ObjectNode json = Json.object();
         ArrayNode blocks = json.putArray("blocks");
         for (Block block : plan.blocks()) {
@@ -74,8 +71,7 @@ final class PlanCommand implements Callable<Integer> {
         if (calendarFile != null) {
             PlanCalendar.write(calendarFile, plan, begins);
         }
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     private Instant begins() {

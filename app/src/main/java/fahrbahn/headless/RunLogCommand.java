@@ -11,24 +11,19 @@ import fahrbahn.core.runlog.Wiggle;
 import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.exchange.LogFile;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.json.SetupJson;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "runlog", description = "What a robot's own log of a run tells.")
-final class RunLogCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
-
+final class RunLogCommand extends JsonCommand {
     @Parameters(paramLabel = "LOG.csv")
     private Path logFile;
 
@@ -36,7 +31,7 @@ final class RunLogCommand implements Callable<Integer> {
     private Path setupFile;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         Optional<Setup> setup = setupFile == null ? Optional.empty() : Optional.of(SetupJson.read(setupFile));
         List<String> sensors = setup.stream()
                 .flatMap(s -> s.robot().sensors().stream())
@@ -71,8 +66,7 @@ final class RunLogCommand implements Callable<Integer> {
                             .put("evidence", found.evidence()));
             fit.ifPresentOrElse(told -> fit(json.putObject("fit"), told), () -> json.putNull("fit"));
         });
-        Json.print(spec, json);
-        return 0;
+        return json;
     }
 
     private static void fit(ObjectNode json, LogFit fit) {

@@ -8,31 +8,27 @@ import fahrbahn.core.readings.Reading;
 import fahrbahn.core.readings.ReadingsFile;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
+import fahrbahn.headless.kit.SetupFile;
 import fahrbahn.store.exchange.ReadingsCsv;
 import fahrbahn.store.file.BadFileException;
-import fahrbahn.store.json.SetupJson;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "steps", description = "What a setup's law does with readings, tick by tick.")
-final class StepsCommand implements Callable<Integer> {
-    @Spec
-    private CommandSpec spec;
+final class StepsCommand extends JsonCommand {
+    @Mixin
+    private SetupFile setupFile;
 
-    @Parameters(paramLabel = "SETUP.json")
-    private Path setupFile;
-
-    @Parameters(paramLabel = "READINGS.csv")
+    @Parameters(index = "1", paramLabel = "READINGS.csv")
     private Path readingsFile;
 
     @Override
-    public Integer call() throws BadFileException {
-        Setup setup = SetupJson.read(setupFile);
+    protected ObjectNode answer() throws BadFileException {
+        Setup setup = setupFile.read();
         ReadingsFile file = ReadingsCsv.read(readingsFile);
         Program program = new Program(setup);
         int[] columns = columns(program.sensors(), file.sensors());
@@ -58,8 +54,7 @@ final class StepsCommand implements Callable<Integer> {
                     .put("left", program.left())
                     .put("right", program.right());
         }
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     /** Of the file's times where it has them; the first tick, and every one without a time, takes the loop's period. */

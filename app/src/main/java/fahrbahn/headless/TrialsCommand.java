@@ -14,24 +14,19 @@ import fahrbahn.core.trials.Outcome;
 import fahrbahn.core.trials.StopPlace;
 import fahrbahn.core.trials.TrialsFile;
 import fahrbahn.headless.kit.Json;
+import fahrbahn.headless.kit.JsonCommand;
 import fahrbahn.store.file.BadFileException;
 import fahrbahn.store.file.TextFile;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(name = "trials", description = "What logged runs prove.")
-final class TrialsCommand implements Callable<Integer> {
+final class TrialsCommand extends JsonCommand {
     /** Of more settings the pairs fill pages, and none is shown. */
     private static final int MOST_GROUPS = 20;
-
-    @Spec
-    private CommandSpec spec;
 
     @Parameters(paramLabel = "RUNS.csv")
     private Path file;
@@ -43,7 +38,7 @@ final class TrialsCommand implements Callable<Integer> {
     private Double lapScatterS;
 
     @Override
-    public Integer call() throws BadFileException {
+    protected ObjectNode answer() throws BadFileException {
         List<Group> groups = groups();
         Check.require(groups.size() <= MOST_GROUPS, "settings", groups.size(), "at most " + MOST_GROUPS);
         ObjectNode answer = Json.object();
@@ -59,8 +54,7 @@ final class TrialsCommand implements Callable<Integer> {
             ArrayNode pairs = answer.putArray("comparisons");
             Family.of(groups).pairs().forEach(pair -> pairs.add(pair(pair)));
         }
-        Json.print(spec, answer);
-        return 0;
+        return answer;
     }
 
     private Comparison compared(Group a, Group b) {
