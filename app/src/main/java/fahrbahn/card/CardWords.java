@@ -11,6 +11,7 @@ import fahrbahn.core.program.Taken;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Options.LostLine;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.LanePicture;
 import fahrbahn.words.SignWords;
 import fahrbahn.words.Words;
 import java.util.ArrayList;

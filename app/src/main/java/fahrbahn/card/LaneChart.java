@@ -2,6 +2,7 @@ package fahrbahn.card;
 
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.Lane;
+import fahrbahn.core.tuning.LanePicture;
 import fahrbahn.pen.Chart;
 import fahrbahn.pen.Labels;
 import fahrbahn.pen.Pen;

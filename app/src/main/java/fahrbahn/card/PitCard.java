@@ -1,5 +1,6 @@
 package fahrbahn.card;
 
+import fahrbahn.core.tuning.LanePicture;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;

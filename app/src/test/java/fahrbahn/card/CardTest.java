@@ -22,6 +22,7 @@ import fahrbahn.core.setup.Sensor;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.setup.Side;
 import fahrbahn.core.setup.TurnMarks;
+import fahrbahn.core.tuning.LanePicture;
 import fahrbahn.pen.MeasuringPen;
 import fahrbahn.pen.Paper;
 import fahrbahn.pen.Pen;

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.card.LaneChart;
-import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.Lane;
 import fahrbahn.core.loop.LoopModel;
 import fahrbahn.core.setup.Setup;
+import fahrbahn.core.tuning.LanePicture;
 import fahrbahn.store.file.BadFileException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fahrbahn.app.club.RobotKind;
 import fahrbahn.card.LaneChart;
-import fahrbahn.card.LanePicture;
+import fahrbahn.core.tuning.LanePicture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

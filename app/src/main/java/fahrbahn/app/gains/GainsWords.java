@@ -1,12 +1,12 @@
 package fahrbahn.app.gains;
 
 import fahrbahn.app.season.Verdict;
-import fahrbahn.card.LanePicture;
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.statistics.Completion;
+import fahrbahn.core.tuning.LanePicture;
 import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.words.ChanceWords;
 import fahrbahn.words.Words;

@@ -9,6 +9,7 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Documents;
 import fahrbahn.app.state.State;
+import fahrbahn.app.state.Value;
 import fahrbahn.core.check.Check;
 import fahrbahn.core.check.Rounding;
 import fahrbahn.core.difference.Aspect;
@@ -267,7 +268,7 @@ public final class LevelsModel extends StationModel {
     public void useOnRobot() {
         if (canUse()) {
             season.changes().useLevels(onRobotNow()::on, counting());
-        } else if (!tables.isEmpty()) {
+        } else if (found.value() instanceof Value.Computing) {
             tell.accept("The newest captures are still being judged: press it again in a moment.");
         }
     }

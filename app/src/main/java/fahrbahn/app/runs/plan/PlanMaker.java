@@ -4,8 +4,6 @@ import fahrbahn.app.season.Entry;
 import fahrbahn.app.season.Season;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.check.Rounding;
-import fahrbahn.core.loop.LaneReport;
-import fahrbahn.core.loop.WiggleOnset;
 import fahrbahn.core.plan.Asked;
 import fahrbahn.core.plan.Block.What;
 import fahrbahn.core.plan.Pace;
@@ -13,6 +11,7 @@ import fahrbahn.core.plan.PlanRequest;
 import fahrbahn.core.plan.PlanRequest.Team;
 import fahrbahn.core.plan.Stage;
 import fahrbahn.core.plan.Stage.Pair;
+import fahrbahn.core.plan.TuningSteps;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Run;
@@ -39,12 +38,6 @@ final class PlanMaker {
 
     /** Steps of a ladder are tried twice: once is luck. */
     private static final int STEP_RUNS = 2;
-
-    /** Of a lane, from its floor to the onset of wiggling, in which steps of Kp are tried. */
-    private static final double[] KP_STEPS = {0.25, 0.4, 0.55};
-
-    /** Kd per Kp. */
-    private static final double[] KD_STEPS = {0, 1, 2.5};
 
     private final Season season;
     private final PlanWish wish;
@@ -143,11 +136,11 @@ final class PlanMaker {
     private static void tune(Wanted robot, Map<What, List<Pair>> pairs) {
         add(pairs, What.STRAIGHT, robot, "Kp low, slowly");
         add(pairs, What.BENDS, robot, "Kp low, slowly");
-        for (double kp : kpSteps(robot.setup())) {
+        for (double kp : TuningSteps.kp(robot.setup())) {
             double typed = Rounding.significant(kp, 2); // as it is told, so that a run with it counts
             add(pairs, What.KP_STEP, robot, "Kp " + Words.number(typed, 2) + ", Kd 0", Asked.gains(typed, 0));
         }
-        for (double ratio : KD_STEPS) {
+        for (double ratio : TuningSteps.KD_PER_KP) {
             add(
                     pairs,
                     What.KD_STEP,
@@ -155,27 +148,6 @@ final class PlanMaker {
                     "the best Kp, Kd " + (ratio == 0 ? "0" : Words.number(ratio, 2) + " times Kp"));
         }
         add(pairs, What.CONFIRM, robot, "the best of them");
-    }
-
-    /** Between the bends' need and the wiggle; about the gain as set where loop theory has no lane. */
-    private static double[] kpSteps(Setup setup) {
-        Law law = setup.law();
-        double floor = 0;
-        double onset = 2 * Math.max(law.kp(), 1e-3);
-        try {
-            LaneReport report = LaneReport.of(setup);
-            floor = Double.isFinite(report.bendKp()) ? report.bendKp() : 0;
-            onset = report.wiggle().map(WiggleOnset::kp).orElse(onset);
-        } catch (BadValueException noTheory) {
-            // The steps about the gain as set do.
-        }
-        double low = Math.min(floor, onset);
-        double high = onset;
-        double[] steps = new double[KP_STEPS.length];
-        for (int i = 0; i < steps.length; i++) {
-            steps[i] = low + KP_STEPS[i] * (high - low);
-        }
-        return steps;
     }
 
     private static void add(Map<What, List<Pair>> pairs, What what, Wanted robot, Law law) {

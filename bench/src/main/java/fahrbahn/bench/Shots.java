@@ -1,5 +1,6 @@
-package fahrbahn.app;
+package fahrbahn.bench;
 
+import fahrbahn.app.FahrbahnApp;
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.handover.drill.DrillModel;
@@ -53,10 +54,6 @@ public final class Shots extends Application {
 
     private final FahrbahnApp app = new FahrbahnApp();
     private final Deque<Step> steps = new ArrayDeque<>();
-
-    public static void main(String[] arguments) {
-        Application.launch(Shots.class, arguments);
-    }
 
     @Override
     public void start(Stage stage) throws IOException {

@@ -1,4 +1,4 @@
-package fahrbahn.card;
+package fahrbahn.core.tuning;
 
 import fahrbahn.core.loop.GainAdvice;
 import fahrbahn.core.loop.Lane;
@@ -6,7 +6,6 @@ import fahrbahn.core.loop.LaneReport;
 import fahrbahn.core.loop.SpeedFloor;
 import fahrbahn.core.setup.Law;
 import fahrbahn.core.setup.Setup;
-import fahrbahn.core.tuning.TwinAdvice;
 import fahrbahn.core.twin.Spread;
 import java.util.List;
 import java.util.Optional;
