@@ -20,7 +20,7 @@ import javafx.stage.FileChooser;
 /** Every key of the station in hand, and what its fields are, large enough to be read from two metres; P puts them on paper. */
 final class KeysPage {
     private static final List<Map.Entry<String, String>> EVERYWHERE = List.of(
-            Map.entry("1 to 7", "a station; 0 the club"),
+            Map.entry("1 to 8", "a station; 0 the club"),
             Map.entry("N", "the next station"),
             Map.entry("F2 F3 F4", "the next robot, table, venue"),
             Map.entry("F5", "the first field of the page; Enter takes a number and goes on, Esc gives it up"),
