@@ -235,7 +235,6 @@ public final class DriveModel extends StationModel {
         table.laid().get().ifPresent(on -> many.run(basisOn(on), on.ground(), fault.get()));
     }
 
-    /** Of which the odds are told. */
     ManyModel many() {
         return many;
     }
