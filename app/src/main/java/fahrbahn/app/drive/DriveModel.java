@@ -176,9 +176,9 @@ public final class DriveModel extends StationModel {
         judge();
     }
 
-    /** What the latest result rests on: of this sitting, else the latest run of the twin that was kept; empty without one. */
-    public Optional<Basis> basis() {
-        return newest.get().or(table::keptRun);
+    /** What the latest result of this sitting rests on; empty without one. */
+    public Optional<Basis> shownBasis() {
+        return newest.get();
     }
 
     /** The odds of the latest many runs. */

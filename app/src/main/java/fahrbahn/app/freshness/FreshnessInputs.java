@@ -8,16 +8,18 @@ import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.knowledge.TablePrint;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.quality.Captured;
+import fahrbahn.core.readings.Capture;
 import fahrbahn.core.trials.Run;
 import fahrbahn.words.Names;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * All that freshness is derived from, at one moment.
  *
  * @param now robot, table, venue and circumstances as they are
- * @param captured the captures of dark and light that count
+ * @param captures of the robot, oldest first
  * @param chosen what the gains were chosen for
  * @param runs of the robot selected, oldest first
  * @param names of venues
@@ -26,7 +28,7 @@ public record FreshnessInputs(
         Basis now,
         OfRobot robot,
         OfTable table,
-        Captured captured,
+        Snapshot<Capture> captures,
         OfLevels levels,
         Optional<Basis> chosen,
         Driven driven,
@@ -35,11 +37,13 @@ public record FreshnessInputs(
         Names names) {
     /**
      * @param typed whether the robot is more than a starting guess
+     * @param sensors that it reads with; none while it is a starting guess
      * @param facts what has been measured on it
      * @param knowledge how well its constants are known, the costliest first; empty until worked out
      */
-    public record OfRobot(boolean typed, List<Fact> facts, List<Knowledge> knowledge) {
+    public record OfRobot(boolean typed, List<String> sensors, List<Fact> facts, List<Knowledge> knowledge) {
         public OfRobot {
+            sensors = List.copyOf(sensors);
             facts = List.copyOf(facts);
             knowledge = List.copyOf(knowledge);
         }
@@ -59,10 +63,10 @@ public record FreshnessInputs(
     public record OfLevels(Optional<Basis> from, Optional<Cause> differ) {}
 
     /**
-     * @param newest what the twin's newest run rests on
+     * @param shown what the twin's newest run of this sitting rests on
      * @param table what the twin drives on
      */
-    public record Driven(Optional<Basis> newest, TablePrint table) {}
+    public record Driven(Optional<Basis> shown, TablePrint table) {}
 
     /**
      * @param ever whether anything was handed over to the robot's program
@@ -74,14 +78,33 @@ public record FreshnessInputs(
         }
     }
 
-    /** Whether the levels on the robot were computed from the newest captures. */
-    boolean levelsOfNewest() {
-        return levels.from().isPresent()
-                && captured.all().allMatch(c -> levels.from().get().captures().contains(c.id()));
+    /** The captures of dark and light that count. */
+    Captured captured() {
+        return Captured.of(captures.values(), robot.sensors());
+    }
+
+    /** What the twin's newest run on its table rests on: of this sitting, else that was kept. */
+    Optional<Basis> newestDrive() {
+        return driven.shown()
+                .or(() -> newest(run -> run.source() == Run.Source.TWIN
+                                && run.basis()
+                                        .table()
+                                        .id()
+                                        .equals(driven.table().id()))
+                        .map(Run::basis));
+    }
+
+    private Optional<Run> newest(Predicate<Run> so) {
+        List<Run> all = runs.values();
+        for (int i = all.size() - 1; i >= 0; i--) {
+            if (so.test(all.get(i))) {
+                return Optional.of(all.get(i));
+            }
+        }
+        return Optional.empty();
     }
 
     Optional<Run> lastRun() {
-        List<Run> all = runs.values();
-        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+        return newest(run -> true);
     }
 }

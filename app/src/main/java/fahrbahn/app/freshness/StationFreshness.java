@@ -9,6 +9,7 @@ import fahrbahn.core.knowledge.Fact;
 import fahrbahn.core.knowledge.FreshnessRule;
 import fahrbahn.core.knowledge.Knowledge;
 import fahrbahn.core.knowledge.Since;
+import fahrbahn.core.quality.Captured;
 import fahrbahn.core.setup.Setup;
 import fahrbahn.core.trials.Pool;
 import fahrbahn.core.trials.Run;
@@ -32,6 +33,7 @@ final class StationFreshness {
     private static final double SAME_RADIUS_MM = 0.1;
 
     private final FreshnessInputs is;
+    private final Captured captured;
     private final Pool pool;
     private final Repairs repairs;
     private final Map<Station, Freshness> found = new EnumMap<>(Station.class);
@@ -41,6 +43,7 @@ final class StationFreshness {
 
     private StationFreshness(FreshnessInputs is, Pool pool, Repairs repairs) {
         this.is = is;
+        this.captured = is.captured();
         this.pool = pool;
         this.repairs = repairs;
     }
@@ -169,15 +172,13 @@ final class StationFreshness {
     }
 
     private Freshness measure() {
-        if (is.captured().missing().isPresent()) {
-            boolean none = is.captured().all().findAny().isEmpty();
+        if (captured.missing().isPresent()) {
+            boolean none = captured.all().findAny().isEmpty();
             return Freshness.missing(
-                            none
-                                    ? "no captures"
-                                    : "no " + is.captured().missing().get())
+                            none ? "no captures" : "no " + captured.missing().get())
                     .repairedBy(repairs.capture());
         }
-        List<Cause> causes = is.captured().outdatedSince(is.now());
+        List<Cause> causes = captured.outdatedSince(is.now());
         boolean lampsOff = causes.size() == 1 && causes.get(0).aspect() == Aspect.LAMP;
         return outdated(causes, lampsOff ? repairs.lightLampsAgain() : repairs.capture(), "");
     }
@@ -194,13 +195,20 @@ final class StationFreshness {
             return Freshness.stale("not used on the robot yet").repairedBy(repairs.useLevels());
         }
         if (differ.isPresent()) {
-            String why = is.levelsOfNewest() ? "changed since its level was used" : "captured anew since";
+            String why = levelsOfNewest() ? "changed since its level was used" : "captured anew since";
             return Freshness.stale(differ.get().what() + " " + why + ": "
                             + differ.get().before() + " on the robot, captured "
                             + differ.get().after())
                     .repairedBy(repairs.useLevels());
         }
-        return Freshness.fresh(used && !is.levelsOfNewest() ? "captured anew since, and found the same" : "");
+        return Freshness.fresh(used && !levelsOfNewest() ? "captured anew since, and found the same" : "");
+    }
+
+    /** Whether the levels on the robot were computed from the newest captures. */
+    private boolean levelsOfNewest() {
+        return is.levels().from().isPresent()
+                && captured.all()
+                        .allMatch(c -> is.levels().from().get().captures().contains(c.id()));
     }
 
     private Freshness gains() {
@@ -211,8 +219,7 @@ final class StationFreshness {
 
     private Freshness drive() {
         Basis now = is.now().withTable(is.driven().table());
-        return is.driven()
-                .newest()
+        return is.newestDrive()
                 .map(then -> since(Station.DRIVE, then, now, repairs.driveAgain()))
                 .orElse(Freshness.missing("no run"));
     }

@@ -218,16 +218,17 @@ public final class LevelsModel extends StationModel {
     private boolean used() {
         Setup setup = season.setupOrGuess();
         return season.changes().levelsFrom().kept().isPresent()
-                && season.setup().kept().flatMap(onRobotNow()::differ).isEmpty()
+                && season.setup()
+                        .kept()
+                        .flatMap(on -> LevelsOnRobot.differ(sensors, on))
+                        .isEmpty()
                 && onRobotNow().withTarget(setup).equals(setup);
     }
 
     /** How the robot's numbers differ from those captured; empty when they do not. An input of derived values. */
     public Optional<Cause> onRobot() {
-        CapturedLevels captured = found.need();
-        LevelsOnRobot levels = new LevelsOnRobot(
-                captured.sensors(), captured.tables(), school(), chosen.get().isPresent());
-        return season.setup().kept().flatMap(levels::differ);
+        List<SensorLevels> captured = found.need().sensors();
+        return season.setup().kept().flatMap(setup -> LevelsOnRobot.differ(captured, setup));
     }
 
     /** Writes levels, scaling and the rules for marks, as JSON or CSV by the file's ending. */

@@ -28,9 +28,9 @@ record LevelsOnRobot(List<SensorLevels> sensors, List<LevelTable> tables, LevelS
     private static final int TARGET_DIGITS = 4;
 
     /** How the robot's numbers differ from those captured; empty when they do not. */
-    Optional<Cause> differ(Setup setup) {
+    static Optional<Cause> differ(List<SensorLevels> sensors, Setup setup) {
         for (Sensor sensor : setup.robot().sensors()) {
-            Optional<SensorLevels> measured = measured(sensor);
+            Optional<SensorLevels> measured = measured(sensors, sensor);
             if (measured.isPresent() && measured.get().differsFrom(sensor)) {
                 Levels levels = measured.get().levels();
                 return Optional.of(Cause.circumstance(
@@ -47,7 +47,7 @@ record LevelsOnRobot(List<SensorLevels> sensors, List<LevelTable> tables, LevelS
         return Words.number(dark) + " on dark, " + Words.number(light) + " on light";
     }
 
-    private Optional<SensorLevels> measured(Sensor sensor) {
+    private static Optional<SensorLevels> measured(List<SensorLevels> sensors, Sensor sensor) {
         return sensors.stream().filter(s -> s.sensor().equals(sensor.name())).findFirst();
     }
 
@@ -56,7 +56,7 @@ record LevelsOnRobot(List<SensorLevels> sensors, List<LevelTable> tables, LevelS
         Robot robot = setup.robot();
         for (int i = 0; i < robot.sensors().size(); i++) {
             Sensor sensor = robot.sensors().get(i);
-            Optional<SensorLevels> measured = measured(sensor);
+            Optional<SensorLevels> measured = measured(sensors, sensor);
             if (measured.isPresent()) {
                 robot = robot.withSensor(i, measured.get().on(sensor));
             }

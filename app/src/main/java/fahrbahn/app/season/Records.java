@@ -33,6 +33,7 @@ final class Records {
     private String runsOf = "";
     private Optional<Snapshot<Run>> runsOfAll = Optional.empty();
     private Snapshot<Run> runsNow = new Snapshot<>(List.of());
+    private Snapshot<Capture> capturesNow = new Snapshot<>(List.of());
     private Map<Capture, Capture> seen = new IdentityHashMap<>();
     private Map<String, Channel> channels = Map.of();
 
@@ -41,6 +42,7 @@ final class Records {
         state.follow(Set.of(Kinds.CAPTURE, Kinds.SETUP), this::refreshCaptures);
         state.follow(Set.of(Kinds.RUN), this::refreshRuns);
         runs.addListener((InvalidationListener) o -> runsNow = new Snapshot<>(runs));
+        captures.addListener((InvalidationListener) o -> capturesNow = new Snapshot<>(captures));
         refreshCaptures();
         refreshRuns();
     }
@@ -55,6 +57,10 @@ final class Records {
 
     Snapshot<Run> runsNow() {
         return runsNow;
+    }
+
+    Snapshot<Capture> capturesNow() {
+        return capturesNow;
     }
 
     Snapshot<Run> runsOfAllNow(LogBook book) {

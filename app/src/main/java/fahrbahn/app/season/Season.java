@@ -221,6 +221,11 @@ public final class Season {
         return records.captures();
     }
 
+    /** The same as they are now, for what is derived from them. */
+    public Snapshot<Capture> capturesNow() {
+        return records.capturesNow();
+    }
+
     /** Oldest first. */
     public ObservableList<Run> runs() {
         return records.runs();

@@ -2,7 +2,6 @@ package fahrbahn.app.shell;
 
 import fahrbahn.app.drive.run.Laid;
 import fahrbahn.app.freshness.FreshnessInputs;
-import fahrbahn.core.quality.Captured;
 import java.time.Instant;
 import java.util.List;
 
@@ -14,6 +13,7 @@ record FreshnessNow(Workshop workshop) {
                 workshop.season().basisNow().withKnown(workshop.robot().known()).withAt(minute),
                 new FreshnessInputs.OfRobot(
                         typed,
+                        typed ? workshop.season().sensorNames() : List.of(),
                         List.copyOf(workshop.season().facts().values()),
                         workshop.robot().constants().need()),
                 new FreshnessInputs.OfTable(
@@ -21,14 +21,13 @@ record FreshnessNow(Workshop workshop) {
                         workshop.season().course().kept().isPresent()
                                 || workshop.season().mat().kept().isPresent(),
                         workshop.table().tightestRadiusMm()),
-                Captured.of(
-                        workshop.season().captures(), typed ? workshop.season().sensorNames() : List.of()),
+                workshop.season().capturesNow(),
                 new FreshnessInputs.OfLevels(
                         workshop.season().changes().levelsFrom().kept(),
                         workshop.levels().onRobot()),
                 workshop.season().changes().gainsFor().kept(),
                 new FreshnessInputs.Driven(
-                        workshop.drive().basis(),
+                        workshop.drive().shownBasis(),
                         workshop.drive().laidProperty().get().map(Laid::print).orElseGet(workshop.season()::tableNow)),
                 new FreshnessInputs.Handed(
                         workshop.handover().handedOver(), workshop.handover().toType()),

@@ -1,5 +1,6 @@
 package fahrbahn.app.state;
 
+import java.util.Objects;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -20,8 +21,10 @@ public final class Parameter<T> {
     }
 
     public void set(T newValue) {
-        value.set(newValue);
-        changed.run();
+        if (!Objects.equals(value.get(), newValue)) {
+            value.set(newValue);
+            changed.run();
+        }
     }
 
     /** Back to what it is before a choice is made. */

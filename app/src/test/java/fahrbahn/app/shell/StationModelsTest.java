@@ -242,7 +242,7 @@ class StationModelsTest extends InShop {
         assertThat(drive.driveProperty().get().orElseThrow().result().completed())
                 .isFalse();
         assertThat(drive.canKeep()).isFalse();
-        assertThat(drive.basis()).as("nothing rests on it").isEmpty();
+        assertThat(drive.shownBasis()).as("nothing rests on it").isEmpty();
         assertThat(drive.verdictProperty().get().sentence())
                 .startsWith("With " + setup().lawSensors().get(0).name());
         drive.keep();

@@ -3,22 +3,18 @@ package fahrbahn.app.drive.run;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
-import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.table.Ground;
-import fahrbahn.core.trials.Run;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 
 /** What the twin drives on: the table in hand, or another course that was chosen. */
 public final class DriveTable {
-    private final Season season;
     private final Courses courses;
     private final Parameter<Optional<Laid>> laid;
     private String lastTable = "";
 
     public DriveTable(Season season, State state, Supplier<Optional<Ground>> tableInHand) {
-        this.season = season;
         this.courses = new Courses(season, tableInHand);
         this.laid = state.parameter(Optional.empty());
     }
@@ -55,18 +51,5 @@ public final class DriveTable {
             lastTable = id(other);
             laid.set(other);
         }
-    }
-
-    /** What the newest run of the twin on it that was kept rests on. */
-    public Optional<Basis> keptRun() {
-        String table = id(laid.get());
-        List<Run> runs = season.runs();
-        for (int i = runs.size() - 1; i >= 0; i--) {
-            Run run = runs.get(i);
-            if (run.source() == Run.Source.TWIN && run.basis().table().id().equals(table)) {
-                return Optional.of(run.basis());
-            }
-        }
-        return Optional.empty();
     }
 }
