@@ -5,6 +5,9 @@ import java.util.List;
 
 /** What was handed over, and what is to be typed anew, in words. */
 public final class HandOverWords {
+    public static final String CAUTION =
+            "Fingers, hair and sleeves away from wheels and arms when the program starts; the first run with new numbers surprises.";
+
     private static final int MOST_NAMED = 2;
 
     private HandOverWords() {}

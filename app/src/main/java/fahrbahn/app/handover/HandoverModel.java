@@ -1,62 +1,34 @@
 package fahrbahn.app.handover;
 
-import fahrbahn.app.errand.Errand;
-import fahrbahn.app.errand.Errands;
-import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.app.freshness.Station;
+import fahrbahn.app.handover.card.CardModel;
 import fahrbahn.app.handover.drill.DrillModel;
+import fahrbahn.app.handover.hall.HallModel;
 import fahrbahn.app.handover.lists.ListModel;
 import fahrbahn.app.handover.lists.RoundsModel;
+import fahrbahn.app.handover.program.ProgramModel;
+import fahrbahn.app.handover.program.TypedModel;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.runs.QuickLog;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
-import fahrbahn.app.state.Derived;
-import fahrbahn.app.state.Document;
 import fahrbahn.app.state.State;
-import fahrbahn.core.language.Language;
-import fahrbahn.core.language.Style;
-import fahrbahn.core.program.Grain;
-import fahrbahn.core.program.HandOver;
-import fahrbahn.core.program.ProgramConstant;
-import fahrbahn.core.program.RoundingCost;
-import fahrbahn.core.program.Taken;
-import fahrbahn.core.review.TwoOnOneTable;
-import fahrbahn.core.setup.Setup;
 import fahrbahn.core.table.Ground;
-import fahrbahn.store.document.Kinds;
-import fahrbahn.store.file.Export;
-import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
-/** What goes to the robot's program: its numbers as it takes them, what that costs, and what was handed over before. */
+/** The features of Hand-over, each a package of its own, and what is said of the program's numbers. */
 public final class HandoverModel extends StationModel {
-    private final Document<HandOver> handed;
-    private final Document<Style> style;
-    private final Supplier<Optional<Ground>> table;
-    private final Consumer<String> tell;
-    private final Derived<TwoOnOneTable> cost;
-    private final Errand<String> save;
-    private final Derived<Taken> taken;
+    private final ProgramModel program;
     private final CardModel card;
     private final TypedModel typed;
     private final HallModel hall;
     private final DrillModel drills;
     private final ListModel lists;
     private final RoundsModel rounds;
-
-    /** What the program is of. */
-    private record Programmed(Setup setup, Grain grain) {}
-
-    /** What rounding was judged of. */
-    private record Costed(Taken taken, Ground ground) {}
 
     /**
      * @param table in hand, on which it is seen what rounding costs
@@ -72,27 +44,24 @@ public final class HandoverModel extends StationModel {
             Function<Station, Freshness> freshness,
             State state) {
         super(season);
-        this.handed = season.state().document(Kinds.HANDED);
-        this.style = season.state().document(Kinds.STYLE, () -> Style.USUAL);
-        Errands errands = state.errands();
-        this.drills = new DrillModel(season, errands);
-        this.lists = new ListModel(season, freshness, errands);
+        this.program = new ProgramModel(season, table, state);
+        this.card = new CardModel(season, program, measure, state);
+        this.typed = new TypedModel(season, program);
+        this.hall = new HallModel(season, program, measure, levels, log, table);
+        this.lists = new ListModel(season, freshness, state.errands());
         this.rounds = new RoundsModel(season, log, lists);
-        this.hall = new HallModel(season, this, measure, levels, log, table);
-        this.table = table;
-        this.tell = errands.tell();
-        this.taken = state.deriveAtOnce(
-                "The program", () -> new Programmed(season.setupOrGuess(), style().grain()), (of, job) -> taken(of));
-        this.cost = state.derive(
-                "What rounding costs",
-                this::costed,
-                (costed, job) -> RoundingCost.drive(costed.ground(), costed.taken(), job));
-        this.save = errands.errand("Saving the program");
-        this.card = new CardModel(season, this, measure, state);
-        this.typed = new TypedModel(season, this);
-        taken.valueProperty().addListener(o -> judge());
-        handed.keptProperty().addListener(o -> judge());
-        taken.eagerly();
+        this.drills = new DrillModel(season, state.errands());
+        program.taken().valueProperty().addListener(o -> judge());
+        program.handedProperty().addListener(o -> judge());
+        judge();
+    }
+
+    private void judge() {
+        say(HandoverWords.verdict(program, season.robotName()));
+    }
+
+    public ProgramModel program() {
+        return program;
     }
 
     public CardModel card() {
@@ -117,106 +86,5 @@ public final class HandoverModel extends StationModel {
 
     public TypedModel typed() {
         return typed;
-    }
-
-    public Style style() {
-        return style.get();
-    }
-
-    public void language(Language language) {
-        change(style().withLanguage(language));
-    }
-
-    public void grain(Grain grain) {
-        change(style().withGrain(grain));
-    }
-
-    private void change(Style changed) {
-        style.set("how the program of " + season.robotName() + " is written", changed);
-    }
-
-    /** The numbers as the program takes them; refused where there can be no program. */
-    public Derived<Taken> taken() {
-        return taken;
-    }
-
-    /** By the program as it was worked out against as it takes its numbers; empty until it was driven, and where rounding moves nothing. */
-    Derived<TwoOnOneTable> cost() {
-        return cost;
-    }
-
-    /** The program in the team's language; empty when there is none. */
-    String program() {
-        return taken.get().map(t -> style().language().program(t.taken())).orElse("");
-    }
-
-    /** What is to be typed anew; all of it when nothing was handed over. */
-    public List<HandOver.Change> toType() {
-        return taken.get()
-                .map(t -> last().map(h -> h.since(t))
-                        .orElseGet(() -> t.constants().stream()
-                                .map(c -> new HandOver.Change(c.name(), Double.NaN, c.typed(t.grain())))
-                                .toList()))
-                .orElse(List.of());
-    }
-
-    public boolean handedOver() {
-        return last().isPresent();
-    }
-
-    Optional<HandOver> last() {
-        return handed.kept();
-    }
-
-    List<ProgramConstant> constants() {
-        return taken.get().map(Taken::constants).orElse(List.of());
-    }
-
-    /** Everything that is marked has been typed into the robot. */
-    public void handOver() {
-        handOver("numbers handed over to ", t -> HandOver.of(season.now(), t));
-    }
-
-    /** Some of it has been typed into the robot. @param names of the constants */
-    void handOverSome(Set<String> names) {
-        handOver("some numbers handed over to ", t -> HandOver.ofSome(season.now(), handed.kept(), t, names));
-    }
-
-    private void handOver(String step, Function<Taken, HandOver> numbers) {
-        taken.get()
-                .ifPresentOrElse(
-                        t -> handed.set(step + season.robotName(), numbers.apply(t)),
-                        () -> tell.accept(taken.value().refusal()));
-    }
-
-    private static Taken taken(Programmed of) {
-        Taken rounded = Taken.of(of.setup(), of.grain());
-        rounded.constants(); // refuses what no program can hold
-        return rounded;
-    }
-
-    private void judge() {
-        say(HandoverWords.verdict(this, season.setupOrGuess().robot().name()));
-    }
-
-    /** @throws RefusedException when rounding moves nothing, or there is nothing to drive on */
-    private Costed costed() {
-        Taken rounded = taken.get().filter(t -> !t.changes().isEmpty()).orElseThrow(() -> new RefusedException(""));
-        return new Costed(rounded, table.get().orElseThrow(() -> new RefusedException("")));
-    }
-
-    /** Saves the program as text. */
-    public void save(Path file) {
-        String text = program();
-        if (text.isEmpty()) {
-            tell.accept(taken.value().refusal());
-            return;
-        }
-        save.run(
-                job -> {
-                    Export.text(file, text);
-                    return "Saved as " + file.getFileName() + ".";
-                },
-                tell);
     }
 }

@@ -30,7 +30,8 @@ record FreshnessNow(Workshop workshop) {
                         workshop.drive().shownBasis(),
                         workshop.drive().laidProperty().get().map(Laid::print).orElseGet(workshop.season()::tableNow)),
                 new FreshnessInputs.Handed(
-                        workshop.handover().handedOver(), workshop.handover().toType()),
+                        workshop.handover().program().handedOver(),
+                        workshop.handover().program().toType()),
                 workshop.season().runsNow(),
                 workshop.season().club().names());
     }

@@ -7,6 +7,7 @@ import fahrbahn.app.club.RobotKind;
 import fahrbahn.app.freshness.Freshness.Mark;
 import fahrbahn.app.freshness.Station;
 import fahrbahn.app.handover.drill.DrillModel;
+import fahrbahn.app.handover.program.TypedModel;
 import fahrbahn.app.kit.FileAsk;
 import fahrbahn.core.drill.Drill;
 import fahrbahn.core.drill.DrillFault;
@@ -49,7 +50,9 @@ class HandoverPagesTest extends InWindow {
 
     /** Names of what is still to be typed. */
     private List<String> toType() {
-        return shop().handover().toType().stream().map(HandOver.Change::name).toList();
+        return shop().handover().program().toType().stream()
+                .map(HandOver.Change::name)
+                .toList();
     }
 
     private String said(String name) {
@@ -84,7 +87,7 @@ class HandoverPagesTest extends InWindow {
         toHandover("program");
         for (Language language : Language.values()) {
             choose("programLanguage", language == Language.PYTHON ? new KeyCode[] {} : new KeyCode[] {KeyCode.DOWN});
-            until(language.word(), () -> shop().handover().style().language() == language);
+            until(language.word(), () -> shop().handover().program().style().language() == language);
             assertThat(text("program")).contains("0.317");
         }
         onWindow(() -> {
@@ -122,6 +125,7 @@ class HandoverPagesTest extends InWindow {
         until("right", () -> said("kp").equals("right"));
         onWindow(() -> {
             shop().handover()
+                    .program()
                     .taken()
                     .get()
                     .orElseThrow()

@@ -162,7 +162,7 @@ class FreshnessMatrixTest extends InShop {
         shop.gains().choice().choose(0.3, 0, 0.9);
         shop.drive().run();
         shop.runs().log().log(true, new QuickLog.Typed("21", "", "", "", "", ""));
-        shop.handover().handOver();
+        shop.handover().program().handOver();
     }
 
     private String marks() {

@@ -200,7 +200,7 @@ class EveryDerivedTest extends InShop {
                 "the stop window",
                 () -> season.state().document(Kinds.STOP, () -> StopPlan.USUAL).change("s", s -> s.withWindowMm(7)));
         all.put("gains", () -> shop.gains().choice().choose(0.31, 0, 0.8));
-        all.put("numbers handed over", () -> shop.handover().handOver());
+        all.put("numbers handed over", () -> shop.handover().program().handOver());
         all.put("minutes in a hall", () -> shop.handover().hall().begin(5));
         all.put("an undone step", shop::undo);
         Map<String, Parameter<?>> parameters = found(shop, Parameter.class);

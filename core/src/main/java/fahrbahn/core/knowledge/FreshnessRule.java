@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The kinds of results, which changes make each of them out of date, and which others each is worked out from: the table behind every
@@ -23,38 +24,10 @@ public enum FreshnessRule {
     /** All that moves readings. */
     CAPTURES(Set.of(Aspect.VENUE, Aspect.LAMP, Aspect.HEIGHT, Aspect.SENSORS, Aspect.AGE)),
     LEVELS(Set.of(Aspect.CAPTURES, Aspect.SURFACES), CAPTURES),
-    /** All that moves the loop. */
-    GAINS(
-            Set.of(
-                    Aspect.BATTERY,
-                    Aspect.WHEELS,
-                    Aspect.HEIGHT,
-                    Aspect.SENSORS,
-                    Aspect.LAYOUT,
-                    Aspect.SURFACES,
-                    Aspect.DRIVE,
-                    Aspect.LOOP,
-                    Aspect.LINE,
-                    Aspect.BEND,
-                    Aspect.LAW),
-            ROBOT),
+    /** All that moves the loop, and how its gains act. */
+    GAINS(and(Shared.LOOP, Aspect.BATTERY), ROBOT),
     /** A run of the twin. */
-    DRIVE(
-            Set.of(
-                    Aspect.HEIGHT,
-                    Aspect.WHEELS,
-                    Aspect.SENSORS,
-                    Aspect.LAYOUT,
-                    Aspect.SURFACES,
-                    Aspect.DRIVE,
-                    Aspect.LOOP,
-                    Aspect.LINE,
-                    Aspect.BEND,
-                    Aspect.LAW,
-                    Aspect.GAINS,
-                    Aspect.TABLE),
-            GAINS,
-            ROBOT),
+    DRIVE(and(Shared.LOOP, Aspect.GAINS, Aspect.TABLE), GAINS, ROBOT),
     /** Logged runs count together only while none of these differs; those of the twin rest on the robot's constants as well. */
     RUNS(EnumSet.complementOf(EnumSet.of(Aspect.LAMP, Aspect.CAPTURES, Aspect.AGE)), ROBOT),
     /** What was typed into the robot's program. */
@@ -63,12 +36,31 @@ public enum FreshnessRule {
     /** Lamps, rain and another hall: a capture from another day is not to be trusted. */
     public static final Duration STAYS = Duration.ofHours(12);
 
+    /** In a class of its own, for rules are made before constants of theirs are. */
+    private static final class Shared {
+        static final Set<Aspect> LOOP = Set.of(
+                Aspect.HEIGHT,
+                Aspect.WHEELS,
+                Aspect.SENSORS,
+                Aspect.LAYOUT,
+                Aspect.SURFACES,
+                Aspect.DRIVE,
+                Aspect.LOOP,
+                Aspect.LINE,
+                Aspect.BEND,
+                Aspect.LAW);
+    }
+
     private final Set<Aspect> minds;
     private final List<FreshnessRule> restsOn;
 
     FreshnessRule(Set<Aspect> minds, FreshnessRule... restsOn) {
         this.minds = Collections.unmodifiableSet(EnumSet.copyOf(minds));
         this.restsOn = List.of(restsOn);
+    }
+
+    private static Set<Aspect> and(Set<Aspect> shared, Aspect... more) {
+        return Stream.concat(shared.stream(), Stream.of(more)).collect(Collectors.toSet());
     }
 
     /** What makes it out of date by itself. */

@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.hall;
 
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.program.Grain;

@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.program;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.FileAsk;
@@ -12,6 +12,7 @@ import fahrbahn.core.language.Language;
 import fahrbahn.core.program.Grain;
 import fahrbahn.core.program.HandOver;
 import fahrbahn.core.program.ProgramConstant;
+import fahrbahn.words.HandOverWords;
 import fahrbahn.words.Words;
 import java.util.List;
 import java.util.Map;
@@ -29,18 +30,18 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The law in the team's language, its numbers as they are typed, and what rounding them costs. */
-final class ProgramPage {
+public final class ProgramPage {
     private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("chosen");
     private static final double MAIN_SHARE = 0.52;
     private static final double LEAST_EM = 66;
 
-    private final HandoverModel model;
+    private final ProgramModel model;
     private final TextArea program = new TextArea();
     private final GridPane numbers = new GridPane();
     private final Label rounding = Nodes.wrapped("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
 
-    ProgramPage(HandoverModel model) {
+    public ProgramPage(ProgramModel model) {
         this.model = model;
         program.setId("program");
         program.setEditable(false);
@@ -53,13 +54,13 @@ final class ProgramPage {
         rounding.setId("programRounding");
     }
 
-    Pages.Page page() {
+    public Pages.Page page() {
         ChoiceField<Language> language = new ChoiceField<>(
                 "programLanguage",
                 "language",
                 "The language of the team's program; blocks are told as numbered steps in plain words.",
                 Language.values(),
-                HandoverWords::language,
+                ProgramWords::language,
                 model::language);
         ChoiceField<Grain> grain = new ChoiceField<>(
                 "programGrain",
@@ -76,7 +77,7 @@ final class ProgramPage {
             grain.show(model.style().grain());
             refresh(use);
         };
-        model.verdictProperty().addListener(o -> refresh.run());
+        model.handedProperty().addListener(o -> refresh.run());
         model.taken().valueProperty().addListener(o -> refresh.run());
         model.cost().valueProperty().addListener(o -> sayRounding());
         refresh.run();
@@ -87,7 +88,7 @@ final class ProgramPage {
                         numbers,
                         Nodes.flow(use.button())),
                 Nodes.panel("As the robot takes them", grain.inARow(), rounding, progress),
-                Nodes.wrapped(HandoverWords.CAUTION, "caution"));
+                Nodes.wrapped(HandOverWords.CAUTION, "caution"));
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(use, copy, save), nowNs -> {
             model.cost().show();
             progress.setProgress(model.cost().progress());
@@ -130,7 +131,7 @@ final class ProgramPage {
     private void sayRounding() {
         rounding.setText(model.taken()
                 .get()
-                .map(t -> HandoverWords.rounding(t, model.cost().value()))
+                .map(t -> ProgramWords.rounding(t, model.cost().value()))
                 .orElse(model.taken().value().refusal()));
     }
 
@@ -143,7 +144,7 @@ final class ProgramPage {
     private void save() {
         FileAsk.save(
                 program,
-                HandoverWords.fileName(model.style().language()),
+                ProgramWords.fileName(model.style().language()),
                 model::save,
                 new ExtensionFilter("A program", "*.py", "*.hpp", "*.java", "*.txt"));
     }

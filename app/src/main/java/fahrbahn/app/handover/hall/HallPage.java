@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.hall;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
@@ -27,7 +27,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** One page, one key a step, a clock, and what to do now in words that are read from two metres. */
-final class HallPage {
+public final class HallPage {
     private static final PseudoClass NOW = PseudoClass.getPseudoClass("chosen");
     private static final double MAIN_SHARE = 0.6;
     private static final double LEAST_EM = 62;
@@ -48,7 +48,7 @@ final class HallPage {
     private double minutesWanted = USUAL_MINUTES;
     private List<ProgramConstant> shown = List.of();
 
-    HallPage(HallModel model) {
+    public HallPage(HallModel model) {
         this.model = model;
         clock.setId("hallClock");
         clock.setMinWidth(Region.USE_PREF_SIZE);
@@ -65,7 +65,7 @@ final class HallPage {
         minutes.show(minutesWanted);
     }
 
-    Pages.Page page() {
+    public Pages.Page page() {
         Action begin = new Action("hallBegin", "Begin", KeyCode.B, () -> model.begin(minutesWanted));
         Action light = new Action("hallLight", "Light", KeyCode.L, () -> model.capture(HallStep.LIGHT));
         Action dark = new Action("hallDark", "Dark", KeyCode.D, () -> model.capture(HallStep.DARK));

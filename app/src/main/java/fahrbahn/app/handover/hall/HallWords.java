@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.hall;
 
 import fahrbahn.app.state.Value;
 import fahrbahn.core.hall.HallAdvice;

@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.card;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.FileAsk;
@@ -10,6 +10,7 @@ import fahrbahn.app.kit.field.ChoiceField;
 import fahrbahn.app.state.Value;
 import fahrbahn.card.PitCard;
 import fahrbahn.pen.Paper;
+import fahrbahn.words.HandOverWords;
 import java.util.List;
 import java.util.Optional;
 import javafx.embed.swing.SwingFXUtils;
@@ -21,7 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser.ExtensionFilter;
 
 /** The pit card as it is printed, and what does not hold any more. */
-final class CardPage {
+public final class CardPage {
     private static final double CARD_SHARE = 0.58;
     private static final double LEAST_EM = 60;
     private static final double LEAST_HEIGHT = 320;
@@ -33,7 +34,7 @@ final class CardPage {
     private final VBox stale = Nodes.column();
     private boolean close;
 
-    CardPage(CardModel model) {
+    public CardPage(CardModel model) {
         this.model = model;
         card.setId("card");
         card.setPreserveRatio(true);
@@ -45,7 +46,7 @@ final class CardPage {
         frame.heightProperty().addListener(o -> fit());
     }
 
-    Pages.Page page() {
+    public Pages.Page page() {
         ChoiceField<Paper> paper = new ChoiceField<>(
                 "cardPaper",
                 "paper",
@@ -65,7 +66,7 @@ final class CardPage {
                                 "One page a robot, for the crew at the table: what to type, which way it must turn, what to do when"
                                         + " something is seen. A PDF prints as it is; its words can be copied.",
                                 "reason")),
-                Nodes.wrapped(HandoverWords.CAUTION, "caution"));
+                Nodes.wrapped(HandOverWords.CAUTION, "caution"));
         return new Pages.Page(
                 new SideBySide(frame, side, CARD_SHARE, LEAST_EM),
                 List.of(closer, save),
@@ -93,7 +94,7 @@ final class CardPage {
         Value<CardModel.Shown> value = model.shown().value();
         Optional<CardModel.Shown> shown = value.ready();
         shown.ifPresent(s -> card.setImage(SwingFXUtils.toFXImage(s.image(), null)));
-        card.setAccessibleText(shown.map(s -> HandoverWords.says(s.card())).orElse("The card is drawn."));
+        card.setAccessibleText(shown.map(s -> CardPageWords.says(s.card())).orElse("The card is drawn."));
         List<String> lines =
                 shown.map(CardModel.Shown::card).map(PitCard::stale).orElse(List.of());
         state.setText(

@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.program;
 
 import fahrbahn.app.season.Season;
 import fahrbahn.core.check.BadValueException;
@@ -41,10 +41,10 @@ public final class TypedModel {
         }
     }
 
-    TypedModel(Season season, HandoverModel handover) {
+    public TypedModel(Season season, ProgramModel program) {
         this.season = season;
-        handover.taken().valueProperty().addListener(o -> take(handover.taken().get()));
-        take(handover.taken().get());
+        program.taken().valueProperty().addListener(o -> take(program.taken().get()));
+        take(program.taken().get());
     }
 
     public ReadOnlyObjectProperty<Checked> checkedProperty() {

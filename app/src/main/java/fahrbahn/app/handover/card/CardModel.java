@@ -1,7 +1,8 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.card;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.RefusedException;
+import fahrbahn.app.handover.program.ProgramModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.state.Derived;
@@ -28,7 +29,7 @@ public final class CardModel {
 
     private final Season season;
     private final MeasureModel measure;
-    private final HandoverModel handover;
+    private final ProgramModel program;
     private final Derived<Shown> shown;
     private final Errand<String> save;
     private final Consumer<String> tell;
@@ -50,10 +51,10 @@ public final class CardModel {
         }
     }
 
-    CardModel(Season season, HandoverModel handover, MeasureModel measure, State state) {
+    public CardModel(Season season, ProgramModel program, MeasureModel measure, State state) {
         this.season = season;
         this.measure = measure;
-        this.handover = handover;
+        this.program = program;
         this.save = state.errands().errand("Saving the pit card");
         this.tell = state.errands().tell();
         this.shown = state.derive("The pit card", this::written, (written, job) -> written.shown());
@@ -75,13 +76,13 @@ public final class CardModel {
     /** @throws RefusedException when there is no program whose numbers could stand on it */
     private Written written() {
         Basis now = season.basisNow();
-        return handover.taken()
+        return program.taken()
                 .get()
                 .map(taken -> new Written(
                         taken,
                         season.club().whose(season.tableNow().name()),
-                        HandoverWords.day(now.at()),
-                        handover.last(),
+                        CardPageWords.day(now.at()),
+                        program.last(),
                         Stale.of(
                                 now,
                                 List.copyOf(season.captures()),
@@ -89,7 +90,7 @@ public final class CardModel {
                                 season.changes().gainsFor().kept(),
                                 season.club()::venueName),
                         paper.get()))
-                .orElseThrow(() -> new RefusedException(handover.taken().value().refusal()));
+                .orElseThrow(() -> new RefusedException(program.taken().value().refusal()));
     }
 
     /** SVG or PNG when the name ends so, else PDF. */

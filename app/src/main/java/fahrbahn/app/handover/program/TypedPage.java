@@ -1,4 +1,4 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.program;
 
 import fahrbahn.app.kit.Action;
 import fahrbahn.app.kit.Nodes;
@@ -17,7 +17,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
 /** Numbers read off the robot's own display, typed one after the other; Enter goes to the next. */
-final class TypedPage {
+public final class TypedPage {
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
     private static final int COLUMNS = 8;
 
@@ -28,14 +28,14 @@ final class TypedPage {
     private final Map<String, Label> said = new HashMap<>();
     private List<Handed> shown = List.of();
 
-    TypedPage(TypedModel model) {
+    public TypedPage(TypedModel model) {
         this.model = model;
         rows.setId("typedBack");
         rows.getStyleClass().add("schools");
         state.setId("typedState");
     }
 
-    Pages.Page page() {
+    public Pages.Page page() {
         Action clear = new Action("typedClear", "Begin anew", KeyCode.R, this::clear);
         model.checkedProperty().addListener(o -> refresh());
         refresh();
@@ -57,13 +57,13 @@ final class TypedPage {
         }
         state.setText(
                 checked.problem().isEmpty()
-                        ? HandoverWords.typed(
+                        ? ProgramWords.typed(
                                 checked.slips(),
                                 checked.typed(),
                                 checked.wanted().size())
                         : checked.problem());
         for (Handed one : shown) {
-            String slip = checked.slip(one.name()).map(HandoverWords::slip).orElse("");
+            String slip = checked.slip(one.name()).map(ProgramWords::slip).orElse("");
             boolean right = slip.isEmpty()
                     && checked.problem().isEmpty()
                     && !model.typed(one.name()).isBlank();

@@ -1,6 +1,7 @@
-package fahrbahn.app.handover;
+package fahrbahn.app.handover.hall;
 
 import fahrbahn.app.errand.RefusedException;
+import fahrbahn.app.handover.program.ProgramModel;
 import fahrbahn.app.levels.LevelsModel;
 import fahrbahn.app.measure.MeasureModel;
 import fahrbahn.app.runs.QuickLog;
@@ -52,7 +53,7 @@ public final class HallModel {
 
     private final Season season;
     private final Document<HallDay> day;
-    private final HandoverModel handover;
+    private final ProgramModel program;
     private final MeasureModel measure;
     private final LevelsModel levels;
     private final QuickLog log;
@@ -69,16 +70,16 @@ public final class HallModel {
     /** Marks as they look here. */
     private record Marks(TurnMarks old, List<Capture> here) {}
 
-    HallModel(
+    public HallModel(
             Season season,
-            HandoverModel handover,
+            ProgramModel program,
             MeasureModel measure,
             LevelsModel levels,
             QuickLog log,
             Supplier<Optional<Ground>> table) {
         this.season = season;
         this.day = season.state().document(Kinds.HALL);
-        this.handover = handover;
+        this.program = program;
         this.measure = measure;
         this.captures = new HallCaptures(season, measure, levels);
         this.levels = levels;
@@ -198,10 +199,10 @@ public final class HallModel {
             if (marks.get().isPresent()) {
                 season.changeSetup(this::marked);
             }
-            handover.toType().stream()
+            program.toType().stream()
                     .filter(change -> Double.isNaN(change.now()))
                     .forEach(gone -> names.add(gone.name()));
-            handover.handOverSome(names);
+            program.handOverSome(names);
             day().filter(d -> !d.steps().contains(HallStep.TYPE)).ifPresent(d -> tick(HallStep.TYPE));
         });
     }
@@ -245,7 +246,7 @@ public final class HallModel {
 
     /** Of the numbers that are typed. */
     Grain grain() {
-        return handover.style().grain();
+        return program.style().grain();
     }
 
     /** The steps that are left, the best first. */
