@@ -48,7 +48,7 @@ class WholeWayTest extends InWindow {
                 .isBetween(225.0, 245.0);
 
         go(Station.GAINS);
-        until("the lane is there", () -> shop().gains().pictureProperty().get().isPresent());
+        until("the lane is there", () -> shop().gains().picture().get().isPresent());
         until("advice", () -> !robot.lookup("#useGains").query().isDisabled());
         robot.type(KeyCode.U);
         until("the gains are chosen", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
@@ -95,7 +95,7 @@ class WholeWayTest extends InWindow {
     @Test
     void changingTheRobotMarksWhatDependsOnItWithTheReason() throws Exception {
         go(Station.GAINS);
-        until("advice", () -> shop().gains().pictureProperty().get().isPresent());
+        until("advice", () -> shop().gains().picture().get().isPresent());
         type("kp", "0.3");
         until("chosen", () -> mark(Station.GAINS) == Freshness.Mark.GUESS);
         go(Station.ROBOT);

@@ -192,7 +192,7 @@ public final class Shots extends Application {
         return live
                 && switch (station) {
                     case GAINS ->
-                        workshop.gains().pictureProperty().get().stream()
+                        workshop.gains().picture().get().stream()
                                 .anyMatch(p -> p.advice().done());
                     case HANDOVER -> workshop.handover().card().shown().get().isPresent();
                     case DRIVE -> workshop.drive().freshnessProperty().get().mark() == Freshness.Mark.FRESH;

@@ -16,7 +16,6 @@ import fahrbahn.app.season.Verdict;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
-import fahrbahn.app.state.Value;
 import fahrbahn.core.knowledge.Basis;
 import fahrbahn.core.knowledge.Constant;
 import fahrbahn.core.sensing.SensorFault;
@@ -52,19 +51,12 @@ public final class DriveModel extends StationModel {
     private final DetourModel detours;
     private final DriveFiles files;
     private long nextSeed = 1;
-    private Latest latest = Latest.NOTHING;
+
+    /** What is said of that which ended last; nothing once that is gone. */
+    private Supplier<Optional<Verdict>> latest = Optional::empty;
 
     /** Of the newest run, or the newest many. */
     private final Parameter<Optional<Basis>> newest;
-
-    /** What the verdict is about. */
-    private enum Latest {
-        NOTHING,
-        ONE,
-        MANY,
-        TWO,
-        LOG
-    }
 
     /**
      * @param tableInHand what the twin can ride of it; empty while it is not ready
@@ -93,14 +85,16 @@ public final class DriveModel extends StationModel {
         this.running = Bindings.or(
                 Bindings.or(one.computingProperty(), many.odds().computingProperty()),
                 two.compared().computingProperty());
-        follow(one, Latest.ONE, drive -> basis(drive.basis(), drive.track()));
-        follow(many.odds(), Latest.MANY, odds -> basis(odds.basis(), odds.many().track()));
-        follow(two.compared(), Latest.TWO, compared -> Optional.empty());
-        follow(log.shown(), Latest.LOG, shown -> Optional.empty());
+        follow(one, DriveWords::verdict, drive -> basis(drive.basis(), drive.track()));
+        follow(
+                many.odds(),
+                DriveWords::odds,
+                odds -> basis(odds.basis(), odds.many().track()));
+        follow(two.compared(), TwoModel::verdict, compared -> Optional.empty());
+        follow(log.shown(), LogModel::verdict, shown -> Optional.empty());
         one.eagerly();
-        season.setup().keptProperty().addListener(o -> judge());
         takeTable();
-        judge();
+        headline(this::verdict);
     }
 
     /** The robot's own log of a run. */
@@ -128,15 +122,14 @@ public final class DriveModel extends StationModel {
     }
 
     /** The verdict is about what ended last; of what is gone it says nothing. */
-    private <V> void follow(Derived<V> derived, Latest of, Function<V, Optional<Basis>> basis) {
+    private <V> void follow(Derived<V> derived, Function<V, Verdict> words, Function<V, Optional<Basis>> basis) {
         derived.valueProperty().addListener((o, was, is) -> {
-            if (is instanceof Value.Ready<V> ready) {
-                latest = of;
-                basis.apply(ready.value()).ifPresent(b -> newest.set(Optional.of(b)));
-            } else if (latest == of && derived.lastProperty().get().isEmpty()) {
-                latest = Latest.NOTHING;
+            if (is.ready().isPresent() || !is.refusal().isEmpty()) {
+                latest = () -> derived.valueProperty().get().refusal().isEmpty()
+                        ? derived.lastProperty().get().map(words)
+                        : Optional.of(Verdict.stop(derived.valueProperty().get().refusal()));
+                is.ready().flatMap(basis).ifPresent(b -> newest.set(Optional.of(b)));
             }
-            tell(is.refusal());
         });
     }
 
@@ -173,7 +166,6 @@ public final class DriveModel extends StationModel {
             many.putAway();
         }
         table.lay(other);
-        judge();
     }
 
     /** What the latest result of this sitting rests on; empty without one. */
@@ -259,30 +251,16 @@ public final class DriveModel extends StationModel {
         two.compared().endEarly();
     }
 
-    private void tell(String problem) {
-        if (problem.isEmpty()) {
-            judge();
-        } else {
-            say(Verdict.stop(problem));
+    private Verdict verdict() {
+        Optional<Laid> on = table.laid().get();
+        if (on.isEmpty()) {
+            return Verdict.open(
+                    "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course.");
         }
-    }
-
-    private void judge() {
-        if (table.laid().get().isEmpty()) {
-            say(Verdict.open(
-                    "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course."));
-            return;
-        }
-        switch (latest) {
-            case ONE -> say(DriveWords.verdict(driveProperty().get().orElseThrow()));
-            case MANY -> say(DriveWords.odds(oddsProperty().get().orElseThrow()));
-            case TWO -> two.verdict().ifPresent(this::say);
-            case LOG -> say(log.verdict());
-            case NOTHING ->
-                say(Verdict.open("Press Space: the twin drives the "
-                        + table.laid().get().get().name() + " once with the gains as set. M drives it " + many.count()
-                        + " times for the odds."));
-        }
+        return latest.get()
+                .orElseGet(() -> Verdict.open(
+                        "Press Space: the twin drives the " + on.get().name()
+                                + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
     }
 
     /** True when there is a run to keep. */

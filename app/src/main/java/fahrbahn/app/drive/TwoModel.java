@@ -156,13 +156,11 @@ final class TwoModel {
     }
 
     /** Empty while they have not been driven. */
-    Optional<Verdict> verdict() {
-        return compared.get().map(last -> {
-            String sentence =
-                    CompareWords.sentence(last.both(), last.a().name(), last.b().name());
-            return last.both().chance().shown() || last.both().timeS().shown()
-                    ? Verdict.good(sentence)
-                    : Verdict.open(sentence);
-        });
+    static Verdict verdict(Compared last) {
+        String sentence =
+                CompareWords.sentence(last.both(), last.a().name(), last.b().name());
+        return last.both().chance().shown() || last.both().timeS().shown()
+                ? Verdict.good(sentence)
+                : Verdict.open(sentence);
     }
 }

@@ -31,8 +31,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** Where the gains stand in the lane, and the pair to try next. */
 public final class GainsModel extends StationModel {
@@ -53,7 +51,10 @@ public final class GainsModel extends StationModel {
     private final TransferModel transfer;
     private final Consumer<String> told;
     private final GainChoice choice;
-    private final ReadOnlyObjectWrapper<Optional<LanePicture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Derived<LanePicture> picture;
+
+    /** The lane, and what the twin has found so far. */
+    private record Found(LanePicture lane, Advised advised) {}
 
     /**
      * @param tableInHand on which the map is driven, and a goal is
@@ -79,11 +80,19 @@ public final class GainsModel extends StationModel {
                 (setup, job) -> TwinAdvisor.advise(setup, SEED, Workers.all(), job));
         this.saveErrand = state.errands().errand("Saving the picture");
         this.told = state.errands().tell();
-        lane.valueProperty().addListener(o -> judge());
         lane.eagerly();
-        advice.valueProperty().addListener(o -> advised());
-        season.setup().keptProperty().addListener(o -> compute());
-        compute();
+        this.picture = state.deriveAtOnce(
+                "The lane with what to try",
+                () -> new Found(lane.need(), known()),
+                (found, job) -> found.lane().with(found.advised()));
+        picture.eagerly();
+        advice.valueProperty().addListener((o, was, is) -> {
+            if (!is.refusal().isEmpty()) {
+                told.accept(is.refusal());
+            }
+        });
+        state.afterChanges(this::useIfThere);
+        headline(this::verdict);
     }
 
     /** Sets gains, by hand too. */
@@ -121,26 +130,8 @@ public final class GainsModel extends StationModel {
     }
 
     /** The newest results; empty until the first are there. */
-    public ReadOnlyObjectProperty<Optional<LanePicture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
-    }
-
-    private void compute() {
-        if (useFor != null && GainChoice.withoutGains(season.setupOrGuess()).equals(useFor)) {
-            advice.show();
-            useIfThere();
-        } else {
-            useFor = null;
-        }
-    }
-
-    private void advised() {
-        // A bend that the robot cannot be put on is refused with words: then nothing is to be found.
-        if (!advice.value().refusal().isEmpty()) {
-            told.accept(advice.value().refusal());
-        }
-        judge();
-        useIfThere();
+    public Derived<LanePicture> picture() {
+        return picture;
     }
 
     /** What the twin found, as far as it has. */
@@ -181,15 +172,13 @@ public final class GainsModel extends StationModel {
         useFor = null;
     }
 
-    private void judge() {
-        Value<LanePicture> value = lane.value();
-        picture.set(value.ready().map(p -> p.with(known())));
-        if (picture.get().isPresent()) {
-            say(GainsWords.verdict(picture.get().get()));
-        } else {
-            say(value.refusal().isEmpty() ? Verdict.open("Working out the lane.") : Verdict.stop(value.refusal()));
-        }
-        useIfThere();
+    private Verdict verdict() {
+        Value<LanePicture> value = picture.value();
+        return value.ready()
+                .map(GainsWords::verdict)
+                .orElseGet(() -> value.refusal().isEmpty()
+                        ? Verdict.open("Working out the lane.")
+                        : Verdict.stop(value.refusal()));
     }
 
     /** Takes the recommended pair, as soon as there is one. */
@@ -199,17 +188,22 @@ public final class GainsModel extends StationModel {
         useIfThere();
     }
 
+    /** After each change: another robot's pair is not wanted any more, that of this one is taken when it is there. */
     private void useIfThere() {
-        Optional<LanePicture> shown = picture.get();
-        boolean asked = shown.isPresent()
-                && GainChoice.withoutGains(season.setupOrGuess()).equals(useFor);
-        if (asked && shown.get().advice().done()) {
+        if (useFor == null) {
+            return;
+        }
+        if (!GainChoice.withoutGains(season.setupOrGuess()).equals(useFor)) {
             useFor = null;
-            shown.get()
-                    .gains()
+            return;
+        }
+        advice.show();
+        picture.get().filter(shown -> shown.advice().done()).ifPresent(shown -> {
+            useFor = null;
+            shown.gains()
                     .ifPresent(a ->
                             choice.choose(a.kp(), season.setupOrGuess().law().ki(), a.kd()));
-        }
+        });
     }
 
     /** Saves the lane as a drawing: SVG when the name ends in .svg, else PDF. */

@@ -87,7 +87,7 @@ public final class GainsView {
 
     /** What stands there, and the limits of the lane where they are known. */
     private double[] kpsKnown() {
-        Optional<LaneReport> lane = model.pictureProperty().get().map(LanePicture::report);
+        Optional<LaneReport> lane = model.picture().get().map(LanePicture::report);
         return new double[] {
             law().kp(),
             lane.flatMap(LaneReport::wiggle).map(WiggleOnset::kp).orElse(0.0),
@@ -146,7 +146,7 @@ public final class GainsView {
         Action save = new Action("saveLane", "Save the picture", KeyCode.P, this::savePicture);
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        model.pictureProperty().addListener(o -> refresh());
+        model.picture().valueProperty().addListener(o -> refresh());
         refresh();
         return new Pages.Page(
                 Nodes.row(
@@ -172,7 +172,7 @@ public final class GainsView {
     private void refresh() {
         kp.show(law().kp());
         kd.show(law().kd());
-        Optional<LanePicture> picture = model.pictureProperty().get();
+        Optional<LanePicture> picture = model.picture().get();
         use.button().setDisable(picture.map(LanePicture::hopeless).orElse(true));
         picture.ifPresent(this::show);
     }

@@ -51,13 +51,7 @@ public final class HandoverModel extends StationModel {
         this.lists = new ListModel(season, freshness, state.errands());
         this.rounds = new RoundsModel(season, log, lists);
         this.drills = new DrillModel(season, state.errands());
-        program.taken().valueProperty().addListener(o -> judge());
-        program.handedProperty().addListener(o -> judge());
-        judge();
-    }
-
-    private void judge() {
-        say(HandoverWords.verdict(program, season.robotName()));
+        headline(() -> HandoverWords.verdict(program, season.robotName()));
     }
 
     public ProgramModel program() {

@@ -8,6 +8,7 @@ import fahrbahn.app.season.StationModel;
 import fahrbahn.app.season.Verdict;
 import fahrbahn.app.state.Derived;
 import fahrbahn.app.state.Documents;
+import fahrbahn.app.state.Parameter;
 import fahrbahn.app.state.State;
 import fahrbahn.app.state.Value;
 import fahrbahn.core.check.Check;
@@ -59,7 +60,7 @@ public final class LevelsModel extends StationModel {
 
     private final ObservableList<LevelTable> tables = FXCollections.observableArrayList();
     private final ObservableList<LevelTable> shownTables = FXCollections.unmodifiableObservableList(tables);
-    private final ReadOnlyObjectWrapper<Optional<LevelSchool>> chosen = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Parameter<Optional<LevelSchool>> chosen;
     private final ReadOnlyObjectWrapper<Integer> inHand = new ReadOnlyObjectWrapper<>(0);
 
     private final Derived<CapturedLevels> found;
@@ -70,6 +71,7 @@ public final class LevelsModel extends StationModel {
     /** @param tableInHand whose colours its turn marks have */
     public LevelsModel(Season season, MeasureModel measure, Supplier<Optional<Ground>> tableInHand, State state) {
         super(season);
+        this.chosen = state.parameter(Optional.empty());
         this.typedLevels = season.state().documents(Kinds.TYPED_LEVEL);
         Errands errands = state.errands();
         this.scaling = new ScalingModel(season, state);
@@ -81,10 +83,8 @@ public final class LevelsModel extends StationModel {
         this.measure = measure;
         this.found = state.deriveAtOnce("The levels", this::from, (from, job) -> CapturedLevels.of(from));
         found.lastProperty().addListener(o -> update());
-        season.setup().keptProperty().addListener(o -> tell());
-        season.conditionsProperty().addListener(o -> tell());
         found.eagerly();
-        tell();
+        headline(this::verdict);
     }
 
     LawModel law() {
@@ -120,7 +120,7 @@ public final class LevelsModel extends StationModel {
     }
 
     public ReadOnlyObjectProperty<Optional<LevelSchool>> chosenProperty() {
-        return chosen.getReadOnlyProperty();
+        return chosen.property();
     }
 
     /** The sensor whose level the arrows move, by its place in {@link #tables()}. */
@@ -130,7 +130,6 @@ public final class LevelsModel extends StationModel {
 
     public void choose(LevelSchool school) {
         chosen.set(Optional.of(school));
-        tell();
     }
 
     /** The next school that some sensor has. @param way 1 or -1 */
@@ -153,7 +152,6 @@ public final class LevelsModel extends StationModel {
     void type(String sensor, double level) {
         chosen.set(Optional.of(LevelSchool.TYPED));
         typedLevels.set("level of " + sensor + " typed on " + season.robotName(), sensor, Check.finite("level", level));
-        tell();
     }
 
     /** Moves the level of the sensor in hand by steps of its own, from where the chosen school has it. */
@@ -189,19 +187,19 @@ public final class LevelsModel extends StationModel {
     private void update() {
         tables.setAll(shownNow().tables());
         sensors.setAll(shownNow().sensors());
-        tell();
     }
 
-    private void tell() {
+    private Verdict verdict() {
         Optional<Finding> forbids = shownNow().forbids();
         if (forbids.isPresent()) {
-            say(Verdict.stop(
-                    FindingWords.of(forbids.get()) + " Until then it has no level: Measure (3) captures it again."));
-        } else if (tables.isEmpty()) {
-            say(Verdict.open("Levels need light and dark. Go to Measure (3) and capture both."));
-        } else {
-            say(LevelWords.verdict(tables, pick(), school(), used(), doubt()));
+            return Verdict.stop(
+                    FindingWords.of(forbids.get()) + " Until then it has no level: Measure (3) captures it again.");
         }
+        if (tables.isEmpty()) {
+            return Verdict.open("Levels need light and dark. Go to Measure (3) and capture both.");
+        }
+        LevelPick pick = pick();
+        return LevelWords.verdict(tables, pick, chosen.get().orElse(pick.school()), used(), doubt());
     }
 
     /** What speaks against levels from these captures: other light than they were made in, or surfaces the other way round than the robot has. */

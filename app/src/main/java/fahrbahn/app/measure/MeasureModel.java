@@ -22,7 +22,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 
@@ -64,19 +63,14 @@ public final class MeasureModel extends StationModel {
                 endedBy("the venue is another");
             }
         });
-        season.captures().addListener((InvalidationListener) o -> judge());
-        season.setup().keptProperty().addListener(o -> {
-            mapColumns();
-            judge();
-        });
-        survey.lastProperty().addListener(o -> judge());
+        season.setup().keptProperty().addListener(o -> mapColumns());
         season.columns().property().addListener(o -> {
             mapColumns();
             asking.askAgain();
         });
         mapColumns();
         survey.eagerly();
-        judge();
+        headline(this::verdict);
     }
 
     /** What has begun must not end as a capture of two robots, or in two halls. */
@@ -250,19 +244,20 @@ public final class MeasureModel extends StationModel {
         return before;
     }
 
-    private void judge() {
+    private Verdict verdict() {
         List<Capture> dark = counting(Capture.DARK);
         List<Capture> light = counting(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
-            say(Verdict.open(
+            return Verdict.open(
                     "Hold all sensors over light and press L, then over dark and press D. Without a link, T types what the"
-                            + " robot's display shows."));
-        } else if (dark.isEmpty() || light.isEmpty()) {
-            boolean lightLacks = light.isEmpty();
-            say(Verdict.open("Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D.")));
-        } else {
-            say(CaptureVerdict.of(
-                    surveyShown(), Stream.concat(dark.stream(), light.stream()).toList()));
+                            + " robot's display shows.");
         }
+        if (dark.isEmpty() || light.isEmpty()) {
+            boolean lightLacks = light.isEmpty();
+            return Verdict.open(
+                    "Now hold all sensors over " + (lightLacks ? "light and press L." : "dark and press D."));
+        }
+        return CaptureVerdict.of(
+                surveyShown(), Stream.concat(dark.stream(), light.stream()).toList());
     }
 }

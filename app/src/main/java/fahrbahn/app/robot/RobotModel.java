@@ -51,8 +51,8 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         insight = state.derive("The layout", shown::get, (setup, job) -> RobotInsight.of(setup));
         constants = state.derive("The constants", this::weighed, (weighed, job) -> knowledge(weighed));
         season.setup().keptProperty().addListener(o -> update());
-        update();
         constants.eagerly();
+        headline(this::verdict);
     }
 
     @Override
@@ -165,7 +165,6 @@ public final class RobotModel extends StationModel implements SetupFields.Source
 
     private void update() {
         shown.set(season.setupOrGuess());
-        judge();
     }
 
     private Weighed weighed() {
@@ -200,13 +199,11 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         return known;
     }
 
-    private void judge() {
-        say(
-                season.setup().kept().isEmpty()
-                        ? Verdict.open(
-                                "These numbers are guesses. Type your robot's own, beginning with track width and"
-                                        + " sensor lead: F5 goes to the first field.")
-                        : verdict(shown.get()));
+    private Verdict verdict() {
+        return season.setup().kept().isEmpty()
+                ? Verdict.open("These numbers are guesses. Type your robot's own, beginning with track width and"
+                        + " sensor lead: F5 goes to the first field.")
+                : verdict(shown.get());
     }
 
     private static Verdict verdict(Setup setup) {

@@ -34,6 +34,10 @@ public final class RunsModel extends StationModel {
     private final BookModel book;
     private final CompareModel compare;
     private final PlanModel plan;
+    private Optional<Counting> counting = Optional.empty();
+
+    /** Runs that count together, and who made them. */
+    private record Counting(Run.Source source, Pool pool) {}
 
     /** @param watch for runs and laps */
     public RunsModel(
@@ -51,6 +55,7 @@ public final class RunsModel extends StationModel {
         this.book = new BookModel(season, log, state);
         this.compare = new CompareModel(season, state);
         this.plan = new PlanModel(season, nextTrial, errands);
+        headline(this::verdict);
     }
 
     /** Logging at the table. */
@@ -89,13 +94,16 @@ public final class RunsModel extends StationModel {
      * @param source who made them
      */
     public void count(Run.Source source, Pool pool) {
+        counting = Optional.of(new Counting(source, pool));
         stops.count(pool.runs());
-        say(
-                season.runs().isEmpty()
-                        ? Verdict.open(
-                                "No runs yet. Keep one from Drive (6) with K, or after a run on the table press R (ran) or X"
-                                        + " (lost).")
-                        : verdict(source, pool));
+    }
+
+    private Verdict verdict() {
+        if (season.runs().isEmpty()) {
+            return Verdict.open(
+                    "No runs yet. Keep one from Drive (6) with K, or after a run on the table press R (ran) or X (lost).");
+        }
+        return counting.map(now -> verdict(now.source(), now.pool())).orElseGet(() -> Verdict.open(""));
     }
 
     private Verdict verdict(Run.Source source, Pool pool) {

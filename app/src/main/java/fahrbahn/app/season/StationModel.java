@@ -2,6 +2,7 @@ package fahrbahn.app.season;
 
 import fahrbahn.app.freshness.Freshness;
 import fahrbahn.core.setup.Setup;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -43,9 +44,17 @@ public abstract class StationModel {
         page.set(title);
     }
 
-    protected final void say(Verdict newVerdict) {
-        verdict.set(newVerdict);
-        freshness.set(earned());
+    /** What is said of the station. @param words of what there is now; asked after each change */
+    protected final void headline(Supplier<Verdict> words) {
+        season.state().afterChanges(() -> say(words.get()));
+        say(words.get());
+    }
+
+    private void say(Verdict newVerdict) {
+        if (!newVerdict.equals(verdict.get())) {
+            verdict.set(newVerdict);
+            freshness.set(earned());
+        }
     }
 
     /** Takes what the graph derived. */

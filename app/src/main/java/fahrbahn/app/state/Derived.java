@@ -211,6 +211,7 @@ public final class Derived<V> {
         if (now instanceof Missing missing) {
             errand.stop();
             value.set(instead(missing));
+            state.check();
             return;
         }
         value.set(new Value.Computing<>(Optional.empty()));

@@ -23,6 +23,7 @@ public final class State {
     private final List<Derived<?>> derived = new ArrayList<>();
     private final List<Parameter<?>> ofRobot = new ArrayList<>();
     private final List<Follower> followers = new ArrayList<>();
+    private final List<Runnable> sayers = new ArrayList<>();
     private boolean checking;
     private boolean unchecked;
 
@@ -140,6 +141,11 @@ public final class State {
         return made;
     }
 
+    /** Calls after each change, when all that is derived is of its inputs again: for what is said of it. */
+    public void afterChanges(Runnable sayer) {
+        sayers.add(sayer);
+    }
+
     /** Something has changed: what is of other inputs is let go at once, whoever may show it, and begun again where it is eager. */
     public void check() {
         unchecked = true;
@@ -151,6 +157,9 @@ public final class State {
             while (unchecked) {
                 unchecked = false;
                 derived.forEach(Derived::check);
+                if (!unchecked) {
+                    sayers.forEach(Runnable::run);
+                }
             }
         } finally {
             checking = false;

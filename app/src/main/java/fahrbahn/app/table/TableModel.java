@@ -5,6 +5,7 @@ import fahrbahn.app.errand.Errands;
 import fahrbahn.app.live.LiveModel;
 import fahrbahn.app.season.Season;
 import fahrbahn.app.season.StationModel;
+import fahrbahn.app.season.Verdict;
 import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.marks.CapturedColours;
@@ -57,11 +58,11 @@ public final class TableModel extends StationModel {
         this.openErrand = errands.errand("Opening the course");
         this.mat = new MatModel(season, errands);
         season.course().keptProperty().addListener(o -> update());
-        season.setup().keptProperty().addListener(o -> judge());
         season.mat().keptProperty().addListener(o -> update());
         season.selection().property().addListener(o -> update());
         update();
         this.look = new LookModel(season, draftProperty(), mat, state, live);
+        headline(this::verdict);
     }
 
     public MatModel mat() {
@@ -233,7 +234,6 @@ public final class TableModel extends StationModel {
                 .orElseGet(season::laidCourse);
         draft.set(laid.draft());
         choose(chosen.get());
-        judge();
     }
 
     /** What the twin can ride of the table in hand; empty while it is not ready. */
@@ -269,12 +269,11 @@ public final class TableModel extends StationModel {
                 .orElseGet(() -> figures().tightestRadiusMm());
     }
 
-    private void judge() {
-        Optional<MatSheet> sheet = season.mat().kept();
-        if (sheet.isPresent()) {
-            say(MatWords.verdict(sheet.get(), season.setupOrGuess().line().widthMm()));
-            return;
-        }
-        say(TableWords.verdict(laid));
+    private Verdict verdict() {
+        return season.mat()
+                .kept()
+                .map(sheet ->
+                        MatWords.verdict(sheet, season.setupOrGuess().line().widthMm()))
+                .orElseGet(() -> TableWords.verdict(laid));
     }
 }

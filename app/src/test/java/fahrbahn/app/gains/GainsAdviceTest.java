@@ -27,13 +27,13 @@ class GainsAdviceTest extends InShop {
 
     @Test
     void askedForItIsTriedAndTaken() {
-        assertThat(shop.gains().pictureProperty().get().orElseThrow().gains()).isEmpty();
+        assertThat(shop.gains().picture().get().orElseThrow().gains()).isEmpty();
         shop.gains().useAdvice();
-        assertThat(shop.gains().pictureProperty().get().orElseThrow().gains()).isPresent();
+        assertThat(shop.gains().picture().get().orElseThrow().gains()).isPresent();
         assertThat(shop.gains().verdictProperty().get().sentence()).contains("N goes on to Drive");
         double advised = law().kp();
         shop.gains().choice().choose(advised / 2, 0, 0);
-        assertThat(shop.gains().pictureProperty().get().orElseThrow().gains())
+        assertThat(shop.gains().picture().get().orElseThrow().gains())
                 .as("it does not depend on the gains there are")
                 .isPresent();
         assertThat(shop.gains().verdictProperty().get().sentence()).contains(": page Lane, U.");
@@ -77,8 +77,7 @@ class GainsAdviceTest extends InShop {
         Law before = law();
         shop.gains().useAdvice();
         assertThat(law()).isEqualTo(before);
-        assertThat(shop.gains().pictureProperty().get().orElseThrow().advice().done())
-                .isTrue();
+        assertThat(shop.gains().picture().get().orElseThrow().advice().done()).isTrue();
         assertThat(shop.gains().verdictProperty().get().sentence())
                 .contains("No pair of gains comes round", "Robot (1)");
     }

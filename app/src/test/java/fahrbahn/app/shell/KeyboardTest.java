@@ -69,7 +69,7 @@ class KeyboardTest extends InWindow {
         until("its levels are on the robot", () -> mark(Station.LEVELS) == Freshness.Mark.FRESH);
 
         go(Station.GAINS);
-        until("advice", () -> shop().gains().pictureProperty().get().isPresent());
+        until("advice", () -> shop().gains().picture().get().isPresent());
         robot.type(KeyCode.U);
         until("gains are chosen", () -> mark(Station.GAINS) != Freshness.Mark.MISSING);
 

@@ -77,8 +77,7 @@ class WorkshopTest extends InShop {
         assertThat(verdict(Station.ROBOT).tone()).isEqualTo(Verdict.Tone.STOP);
         // 200 mm/s * (50 + 10 + 5 ms) = 13 mm.
         assertThat(verdict(Station.ROBOT).sentence()).contains("9 mm ahead", "below 13 mm");
-        assertThat(shop.gains().pictureProperty().get().orElseThrow().report().wiggle())
-                .isEmpty();
+        assertThat(shop.gains().picture().get().orElseThrow().report().wiggle()).isEmpty();
     }
 
     @Test

@@ -217,8 +217,7 @@ public final class LogModel {
         return new Fact(constant, new Measured(told.value(), told.sd(), 1), how, season.basisNow());
     }
 
-    public Verdict verdict() {
-        Shown last = shown.lastProperty().get().orElseThrow();
+    public static Verdict verdict(Shown last) {
         if (!last.faults().isEmpty()) {
             return Verdict.care(LogWords.faulty(last));
         }
