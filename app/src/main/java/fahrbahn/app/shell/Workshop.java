@@ -119,7 +119,7 @@ public final class Workshop {
     private void watch() {
         buildBenchRobot();
         season.ledger().listen(kinds -> takeTable());
-        table.mat().pictureProperty().addListener(o -> takeTable());
+        table.mat().picture().valueProperty().addListener(o -> takeTable());
         saving.stateProperty().addListener(o -> tellSaving());
     }
 

@@ -88,7 +88,7 @@ final class LookCanvas extends TableCanvas {
 
     @Override
     protected Optional<Picture> print() {
-        return mat().flatMap(sheet -> model.mat().pictureProperty().get());
+        return mat().flatMap(sheet -> model.mat().picture().get());
     }
 
     @Override

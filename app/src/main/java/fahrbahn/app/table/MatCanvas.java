@@ -71,9 +71,7 @@ final class MatCanvas extends TableCanvas {
 
     @Override
     protected Optional<Picture> print() {
-        return model.sheetProperty()
-                .get()
-                .flatMap(sheet -> model.pictureProperty().get());
+        return model.sheetProperty().get().flatMap(sheet -> model.picture().get());
     }
 
     @Override

@@ -2,11 +2,15 @@ package fahrbahn.app.table;
 
 import fahrbahn.app.errand.Errand;
 import fahrbahn.app.errand.Errands;
+import fahrbahn.app.errand.RefusedException;
 import fahrbahn.app.season.Season;
+import fahrbahn.app.state.Derived;
+import fahrbahn.app.state.State;
 import fahrbahn.core.check.BadValueException;
 import fahrbahn.core.mat.LineFollower;
 import fahrbahn.core.mat.Mat;
 import fahrbahn.core.mat.MatSheet;
+import fahrbahn.core.mat.PackedPicture;
 import fahrbahn.core.mat.Picture;
 import fahrbahn.core.mat.Traced;
 import fahrbahn.core.mat.TracedMat;
@@ -22,7 +26,6 @@ import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The mat that the table in hand is: its picture, its size, the colours of line and ground, and the line followed. */
 public final class MatModel {
@@ -31,26 +34,24 @@ public final class MatModel {
 
     private final Season season;
     private final Errand<Import> importErrand;
-    private final Errand<Picture> unpackErrand;
     private final Errand<Traced> followErrand;
     private final BooleanBinding working;
     private final Consumer<String> told;
-    private final ReadOnlyObjectWrapper<Optional<Picture>> picture = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private String pictureId = "";
+    private final Derived<Picture> picture;
 
     private record Import(PicturePack pack, OptionalDouble widthMm) {}
 
-    MatModel(Season season, Errands errands) {
+    MatModel(Season season, State state) {
         this.season = season;
+        Errands errands = state.errands();
         this.told = errands.tell();
         importErrand = errands.errand("Reading the picture");
-        unpackErrand = errands.errand("Unpacking the mat");
         followErrand = errands.errand("Following the line");
+        picture = state.derive("Unpacking the mat", this::packed, (packed, job) -> PicturePack.unpack(packed));
+        picture.eagerly();
         working = Bindings.or(
                 importErrand.runningProperty(),
-                Bindings.or(unpackErrand.runningProperty(), followErrand.runningProperty()));
-        season.mat().keptProperty().addListener(o -> unpack());
-        unpack();
+                Bindings.or(picture.computingProperty(), followErrand.runningProperty()));
     }
 
     /** What the season keeps of it; empty when the table in hand is no mat. */
@@ -59,8 +60,8 @@ public final class MatModel {
     }
 
     /** Its pixels; empty until they are unpacked. */
-    public ReadOnlyObjectProperty<Optional<Picture>> pictureProperty() {
-        return picture.getReadOnlyProperty();
+    public Derived<Picture> picture() {
+        return picture;
     }
 
     /** True while a picture is read or a line followed. */
@@ -72,16 +73,9 @@ public final class MatModel {
         return season.mat().kept();
     }
 
-    private void unpack() {
-        String wanted = sheet().map(MatSheet::picture).orElse("");
-        if (wanted.equals(pictureId)) {
-            return;
-        }
-        pictureId = wanted;
-        picture.set(Optional.empty());
-        season.picture(wanted)
-                .ifPresent(packed -> unpackErrand.run(
-                        job -> PicturePack.unpack(packed), pixels -> picture.set(Optional.of(pixels))));
+    /** @throws RefusedException when the table in hand is no mat */
+    private PackedPicture packed() {
+        return sheet().flatMap(sheet -> season.picture(sheet.picture())).orElseThrow(() -> new RefusedException(""));
     }
 
     /** Reads a picture from a file; it becomes a table of its own, in hand. */
@@ -97,8 +91,6 @@ public final class MatModel {
 
     private void show(String name, Import read) {
         Picture pixels = read.pack().picture();
-        pictureId = read.pack().id();
-        picture.set(Optional.of(pixels));
         season.club()
                 .additions()
                 .addMat(

@@ -101,7 +101,7 @@ final class MatPage {
                 found,
                 Nodes.row(use.button()));
         model.sheetProperty().addListener(o -> refresh());
-        model.pictureProperty().addListener(o -> refresh());
+        model.picture().valueProperty().addListener(o -> refresh());
         point(Pointing.LINE);
         refresh();
         return new Pages.Page(Nodes.column(Nodes.grow(panel)), List.of(open, use, point, stop));

@@ -56,7 +56,7 @@ public final class TableModel extends StationModel {
         this.told = errands.tell();
         this.saveErrand = errands.errand("Saving the course");
         this.openErrand = errands.errand("Opening the course");
-        this.mat = new MatModel(season, errands);
+        this.mat = new MatModel(season, state);
         season.course().keptProperty().addListener(o -> update());
         season.mat().keptProperty().addListener(o -> update());
         season.selection().property().addListener(o -> update());

@@ -179,9 +179,7 @@ class TableStationTest extends InWindow {
             shop().table().mat().open(file);
             return null;
         });
-        until(
-                "the mat is there",
-                () -> shop().table().mat().pictureProperty().get().isPresent());
+        until("the mat is there", () -> shop().table().mat().picture().get().isPresent());
     }
 
     @Test
