@@ -116,8 +116,7 @@ public final class FahrbahnApp extends Application {
         LOG.log(Level.SEVERE, thread.getName(), broken);
         Platform.runLater(() -> {
             if (workshop != null) {
-                workshop.tell(
-                        "Something went wrong that nobody foresaw. Your season is saved; details are in the log.");
+                workshop.tell("Something went wrong. Your season is saved; details are in the log.");
             }
         });
     }

@@ -68,7 +68,7 @@ final class CardLayout {
             title("When you see");
             card.faults().forEach(this::fault);
         }
-        title(card.stale().isEmpty() ? "All of it holds as of this card." : "Does not hold any more");
+        title(card.stale().isEmpty() ? "All up to date." : "Out of date");
         card.stale().forEach(line -> words("- " + line, EDGE, width, times));
         y += 6 * times;
         pen.line(RULE, EDGE, y, EDGE + width, y);
@@ -165,7 +165,7 @@ final class CardLayout {
         double laneWidth = lane ? LANE_SHARE * width : 0;
         double signsAt = EDGE + (lane ? laneWidth + 12 : 0);
         double room = EDGE + width - signsAt;
-        title("Held over the line, wheels up", signsAt, room);
+        title("Wheels up over the line", signsAt, room);
         for (Line sign : card.signs()) {
             words(sign.what() + ":", signsAt, room, times);
             words(sign.then(), signsAt, room, 1.4 * times);

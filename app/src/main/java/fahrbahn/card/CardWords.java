@@ -37,7 +37,7 @@ public final class CardWords {
     private static final List<String> CAUTIONS = List.of(
             "Fingers, hair and sleeves away from wheels, gears and arms when a program starts.",
             "A hand ready at the table's edge; motors off while you measure.",
-            "Lithium packs: charge in sight on a fireproof place; never a swollen one.",
+            "LiPos: charge where you can see them, in a fireproof bag; never a swollen pack.",
             "The venue's rules and local codes come first.");
 
     private CardWords() {}
@@ -118,20 +118,17 @@ public final class CardWords {
         String slower = "BASE " + number(taken.grain().number(SLOWER * law.baseCommand()));
         List<Line> faults = new ArrayList<>();
         if (gains) {
-            faults.add(new Line("It wiggles", wiggles(taken, law) + "; still so: " + slower));
+            faults.add(new Line("It wiggles", wiggles(taken, law) + "; still there: " + slower));
             faults.add(new Line("It leaves the bends", leaves(taken, law, lane) + slower));
         } else {
             faults.add(new Line("It wiggles or leaves the bends", slower));
         }
         faults.add(new Line("It turns away at once", "sensors swapped, or a sign: hold it by hand as above"));
-        faults.add(new Line(
-                "It rides to one side",
-                "light and dark have changed: capture both again here, type DARK and LIGHT anew"));
+        faults.add(
+                new Line("It drifts to one side", "light and dark changed: capture both again, type DARK and LIGHT"));
         faults.add(new Line("It got slower, or soft", "the battery: swap it, then one slow run"));
         if (law.options().lost().action() == LostLine.Action.NONE) {
-            faults.add(new Line(
-                    "It loses the line in a gap",
-                    slower + ", and start it straight: nothing in this program finds it again"));
+            faults.add(new Line("It loses the line in a gap", slower + ", and start it straight"));
         }
         if (law.options().obstacle().isPresent()) {
             faults.add(new Line(
@@ -155,7 +152,7 @@ public final class CardWords {
         double room = lane.flatMap(LanePicture::wiggleKp)
                 .map(kp -> MOST_OF_ONSET * kp)
                 .orElse(Double.POSITIVE_INFINITY);
-        return more <= room ? gain("KP", more, taken.grain()) + "; still so: " : "no room for more KP: ";
+        return more <= room ? gain("KP", more, taken.grain()) + "; still there: " : "no room for more KP: ";
     }
 
     private static String gain(String name, double value, Grain grain) {

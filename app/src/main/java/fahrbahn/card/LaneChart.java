@@ -42,7 +42,7 @@ public record LaneChart(LanePicture picture) implements Chart {
 
     @Override
     public String title() {
-        return "The lane: Kp against speed between bend floor and wiggle onset";
+        return "The lane: Kp against speed, from bend minimum to wiggle limit";
     }
 
     @Override

@@ -33,14 +33,14 @@ public final class Stale {
                 .orElse(List.of());
         Captured captured = Captured.of(captures, sensors);
         if (captured.missing().isPresent()) {
-            stale.add("Dark and light: " + captured.missing().get() + " was never captured.");
+            stale.add("Dark and light: " + captured.missing().get() + " not captured.");
         } else if (survey.stop(sensors).isPresent()) {
             stale.add("Dark and light: " + FindingWords.of(survey.stop(sensors).get()));
         } else {
             add(stale, "Dark and light: ", captured.outdatedSince(now), venueName);
         }
         if (gains.isEmpty()) {
-            stale.add("Gains: nobody has chosen them yet.");
+            stale.add("Gains: none chosen yet.");
         } else {
             add(stale, "Gains: ", FreshnessRule.GAINS.since(gains.get(), now).causes(), venueName);
         }

@@ -74,7 +74,7 @@ public final class Headless {
     }
 
     private static String unforeseen(Throwable broken) {
-        return "This could not be done, for a reason nobody foresaw ("
+        return "Something went wrong ("
                 + broken.getClass().getSimpleName() + ": " + broken.getMessage()
                 + "). Please report it with the input.";
     }

@@ -15,7 +15,7 @@ import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 
-@Command(name = "lane", description = "Where a setup stands between the bend floor and the wiggle onset.")
+@Command(name = "lane", description = "Where a setup is between bend minimum and wiggle limit.")
 final class LaneCommand extends JsonCommand {
     @Mixin
     private SetupFile setupFile;

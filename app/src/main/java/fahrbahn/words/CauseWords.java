@@ -22,18 +22,18 @@ public final class CauseWords {
                         + venueName.apply((String) cause.before());
             case LAMP -> "the lamps are " + cause.after() + " and were " + cause.before();
             case BATTERY -> "the battery has " + value(cause.after()) + " V and had " + value(cause.before());
-            case HEIGHT -> "the sensors are " + value(cause.after()) + " mm up and were " + value(cause.before());
+            case HEIGHT -> "the sensors are " + value(cause.after()) + " mm high and were " + value(cause.before());
             case WHEELS -> "the wheels are " + cause.after() + " and were " + cause.before();
             case TABLE -> table((String) cause.before(), (String) cause.after());
             case AGE -> "it is " + age((Duration) cause.after()) + " old";
-            case CAPTURES -> "the surfaces have been captured anew";
+            case CAPTURES -> "the surfaces were captured again";
             default -> CompareWords.setting(cause);
         };
     }
 
     private static String table(String before, String after) {
         return before.equals(after)
-                ? "the line on " + after + " has been changed"
+                ? "the line on " + after + " was changed"
                 : "the table is " + after + " and was " + before;
     }
 

@@ -35,22 +35,22 @@ public final class CrossingWords {
         return switch (pass.cause()) {
             case NONE -> "right";
             case CROSSING_UNNOTICED ->
-                "its two mark sensors were never over the line at once; they sit too far apart, or were blanked";
+                "its two mark sensors were never over the line at once: too far apart, or ignored";
             case NO_MARK ->
                 "no mark " + (marks.place() == TurnMarks.Place.BEFORE ? "before" : "behind")
-                        + " it tells the way, where the program looks";
+                        + " it, where the program looks";
             case NEVER_READ ->
-                "the " + side + " sensor never read the mark; it passes beside it, or takes its colour for another";
+                "the " + side + " sensor never read the mark: it passes beside it, or misreads its colour";
             case TOO_FEW_READS ->
                 "only " + Words.count(pass.reads(), "read", "reads") + " in a row of the " + marks.reads()
-                        + " it asks for showed the mark on the " + side + "; slower, or fewer reads";
+                        + " it asks for showed the mark on the " + side + ": drive slower, or ask for fewer readings";
             case TOO_LONG_AGO ->
                 "the mark on the " + side + " was last seen " + Words.number(pass.since(), 3) + " "
                         + marks.lookBack().unit().word() + " before it, and the look back is "
                         + Words.number(marks.lookBack().amount(), 3);
-            case BLIND -> "the mark on the " + side + " was passed while nothing counts; a shorter blanking";
+            case BLIND -> "the mark on the " + side + " was passed while marks are ignored: shorten that time";
             case IMAGINED ->
-                "it believed a mark on the " + side + " where none counts; capture the edge, or ask for more reads";
+                "it took a mark on the " + side + " where none counts: capture the edge, or ask for more readings";
         };
     }
 }

@@ -26,19 +26,19 @@ public final class FindingWords {
                     : "by " + Words.number(f.perTenMinutes(), 2) + " (" + Words.number(f.low(), 2) + " to "
                             + Words.number(f.high(), 2) + "), " + Words.percent(f.share()) + " of its contrast,";
             return sensor + "drifts " + amount + " in ten minutes"
-                    + (whole ? ": it moved, or the light did. Hold it still" : ". Let the lamp warm up")
+                    + (whole ? ": it moved, or the light changed. Hold it still" : ". Let the lamp warm up")
                     + ", then capture again.";
         }
         if (finding instanceof Finding.Moved f) {
             return sensor + "read " + Words.number(f.from()) + " and later " + Words.number(f.to())
-                    + ": two places in one capture. Hold the robot still, then capture again.";
+                    + ": two places in one capture. Hold the robot still, capture again.";
         }
         if (finding instanceof Finding.NoSurface f) {
-            return sensor + "said " + Words.exact(f.value()) + " in " + f.count() + " of " + f.of()
-                    + " readings: there was nothing under it. They are left out; hold it over the surface all along.";
+            return sensor + "read " + Words.exact(f.value()) + " in " + f.count() + " of " + f.of()
+                    + " readings, with nothing under it. They are left out; keep it over the surface.";
         }
         if (finding instanceof Finding.Unsettled f) {
-            return sensor + "lies within \u00b1 " + Words.number(f.plusMinus(), 2) + " of the mean of "
+            return sensor + "average good to ±" + Words.number(f.plusMinus(), 2) + " from "
                     + Words.count(f.have(), "reading", "readings") + "; " + f.more() + " more would settle it.";
         }
         if (finding instanceof Finding.Saturated f) {
@@ -46,11 +46,11 @@ public final class FindingWords {
                     + " of the readings. Raise it, or dim its lamp.";
         }
         if (finding instanceof Finding.Stuck f) {
-            return sensor + "says " + Words.exact(f.value())
-                    + " on dark and on light: stuck, unplugged or on another port.";
+            return sensor + "reads " + Words.exact(f.value())
+                    + " on dark and on light: stuck, unplugged or on the wrong port.";
         }
         if (finding instanceof Finding.Unmoved f) {
-            return sensor + "says " + Words.exact(f.value()) + " all along: it rounds coarsely, or it is stuck.";
+            return sensor + "reads " + Words.exact(f.value()) + " all the time: coarse rounding, or stuck.";
         }
         if (finding instanceof Finding.TooFew f) {
             return sensor + "has too few readings, " + f.have() + " of " + f.needed()
@@ -60,11 +60,11 @@ public final class FindingWords {
         }
         if (finding instanceof Finding.TooAlike f) {
             return sensor + "has only " + Words.number(f.contrast()) + " between dark and light, with a noise of "
-                    + Words.number(f.noise(), 2) + ". Check its height, its lamp and where it stood.";
+                    + Words.number(f.noise(), 2) + ". Check its height, its lamp and where it was.";
         }
         if (finding instanceof Finding.FewSteps f) {
             return sensor + "has " + Words.number(f.steps(), 2)
-                    + " steps from dark to light: the error jumps. Lower it, or use its finer numbers.";
+                    + " steps from dark to light: the error jumps. Lower it, or use its raw readings.";
         }
         return between(finding, sensor);
     }
@@ -72,24 +72,24 @@ public final class FindingWords {
     private static String between(Finding finding, String sensor) {
         if (finding instanceof Finding.Swapped f) {
             return "Sensors " + f.sensor() + " and " + f.other()
-                    + " met the line in the other order: swap their plugs or their names, unless the ruler counted to the right.";
+                    + " saw the line in the wrong order: swap their plugs or names, unless the ruler ran to the right.";
         }
         if (finding instanceof Finding.Exchanged f) {
             return "Sensors " + f.sensor() + " and " + f.other()
-                    + " read now as the other did before: were their plugs exchanged? Put them back, or mend their names.";
+                    + " read as the other did before: plugs swapped? Put them back, or change their names.";
         }
         if (finding instanceof Finding.LampOff f) {
             return sensor + "reads " + Words.number(f.light()) + " on light and had " + Words.number(f.before())
-                    + ", and so do all: is the lamp off? Switch it on, then capture light and dark again.";
+                    + ", as all do: is the lamp off? Switch it on, capture light and dark again.";
         }
         if (finding instanceof Finding.OneSurface f) {
-            return sensor + "met one surface only in the sweep, about " + Words.number(f.mean())
-                    + ". Sweep over dark and light, some seconds on each.";
+            return sensor + "saw one surface only in the sweep, about " + Words.number(f.mean())
+                    + ". Sweep over dark and light, a few seconds on each.";
         }
         if (finding instanceof Finding.SurfacesSwapped) {
             return sensor
-                    + "reads the other way round than the robot says: were dark and light captured in the wrong order?"
-                    + " Capture both again, or mend the robot's numbers.";
+                    + "reads dark as light: were they captured in the wrong order?"
+                    + " Capture both again, or correct the robot's numbers.";
         }
         if (finding instanceof Finding.Disagree f) {
             return "On " + f.surface() + ", " + f.other() + " reads " + Words.number(Math.abs(f.percent()), 2) + " % "
@@ -97,8 +97,8 @@ public final class FindingWords {
                     + " even when scaled: check both heights.";
         }
         if (finding instanceof Finding.AirLooksLike f) {
-            return sensor + "reads in the air as on " + f.surface() + ": the program cannot tell a lifted robot from "
-                    + f.surface() + ".";
+            return sensor + "reads in the air as on " + f.surface()
+                    + ": the program cannot tell when it is lifted from " + f.surface() + ".";
         }
         throw new IllegalArgumentException("no words for " + finding);
     }
@@ -126,17 +126,18 @@ public final class FindingWords {
         if (!room.known()) {
             return "Sensor " + sensor + ": these readings do not show what the room adds to it. Capture again, longer.";
         }
-        String share = Words.number(100 * Math.abs(room.share()), 2) + " % (give or take "
+        String share = Words.number(100 * Math.abs(room.share()), 2) + " % (± "
                 + Words.number(100 * room.plusMinus(), 1) + ")";
         if (room.matters()) {
             return "Sensor " + sensor + " takes " + share
-                    + " of its contrast from the room: twice the light there would move its level by "
-                    + Words.number(room.leastShiftPercent(), 2) + " % or more. Shade it, and calibrate in every hall.";
+                    + " of its contrast from room light: twice that light would move its threshold by "
+                    + Words.number(room.leastShiftPercent(), 2) + " % or more. Shade it, and calibrate at every venue.";
         }
         if (room.harmless()) {
             return "Sensor " + sensor + " takes " + share
-                    + " of its contrast from the room: another hall will not move it.";
+                    + " of its contrast from room light: another venue will not matter.";
         }
-        return "Sensor " + sensor + " takes " + share + " of its contrast from the room: not sure yet, capture again.";
+        return "Sensor " + sensor + " takes " + share
+                + " of its contrast from room light: not sure yet, capture again.";
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 /** What was handed over, and what is to be typed anew, in words. */
 public final class HandOverWords {
     public static final String CAUTION =
-            "Fingers, hair and sleeves away from wheels and arms when the program starts; the first run with new numbers surprises.";
+            "Fingers, hair and sleeves away from wheels and arms when the program starts. The first run with new numbers can surprise.";
 
     private static final int MOST_NAMED = 2;
 
@@ -27,7 +27,7 @@ public final class HandOverWords {
             return change.name() + " is new: " + Words.number(change.now(), 6);
         }
         return Double.isNaN(change.now())
-                ? change.name() + " is not needed any more"
+                ? change.name() + " is not needed"
                 : change.name() + " is " + Words.number(change.now(), 6) + " and " + Words.number(change.before(), 6)
                         + " was handed over";
     }

@@ -10,7 +10,7 @@ public final class LawWords {
     public static String kind(ErrorSignal kind) {
         return switch (kind) {
             case EDGE -> "one sensor on an edge";
-            case PAIR -> "a pair astride the line";
+            case PAIR -> "two sensors, one each side of the line";
             case ARRAY_MEAN -> "a row, by its mean";
             case ARRAY_DIFFERENCE -> "a row, by its difference";
             case PATTERN -> "a pattern of on and off";

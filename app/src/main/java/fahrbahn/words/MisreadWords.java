@@ -9,7 +9,7 @@ public final class MisreadWords {
     /** What was counted, with its interval. */
     public static String of(Misreads m) {
         return m.seen() == 0
-                ? "none in " + m.of() + ": fewer than " + Words.oneIn(m.high())
+                ? "none in " + m.of() + ": less than " + Words.oneIn(m.high())
                 : m.seen() + " in " + m.of() + ": " + Words.oneIn(m.high()) + " to " + Words.oneIn(m.low());
     }
 }

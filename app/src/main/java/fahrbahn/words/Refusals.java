@@ -14,9 +14,9 @@ public final class Refusals {
             Map.entry("left", "place to the left"),
             Map.entry("spotSigma", "spot"),
             Map.entry("loopPeriod", "loop time"),
-            Map.entry("sensors up", "height of the sensors"),
+            Map.entry("sensor height", "height of the sensors"),
             Map.entry("arm", "length of the corner's arms"),
-            Map.entry("overS", "time it was counted over"),
+            Map.entry("overS", "time counted"),
             Map.entry("heading", "direction"));
 
     private static final String PROGRAM_NAME = "[a-z0-9.\\[\\]]*[a-z][A-Z]\\w*|\\w+([.\\[]\\w+]?)+";

@@ -23,8 +23,8 @@ public final class RunWords {
             case LOST_BEND -> "lost: bend";
             case LOST_CORNER -> "lost: corner";
             case LOST_GAP -> "lost: gap";
-            case RIDES_LIGHT -> "rides light";
-            case RIDES_DARK -> "rides dark";
+            case RIDES_LIGHT -> "drifts to light";
+            case RIDES_DARK -> "drifts to dark";
             case TURNS_AWAY -> "turns away";
             case OTHER -> "other";
         };
@@ -39,7 +39,7 @@ public final class RunWords {
     }
 
     public static String outcome(Run run) {
-        return run.outcome().completed() ? "ran" : "lost";
+        return run.outcome().completed() ? "finished" : "lost";
     }
 
     /** Nothing where nobody measured. */

@@ -42,8 +42,8 @@ public final class SignWords {
         }
         Turn first = turns.get(0);
         Turn last = turns.get(turns.size() - 1);
-        return "By hand, wheels up: with " + first.held() + " it must turn " + first.turns() + ", with " + last.held()
-                + " " + last.turns() + ".";
+        return "Wheels up: with " + first.held() + " it must turn " + first.turns() + ", with " + last.held() + " "
+                + last.turns() + ".";
     }
 
     /** With all other sensors over ground. */

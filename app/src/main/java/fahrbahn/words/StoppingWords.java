@@ -30,10 +30,10 @@ public final class StoppingWords {
     public static String cause(Cause cause) {
         return switch (cause) {
             case BATTERY -> "battery";
-            case LAG -> "lag of the wheels";
+            case LAG -> "motor lag";
             case GRIP -> "grip";
-            case START -> "how it is set down";
-            case SEEING -> "what it sees";
+            case START -> "how it is placed";
+            case SEEING -> "sensor readings";
         };
     }
 
@@ -44,12 +44,12 @@ public final class StoppingWords {
                 rule == Rule.TIMER
                         ? "Charge before each run, or stop by wheel turns or a mark."
                         : "Charge before each run, or come in slower.";
-            case LAG -> "Come in slower: lag carries it on in proportion to its speed.";
+            case LAG -> "Come in slower: motor lag carries it on.";
             case GRIP ->
                 rule == Rule.WHEEL_TURNS || rule == Rule.TIMER
                         ? "Clean wheels and mat, or stop by a mark."
                         : "Clean wheels and mat.";
-            case START -> "Set it down against a jig.";
+            case START -> "Place it against a jig.";
             case SEEING ->
                 rule == Rule.DISTANCE
                         ? "Average a few readings near the place, or stop by a mark."

@@ -84,7 +84,7 @@ public abstract class InWindow extends Repeated {
     protected void untilOpen() throws Exception {
         until("the season is open", () -> shop() != null && !scrolls().isEmpty());
         // The first judgement makes the head taller; what lies below it moves then, and not after.
-        until("it is judged", () -> !text("freshness").equals("Robot: missing"));
+        until("it is judged", () -> !text("freshness").equals("Robot: not done"));
         until(
                 "its window is laid out",
                 () -> scrolls().stream()

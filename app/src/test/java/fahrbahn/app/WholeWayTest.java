@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class WholeWayTest extends InWindow {
     @Test
     void fromLiveReadingsToALoggedRunThatIsThereAfterReopening() throws Exception {
-        assertThat(text("verdict")).contains("guesses");
+        assertThat(text("verdict")).contains("Typical values");
         robot.clickOn("#page-numbers");
         type("trackWidth", "136");
         until("the track width is kept", () -> shop().season().setup().kept().isPresent());
@@ -59,7 +59,7 @@ class WholeWayTest extends InWindow {
         go(Station.DRIVE);
         robot.type(KeyCode.SPACE);
         until("the twin has run", () -> shop().drive().canKeep());
-        assertThat(shop().drive().verdictProperty().get().sentence()).startsWith("Completed in");
+        assertThat(shop().drive().verdictProperty().get().sentence()).startsWith("Finished in");
         robot.type(KeyCode.K);
         until("the run is logged", () -> shop().runs().runs().size() == 1);
         robot.clickOn("#course").clickOn("Harbour errand");

@@ -209,7 +209,7 @@ class CardTest {
                         new PitCard.Line("right alone on the line", "turns right"));
         assertThat(card.faults())
                 .anyMatch(f -> f.what().equals("It wiggles") && f.then().startsWith("KP 0.25"));
-        assertThat(words(card, Paper.A4)).anyMatch(w -> w.words().startsWith("All of it holds"));
+        assertThat(words(card, Paper.A4)).anyMatch(w -> w.words().startsWith("All up to date"));
     }
 
     /** Gains of a program of whole numbers stand on it as hundredths; and no more Kp is asked for than the lane has room for. */

@@ -48,7 +48,7 @@ class FindingWordsTest {
         assertThat(FindingWords.of(EACH.get(2))).contains("61 (55 to 70), 12 % of its contrast");
         assertThat(FindingWords.of(new Finding.Drift("left", 17_000, 16_000, 18_000, 1)))
                 .isEqualTo(
-                        "Sensor left drifts by its whole contrast or more in ten minutes: it moved, or the light did. Hold it"
+                        "Sensor left drifts by its whole contrast or more in ten minutes: it moved, or the light changed. Hold it"
                                 + " still, then capture again.");
     }
 
@@ -67,9 +67,8 @@ class FindingWordsTest {
     void sensorsAndRoomsAreToldInPercent() {
         assertThat(FindingWords.of(new Agreement("left", "right", -86, -45.2, 17, 0.85)))
                 .contains("reads -86 on light and -45.2 on dark against left, 17 % of the contrast", "agree to 0.85 %");
-        assertThat(FindingWords.of("left", new RoomLight(0.09, 0.001, 4.5)))
-                .contains("takes 9 % (give or take 0.2)", "Shade it");
-        assertThat(FindingWords.of("left", new RoomLight(0.01, 0.001, 0.5))).contains("another hall will not move it");
+        assertThat(FindingWords.of("left", new RoomLight(0.09, 0.001, 4.5))).contains("takes 9 % (± 0.2)", "Shade it");
+        assertThat(FindingWords.of("left", new RoomLight(0.01, 0.001, 0.5))).contains("another venue will not matter");
         assertThat(FindingWords.of("left", new RoomLight(0.05, 0.02, 2.5))).contains("not sure yet");
     }
 }

@@ -95,7 +95,7 @@ public final class Shots extends Application {
     /** The minutes of a hall just begun, and a drill of a known seed, answered. */
     private void addHandover(Stage stage, Robot robot) {
         Runnable hall = () -> {
-            fire(stage, "new-hall");
+            fire(stage, "new-venue");
             app.workshop().handover().hall().begin(5);
         };
         steps.add(new Step(

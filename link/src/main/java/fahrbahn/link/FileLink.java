@@ -141,7 +141,7 @@ public final class FileLink extends StreamLink {
 
     @Override
     String gone(IOException why) {
-        return source() + " was begun anew or taken away; it is read again as soon as it is there";
+        return source() + " was restarted or removed; it is read again when it is there";
     }
 
     @Override

@@ -70,8 +70,8 @@ final class ClubLists extends HBox {
         row.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         row.getStyleClass().add("club-row");
         row.setId("club-" + entry.sort().word() + "-" + entry.name().replace(' ', '-'));
-        row.setAccessibleText(entry.sort().word() + " " + entry.name() + (entry.inHand() ? ", in hand" : "")
-                + (entry.retired() ? ", retired" : ""));
+        row.setAccessibleText(entry.sort().word() + " " + entry.name() + (entry.inHand() ? ", selected" : "")
+                + (entry.retired() ? ", archived" : ""));
         row.setFocusTraversable(false);
         row.setMaxWidth(Double.MAX_VALUE);
         row.pseudoClassStateChanged(IN_HAND, entry.inHand());

@@ -138,7 +138,7 @@ public final class ClubModel {
     public void take() {
         atEntry(entry -> {
             if (entry.retired()) {
-                told.accept(entry.name() + " is retired. Bring it back first.");
+                told.accept(entry.name() + " is archived. Restore it first.");
             } else {
                 club.take(entry.sort(), entry.id());
             }
@@ -195,8 +195,8 @@ public final class ClubModel {
 
     private void retire(Entry entry) {
         if (entry.inHand() && !entry.retired() && entry.sort() != Sort.TEAM) {
-            told.accept(
-                    entry.name() + " is in hand. Take another " + entry.sort().word() + " first.");
+            told.accept(entry.name() + " is selected. Select another "
+                    + entry.sort().word() + " first.");
         } else {
             club.retire(entry, !entry.retired());
         }

@@ -56,17 +56,17 @@ public final class ClubPage {
     private StationView build() {
         typing.getStyleClass().add("column");
         FlowPane one = Nodes.flow(
-                button("clubTake", "Take in hand", KeyCode.ENTER, model::take),
+                button("clubTake", "Select", KeyCode.ENTER, model::take),
                 button("clubAdd", "Add", KeyCode.A, this::add),
                 button("clubRename", "Rename", KeyCode.R, this::rename),
                 button("clubCopy", "Copy", KeyCode.C, () -> model.copy(true)),
                 button("clubCopyBare", "Copy without measurements", KeyCode.B, () -> model.copy(false)),
-                button("clubRetire", "Retire, or bring back", KeyCode.T, model::retire));
+                button("clubRetire", "Archive / restore", KeyCode.T, model::retire));
         FlowPane two = Nodes.flow(
-                button("clubShowRetired", "Show what is retired", KeyCode.H, model::showRetired),
-                button("clubTeam", "Into the next team", KeyCode.M, model::nextTeam),
+                button("clubShowRetired", "Show archived", KeyCode.H, model::showRetired),
+                button("clubTeam", "Move to next team", KeyCode.M, model::nextTeam),
                 button("clubImport", "Robot from a setup file", KeyCode.I, this::importSetup),
-                button("clubExport", "Robot in hand to a setup file", KeyCode.O, this::exportSetup));
+                button("clubExport", "Selected robot to a setup file", KeyCode.O, this::exportSetup));
         newName = field("clubNewName", "");
         newName.setPromptText("name of the robot");
         newName.setOnAction(e -> lists.getParent().requestFocus());
@@ -84,7 +84,7 @@ public final class ClubPage {
         about.sceneProperty().addListener(o -> tell()); // whenever it is shown: runs are logged elsewhere
         tell();
         Label hint = Nodes.wrapped(
-                "Arrows move over the list. What is retired is hidden here and from choices, until H shows it; nothing is ever deleted.",
+                "Arrows move through the list. Archived entries are hidden here and in choices until H shows them; nothing is ever deleted.",
                 "caption");
         VBox content = Nodes.column(one, two, typing, lists, Nodes.grow(about), hint);
         return new StationView(content, actions, nowNs -> {});
@@ -132,7 +132,7 @@ public final class ClubPage {
         newName.clear();
         typing.getChildren()
                 .setAll(Nodes.panel(
-                        "A new robot: its name, Enter, then what it is. Its numbers begin as guesses.",
+                        "New robot: type a name, press Enter, then choose its sensors. Numbers start as typical values.",
                         newName,
                         kinds));
         Nodes.writeIn(newName);
@@ -162,8 +162,7 @@ public final class ClubPage {
         TextField field = new TextField(begin);
         field.setId(id);
         field.setMaxWidth(340);
-        Fields.describe(
-                field, "name", "What it is called everywhere in the season; another name changes nothing else.");
+        Fields.describe(field, "name", "Its name everywhere in the season; a new name changes nothing else.");
         field.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 done();

@@ -24,10 +24,11 @@ public final class ClubWords {
     public static String inHand(ClubModel model) {
         Entry robot = model.inHand(Sort.ROBOT);
         Entry venue = model.inHand(Sort.VENUE);
-        return "In hand: " + robot.name() + (robot.team().isEmpty() ? "" : " of the team " + robot.team()) + ", on "
+        return "You are working on: " + robot.name() + (robot.team().isEmpty() ? "" : " of the team " + robot.team())
+                + ", on "
                 + model.inHand(Sort.TABLE).name()
-                + (venue.name().isEmpty() ? "; no venue said" : ", in " + venue.name())
-                + ". Everything on the stations is about them; F2, F3 and F4 take the next.";
+                + (venue.name().isEmpty() ? ", no venue set" : ", in " + venue.name())
+                + ". F2, F3, F4 switch.";
     }
 
     /** What the season holds of an entry, a sentence each. */
@@ -37,7 +38,7 @@ public final class ClubWords {
             is.setup().ifPresent(setup -> said.add(robot(setup)));
             said.add(
                     is.measured() == 0
-                            ? "None of its constants has been measured."
+                            ? "No constant measured yet."
                             : is.measured() + " of its " + Constant.values().length + " constants have been measured.");
         }
         if (entry.sort() == Sort.TABLE) {
@@ -51,7 +52,7 @@ public final class ClubWords {
         }
         said.add(
                 is.runs() == 0
-                        ? "No run of a real robot yet."
+                        ? "No runs on a table yet."
                         : Words.count(is.runs(), "run", "runs") + " of a real robot, " + is.completed()
                                 + " of them completed.");
         is.last().ifPresent(at -> said.add("Last noted on " + DAY.format(at) + "."));
@@ -60,7 +61,7 @@ public final class ClubWords {
 
     private static String robot(Setup setup) {
         return Words.count(setup.robot().sensors().size(), "sensor", "sensors") + ", "
-                + Words.millimetres(setup.leadMm()) + " ahead; it follows with "
+                + Words.millimetres(setup.leadMm()) + " ahead of the axle; it follows with "
                 + LawWords.kind(setup.law().signal()) + ", Kp "
                 + Words.number(setup.law().kp()) + " and Kd "
                 + Words.number(setup.law().kd()) + " at " + Words.number(setup.speedMmPerS()) + " mm/s.";
@@ -78,8 +79,8 @@ public final class ClubWords {
 
     private static String robots(Sort sort, List<String> names) {
         if (names.isEmpty()) {
-            return sort == Sort.TEAM ? "It has no robot yet: M puts one into it." : "No robot has been noted there.";
+            return sort == Sort.TEAM ? "No robot yet: M moves one into this team." : "No robot has been there.";
         }
-        return (sort == Sort.TEAM ? "Its robots: " : "Noted there: ") + String.join(", ", names) + ".";
+        return (sort == Sort.TEAM ? "Its robots: " : "Robots there: ") + String.join(", ", names) + ".";
     }
 }

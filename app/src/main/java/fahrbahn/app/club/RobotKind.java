@@ -16,8 +16,16 @@ import fahrbahn.core.setup.Side;
 
 /** Kinds of robot to begin with. Every number is a guess of our own, to be measured. */
 public enum RobotKind {
-    EDGE("one sensor, rides an edge", 1, ErrorSignal.EDGE, SensorPreset.PERCENT, 45, false, 0.8, 2),
-    PAIR("two sensors astride the line", 2, ErrorSignal.PAIR, SensorPreset.PHOTOTRANSISTOR, 50, false, 0.3, 0.8),
+    EDGE("one sensor, on an edge", 1, ErrorSignal.EDGE, SensorPreset.PERCENT, 45, false, 0.8, 2),
+    PAIR(
+            "two sensors, one each side of the line",
+            2,
+            ErrorSignal.PAIR,
+            SensorPreset.PHOTOTRANSISTOR,
+            50,
+            false,
+            0.3,
+            0.8),
     ROW("a row of eight sensors", 8, ErrorSignal.ARRAY_MEAN, SensorPreset.PHOTOTRANSISTOR, 60, false, 1.2, 3),
     TRACKS("two sensors, on tracks", 2, ErrorSignal.PAIR, SensorPreset.COLOUR, 60, true, 0.3, 0.8);
 

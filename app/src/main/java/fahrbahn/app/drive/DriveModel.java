@@ -254,13 +254,11 @@ public final class DriveModel extends StationModel {
     private Verdict verdict() {
         Optional<Laid> on = table.laid().get();
         if (on.isEmpty()) {
-            return Verdict.open(
-                    "The table in hand is not ready to be driven. Finish it in Table (2), or choose another course.");
+            return Verdict.open("The selected table is not ready. Finish it in Table (2).");
         }
         return latest.get()
                 .orElseGet(() -> Verdict.open(
-                        "Press Space: the twin drives the " + on.get().name()
-                                + " once with the gains as set. M drives it " + many.count() + " times for the odds."));
+                        "Space simulates one run on " + on.get().name() + "; M simulates " + many.count() + "."));
     }
 
     /** True when there is a run to keep. */

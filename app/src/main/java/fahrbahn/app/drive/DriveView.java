@@ -55,7 +55,7 @@ public final class DriveView {
         Controls(DriveModel model, String suffix) {
             this.model = model;
             this.suffix = suffix;
-            run = new Action("runTwin" + suffix, "Run the twin", KeyCode.SPACE, () -> {
+            run = new Action("runTwin" + suffix, "Simulate a run", KeyCode.SPACE, () -> {
                 model.showPage(DriveModel.REPLAY);
                 model.run();
             });
@@ -88,7 +88,7 @@ public final class DriveView {
             ChoiceField<Laid> choice = new ChoiceField<>(
                     "course" + suffix,
                     "course",
-                    "The table the twin drives on: the one in hand, or a course of our own.",
+                    "Table to simulate: the selected one, or an example course.",
                     model.courses().toArray(Laid[]::new),
                     Laid::name,
                     model::choose);
@@ -99,7 +99,7 @@ public final class DriveView {
             ChoiceField<SensorState> fault = new ChoiceField<>(
                     "fault" + suffix,
                     "sensors",
-                    "A sensor that fails in the runs to come: what becomes of the robot then. Such runs are not kept.",
+                    "A sensor that fails in the next runs. Such runs are not kept.",
                     new SensorState[] {SensorState.ALL_WORK},
                     SensorState::words,
                     state -> model.fail(state.failed()));

@@ -22,7 +22,7 @@ record HistogramChart(String title, String xLabel, Sample sample, Histogram hist
 
     @Override
     public String says() {
-        return Words.count(sample.n(), "run", "runs") + ", in the mean " + Words.number(sample.mean()) + ", from "
+        return Words.count(sample.n(), "run", "runs") + ", on average " + Words.number(sample.mean()) + ", from "
                 + Words.number(histogram.bins().low()) + " to "
                 + Words.number(histogram.bins().high()) + ".";
     }

@@ -56,7 +56,7 @@ final class ManyPage {
         ChoiceField<Integer> count = new ChoiceField<>(
                 "runCount",
                 "runs",
-                "How many runs of the twin tell the odds.",
+                "Number of simulated runs.",
                 ManyModel.COUNTS.toArray(Integer[]::new),
                 String::valueOf,
                 model.many()::chooseCount);
@@ -70,13 +70,16 @@ final class ManyPage {
         refresh(lost);
         VBox side = Nodes.column(
                 Nodes.panel(
-                        "Chance to complete",
-                        Nodes.figure(chance, "95 % interval", "Clopper-Pearson interval of the chance to complete")),
-                Nodes.panel("Why the lost ones were lost", reasons),
-                Nodes.panel("What decides whether one is lost", factors));
+                        "Chance to finish",
+                        Nodes.figure(
+                                chance,
+                                "likely range",
+                                "Likely range (95 %, Clopper-Pearson) of the chance to finish")),
+                Nodes.panel("Why runs were lost", reasons),
+                Nodes.panel("What makes a run lose the line", factors));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
-        VBox table = Nodes.panel("Where they went: the darker, the more", Nodes.grow(course));
+        VBox table = Nodes.panel("Where they went (darker: more often)", Nodes.grow(course));
         VBox shown = Nodes.column(Nodes.grow(table), Nodes.row(Nodes.grow(stops), Nodes.grow(times)));
         page = Nodes.column(controls, Nodes.grow(Nodes.row(Nodes.grow(shown), side)));
         List<Action> actions = new ArrayList<>(shared);
@@ -100,11 +103,9 @@ final class ManyPage {
         chance.setText(odds.map(o -> Words.percent(o.runs().completion().low()) + " to "
                         + Words.percent(o.runs().completion().high()))
                 .orElse("none yet"));
-        reasons.getChildren()
-                .setAll(odds.map(ManyPage::reasons).orElse(promise("After many runs: each reason, and how often.")));
+        reasons.getChildren().setAll(odds.map(ManyPage::reasons).orElse(promise("Each reason, and how often.")));
         factors.getChildren()
-                .setAll(odds.map(ManyPage::factors)
-                        .orElse(promise("After many runs: battery, light, grip, start, ranked.")));
+                .setAll(odds.map(ManyPage::factors).orElse(promise("Battery, light, grip, start, ranked.")));
         odds.ifPresent(this::plots);
     }
 
@@ -162,17 +163,14 @@ final class ManyPage {
     private static List<Node> factors(Odds odds) {
         List<Factor> told = odds.factors().told();
         if (told.isEmpty()) {
-            return promise(
-                    odds.factors().lost() == 0
-                            ? "Nothing did."
-                            : "Nothing stands out: more runs would tell, or it is noise.");
+            return promise(odds.factors().lost() == 0 ? "Nothing did." : "Nothing stands out.");
         }
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
         for (int i = 0; i < told.size(); i++) {
             row(grid, i, told.get(i).share(), Words.percent(told.get(i).share()), LossWords.condition(told.get(i)));
         }
-        return List.of(grid, Nodes.wrapped("Of whether a run is lost, so much is explained by each.", "caption"));
+        return List.of(grid, Nodes.wrapped("Share of lost runs explained by each.", "caption"));
     }
 
     private static void row(GridPane grid, int row, double share, String number, String words) {

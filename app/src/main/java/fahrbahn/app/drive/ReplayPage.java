@@ -40,12 +40,12 @@ final class ReplayPage {
     private static final int FASTER = 1;
 
     private final DriveModel model;
-    private final CourseView course = new CourseView("The twin on its table");
-    private final Plot readings = plot("readings", "After a run: what its sensors read");
-    private final Plot error = plot("error", "After a run: the error its program saw");
-    private final Plot steering = plot("commands", "After a run: how it steered, and the share of each gain");
-    private final Plot offset = plot("mm", "After a run: how far off its path it was");
-    private final Plot wheels = plot("mm/s", "After a run: how fast its wheels turned");
+    private final CourseView course = new CourseView("The simulated robot on its table");
+    private final Plot readings = plot("readings", "What its sensors read");
+    private final Plot error = plot("error", "The error in its program");
+    private final Plot steering = plot("commands", "How it steered, and each gain's share");
+    private final Plot offset = plot("mm", "Distance from the line");
+    private final Plot wheels = plot("mm/s", "Wheel speeds");
     private final Label now = Nodes.wrapped("", "reason");
     private final Label speed = Nodes.cell("", "strong");
     private final VBox events = new VBox();
@@ -164,8 +164,8 @@ final class ReplayPage {
             playback = null;
             course.show(List.of(), 0);
             plots().forEach(Plot::clear);
-            events.getChildren().setAll(Nodes.wrapped("After a run: what happened on the way.", "caption"));
-            now.setText("Space drives a run; then P, the arrows and the mouse move through it.");
+            events.getChildren().setAll(Nodes.wrapped("What happened on the way.", "caption"));
+            now.setText("Space simulates a run; P, arrows and mouse move through it.");
         });
     }
 
@@ -189,7 +189,7 @@ final class ReplayPage {
                             "and " + (drive.events().size() - MOST_EVENTS) + " more, in the traces", "caption"));
         }
         if (events.getChildren().isEmpty()) {
-            events.getChildren().add(Nodes.wrapped("Nothing beside following the line.", "caption"));
+            events.getChildren().add(Nodes.wrapped("Only line following.", "caption"));
         }
         moveTo();
     }

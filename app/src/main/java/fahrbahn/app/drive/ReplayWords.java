@@ -54,11 +54,11 @@ final class ReplayWords {
         String side = event.side() > 0 ? " left" : event.side() < 0 ? " right" : "";
         String lasts = " for " + Words.number(event.lengthS(), 2) + " s";
         String what = switch (event.kind()) {
-            case BLANKED -> "a crossing is waited out" + lasts;
+            case BLANKED -> "waiting at a crossing" + lasts;
             case EMERGENCY -> "an emergency sensor steers" + side + lasts;
-            case LOST_RULE -> "line lost: its rule steers" + (side.isEmpty() ? " straight" : side) + lasts;
+            case LOST_RULE -> "line lost: lost-line rule steers" + (side.isEmpty() ? " straight" : side) + lasts;
             case AROUND_OBSTACLE -> "goes round an obstacle" + lasts;
-            case CROSSING -> "on its way through a crossing" + lasts;
+            case CROSSING -> "going through a crossing" + lasts;
             case TURNING -> "turns" + side + " at a crossing" + lasts;
             case MARK -> "a mark is seen on the" + side;
             case AT_LIMIT -> "a wheel at its limit, steering" + side + lasts;

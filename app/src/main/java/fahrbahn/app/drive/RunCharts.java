@@ -68,9 +68,9 @@ public final class RunCharts {
     /** How far off its path, beside the error its program sees. */
     Chart offset() {
         return new TracesChart(
-                "Distance from its path",
+                "Distance from the line",
                 "mm",
-                List.of(new Series("off its path", "ink-best", WHOLE, trace::offsetMm)),
+                List.of(new Series("off the line", "ink-best", WHOLE, trace::offsetMm)),
                 true,
                 tS,
                 eventsS);

@@ -93,7 +93,7 @@ final class TwoModel {
     /** Holds what is set now, to be compared with what will be set later. */
     void pin() {
         Setup now = season.setupOrGuess();
-        pinned.set(Optional.of(new Side(now.robot().name() + " as held", now)));
+        pinned.set(Optional.of(new Side(now.robot().name() + " as kept", now)));
         a.set(pinned.get());
         b.set(Optional.empty());
     }

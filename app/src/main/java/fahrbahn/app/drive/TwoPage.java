@@ -32,7 +32,7 @@ final class TwoPage {
 
     private final DriveModel drive;
     private final TwoModel model;
-    private final CourseView course = new CourseView("A and B on their table");
+    private final CourseView course = new CourseView("A and B on the table");
     private final GridPane figures = new GridPane();
     private final Label differs = Nodes.wrapped("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
@@ -52,7 +52,7 @@ final class TwoPage {
         ChoiceField<Side> a = choice("sideA", "A", model::chooseA);
         ChoiceField<Side> b = choice("sideB", "B", model::chooseB);
         Action compare = new Action("compareTwo", "Drive both", KeyCode.SPACE, model::compare);
-        Action pin = new Action("holdA", "Hold as A what is set", KeyCode.A, () -> hold(a, b));
+        Action pin = new Action("holdA", "Keep present settings as A", KeyCode.A, () -> hold(a, b));
         Action stop = new Action("stopTwo", "Stop", KeyCode.S, model.compared()::endEarly);
         Action play = new Action("playTwo", "Play", KeyCode.P, this::toggle);
         Action closer = new Action("twoCloser", "Closer", KeyCode.Z, course::lookCloser);
@@ -72,8 +72,8 @@ final class TwoPage {
         drive.laidProperty().addListener(o -> lay());
         lay();
         refresh();
-        VBox side = Nodes.column(
-                Nodes.panel("From the same starts, pair by pair", figures), Nodes.panel("What differs", differs));
+        VBox side =
+                Nodes.column(Nodes.panel("Same starts, pair by pair", figures), Nodes.panel("What differs", differs));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         FlowPane controls = Nodes.flow(
@@ -98,7 +98,7 @@ final class TwoPage {
         return new ChoiceField<>(
                 id,
                 word,
-                "One of the two: as set, as held before, another robot of the club, or a setting from the log book.",
+                "As set, as kept before, another robot, or a setting from the log book.",
                 new Side[0],
                 Side::name,
                 set);
@@ -140,9 +140,7 @@ final class TwoPage {
             playback = null;
             course.show(List.of(), 0);
             figures.add(
-                    Nodes.wrapped(
-                            "Space drives both 400 times. Hold what is set as A, change one thing, and compare.",
-                            "caption"),
+                    Nodes.wrapped("Space simulates both 400 times. Keep A, change one thing, compare.", "caption"),
                     0,
                     0);
             differs.setText(CompareWords.differs(model.differences()));
@@ -155,19 +153,18 @@ final class TwoPage {
         runners.add(new Runner("B", compared.b().setup(), compared.ghostB(), "ink-right", true));
         course.show(runners, 0);
         playback = new Playback(longer(compared), FASTER);
-        String[] head = {"", "A", "B", "B less A", "95 % interval"};
+        String[] head = {"", "A", "B", "B minus A", "likely range"};
         for (int i = 0; i < head.length; i++) {
             figures.add(Nodes.cell(head[i], "caption"), i, 0);
         }
-        row(1, "completes, %", compared.both().chance(), 100);
+        row(1, "finishes, %", compared.both().chance(), 100);
         row(2, "time, s", compared.both().timeS(), 1);
-        row(3, "RMS from path, mm", compared.both().rmsMm(), 1);
-        row(4, "crosses its path, per m", compared.both().pathCrossingsPerM(), 1);
+        row(3, "RMS from line, mm", compared.both().rmsMm(), 1);
+        row(4, "line crossings, per m", compared.both().pathCrossingsPerM(), 1);
         row(5, "steering travel, per m", compared.both().travelPerM(), 1);
         row(6, "stops beyond finish, mm", compared.both().stop().alongMm(), 1);
         row(7, "its scatter, mm", compared.both().stop().scatterMm(), 1);
-        figures.add(
-                Nodes.wrapped("An interval in grey has 0 in it: that difference is not shown.", "caption"), 0, 8, 5, 1);
+        figures.add(Nodes.wrapped("Grey: no clear difference.", "caption"), 0, 8, 5, 1);
         differs.setText(CompareWords.differs(compared.differs()));
     }
 

@@ -11,11 +11,11 @@ import java.util.Optional;
 public record Freshness(Mark mark, String reason, Optional<Repair> repair) {
     /** Shown by shape and word together. */
     public enum Mark {
-        FRESH("fresh"),
+        FRESH("up to date"),
         /** It stands, but on numbers nobody has measured. */
-        GUESS("from guesses"),
-        STALE("stale"),
-        MISSING("missing");
+        GUESS("uses typical values"),
+        STALE("out of date"),
+        MISSING("not done");
 
         private final String word;
 

@@ -21,7 +21,7 @@ public final class FreshnessService {
         minute = state.parameter(state.ledger().clock().instant());
         RunGroups groups = new RunGroups();
         Derived<Judgement> judgement = state.derive(
-                "Judging what still stands",
+                "Checking what is up to date",
                 () -> inputs.apply(minute.get()),
                 (is, job) -> StationFreshness.derive(is, groups, repairs));
         judgement.valueProperty().addListener((o, was, is) -> is.ready().ifPresent(shown));

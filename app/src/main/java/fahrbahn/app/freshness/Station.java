@@ -8,7 +8,7 @@ public enum Station {
     ROBOT("Robot", FreshnessRule.ROBOT),
     TABLE("Table", FreshnessRule.TABLE),
     MEASURE("Measure", FreshnessRule.CAPTURES),
-    LEVELS("Levels", FreshnessRule.LEVELS),
+    LEVELS("Thresholds", FreshnessRule.LEVELS),
     GAINS("Gains", FreshnessRule.GAINS),
     DRIVE("Drive", FreshnessRule.DRIVE),
     RUNS("Runs", FreshnessRule.RUNS),

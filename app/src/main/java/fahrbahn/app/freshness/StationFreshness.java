@@ -119,7 +119,8 @@ final class StationFreshness {
 
     private Optional<Freshness> withoutRobot(List<Station> below) {
         return below.contains(Station.ROBOT) && found.get(Station.ROBOT).mark() == Mark.MISSING
-                ? Optional.of(Freshness.guess("the robot is a starting guess").repairedBy(repairs.typeRobot()))
+                ? Optional.of(
+                        Freshness.guess("the robot has typical values only").repairedBy(repairs.typeRobot()))
                 : Optional.empty();
     }
 
@@ -195,13 +196,13 @@ final class StationFreshness {
             return Freshness.stale("not used on the robot yet").repairedBy(repairs.useLevels());
         }
         if (differ.isPresent()) {
-            String why = levelsOfNewest() ? "changed since its level was used" : "captured anew since";
+            String why = levelsOfNewest() ? "changed since its level was used" : "captured again since";
             return Freshness.stale(differ.get().what() + " " + why + ": "
                             + differ.get().before() + " on the robot, captured "
                             + differ.get().after())
                     .repairedBy(repairs.useLevels());
         }
-        return Freshness.fresh(used && !levelsOfNewest() ? "captured anew since, and found the same" : "");
+        return Freshness.fresh(used && !levelsOfNewest() ? "captured again since, with the same result" : "");
     }
 
     /** Whether the levels on the robot were computed from the newest captures. */
@@ -267,6 +268,6 @@ final class StationFreshness {
             return "";
         }
         String names = since.better().stream().map(Constant::word).collect(Collectors.joining(", "));
-        return names + " known better since, which changes nothing here";
+        return names + " measured better since; nothing changes here";
     }
 }

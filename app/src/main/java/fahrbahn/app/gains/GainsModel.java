@@ -210,7 +210,7 @@ public final class GainsModel extends StationModel {
     public void savePicture(Path file) {
         Optional<LanePicture> shown = picture.get();
         if (shown.isEmpty()) {
-            told.accept("There is no lane to save yet.");
+            told.accept("No lane to save yet.");
             return;
         }
         LaneChart chart = new LaneChart(shown.get());

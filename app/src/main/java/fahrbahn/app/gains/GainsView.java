@@ -57,7 +57,7 @@ public final class GainsView {
     private GainsView(GainsModel model) {
         this.model = model;
         this.stop = new Action("stopTrying", "Stop", KeyCode.S, model::stopTrying);
-        this.use = new Action("useGains", "Use the pair to try", KeyCode.U, model::useAdvice);
+        this.use = new Action("useGains", "Use the suggested gains", KeyCode.U, model::useAdvice);
     }
 
     public static StationView of(GainsModel model) {
@@ -67,12 +67,19 @@ public final class GainsView {
     private GridPane limits() {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
-        grid.add(Nodes.figure(leastLead, "least lead", "Lead below which no proportional gain is stable"), 0, 0);
         grid.add(
-                Nodes.figure(bend, "Kp the bends need", "Bend floor: least proportional gain in the tightest bend"),
+                Nodes.figure(
+                        leastLead, "sensors ahead at least", "Distance ahead of the axle below which every Kp wiggles"),
+                0,
+                0);
+        grid.add(
+                Nodes.figure(bend, "Kp for the tightest bend", "Bend minimum: lowest Kp that holds the tightest bend"),
                 1,
                 0);
-        grid.add(Nodes.figure(onset, "Kp of the wiggle", "Stability limit of proportional control, without Kd"), 0, 1);
+        grid.add(
+                Nodes.figure(onset, "wiggle limit, Kd 0", "Wiggle limit: highest Kp without steady wiggling, at Kd 0"),
+                0,
+                1);
         grid.add(Nodes.figure(period, "its period", "Period at the stability limit"), 1, 1);
         return grid;
     }
@@ -136,9 +143,9 @@ public final class GainsView {
         FlowPane gains = new FlowPane(kp, kd);
         gains.getStyleClass().add("fields");
         VBox side = Nodes.column(
-                Nodes.panel("Limits at this speed, by loop theory", limits(), speeds, theory),
+                Nodes.panel("Limits at this speed, calculated", limits(), speeds, theory),
                 Nodes.panel("Gains as set", gains),
-                Nodes.panel("To try next, by the twin", why, progress, Nodes.flow(use.button(), stop.button())));
+                Nodes.panel("Suggested, simulated", why, progress, Nodes.flow(use.button(), stop.button())));
         progress.setId("adviceProgress");
         progress.visibleProperty().bind(model.tryingProperty());
         progress.managedProperty().bind(progress.visibleProperty());
@@ -150,8 +157,8 @@ public final class GainsView {
         refresh();
         return new Pages.Page(
                 Nodes.row(
-                        Nodes.grow(Nodes.panel(
-                                "The lane, by loop theory: gain against speed", Nodes.grow(plot), save.button())),
+                        Nodes.grow(
+                                Nodes.panel("The lane, calculated: Kp against speed", Nodes.grow(plot), save.button())),
                         side),
                 List.of(use, save, stop),
                 nowNs -> {

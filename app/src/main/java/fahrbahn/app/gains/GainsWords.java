@@ -17,7 +17,7 @@ final class GainsWords {
     private static final double LITTLE_ROOM = 1.5;
 
     /** Where the two models differ, and by how much (OnsetGridTest). */
-    private static final String THEORY = "For small swings; wide ones take up to a tenth less or more.";
+    private static final String THEORY = "Estimate is ±10 %.";
 
     private GainsWords() {}
 
@@ -33,7 +33,7 @@ final class GainsWords {
     /** From the slowest base command that keeps both wheels turning to the fastest at which some gain is calm; nothing of an end that is not known. */
     static String speeds(LanePicture picture) {
         String slowest = picture.slowest()
-                .map(floor -> "Base command at least " + Words.number(floor.baseCommand(), 2) + " ("
+                .map(floor -> "Base speed at least " + Words.number(floor.baseCommand(), 2) + " ("
                         + Words.number(floor.speedMmPerS(), 2) + " mm/s): below it "
                         + (floor.why() == SpeedFloor.Why.START
                                 ? "the wheels do not start."
@@ -59,76 +59,75 @@ final class GainsWords {
         }
         String bend = Words.millimetres(picture.setup().line().tightestRadiusMm()) + " bend";
         if (Double.isInfinite(report.bendKp())) {
-            return Verdict.stop("No gain holds the " + bend
-                    + ": its sensors cannot be on so small a circle, or its steering ends before." + next);
+            return Verdict.stop("No Kp holds the " + bend + ": too tight for these sensors or this steering." + next);
         }
         if (law.kp() < report.bendKp()) {
-            return Verdict.stop(gains + " is too soft for the " + bend + ", which needs Kp "
+            return Verdict.stop(gains + " is too low for the " + bend + ", which needs Kp "
                     + Words.number(report.bendKp()) + " or more." + next);
         }
         double room = picture.wiggleKp().map(kp -> kp / law.kp()).orElse(1.0);
         double above = picture.calmFromKp() > 0 ? law.kp() / picture.calmFromKp() : Double.POSITIVE_INFINITY;
         if (above < LITTLE_ROOM) {
             return Verdict.care(gains + " is calm, but " + Words.number(above, 2)
-                    + " times less of both wiggles: its sensors sit too near its axle for small gains." + next);
+                    + " times less wiggles too: sensors too close to the axle for low gains." + next);
         }
-        String where = gains + " holds the bends " + Words.number(law.kp() / report.bendKp(), 2)
-                + " times over and wiggles at " + Words.number(room, 2) + " times its gain.";
+        String where = gains + " is " + Words.number(law.kp() / report.bendKp(), 2)
+                + " times what the tightest bend needs; wiggle limit at " + Words.number(room, 2) + " times this Kp.";
         return room < LITTLE_ROOM ? Verdict.care(where + next) : Verdict.good(where + next);
     }
 
     private static String calm(LanePicture picture, double wiggleKp) {
         double from = picture.calmFromKp();
-        return ": this Kd-to-Kp ratio is calm " + (from > 0 ? "from Kp " + Words.number(from) + " to " : "up to Kp ")
-                + Words.number(wiggleKp);
+        return ": with this Kd-to-Kp ratio no wiggle "
+                + (from > 0 ? "from Kp " + Words.number(from) + " to " : "up to Kp ") + Words.number(wiggleKp);
     }
 
     private static String next(LanePicture picture) {
         if (!picture.advice().done()) {
-            return " In Gains (5) the twin tries pairs for it.";
+            return " Searching for better gains; U uses them.";
         }
         Law law = picture.setup().law();
         return picture.gains()
                 .map(a -> law.kp() == a.kp() && law.kd() == a.kd()
-                        ? " N goes on to Drive."
-                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + ": page Lane, U.")
+                        ? " N: Drive."
+                        : " Try Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + " (page Lane, U).")
                 .orElse(slower(picture));
     }
 
     private static String slower(LanePicture picture) {
         if (picture.setup().law().options().turnMarks().isPresent()) {
-            return " No pair of gains comes round, turning by marks as it does: Levels (4), page Turns, shows what it takes for a crossing. Or drive slower.";
+            return " No gains finish with turns by marks: see Thresholds (4), page Turns, or drive slower.";
         }
         Optional<Double> ceiling = picture.lane().ceilingSpeedMmPerS();
         return ceiling.isPresent() && ceiling.get() > 0
-                ? " No pair of gains comes round here; this lane closes at " + Words.number(ceiling.get())
-                        + " mm/s. Drive slower: Robot (1) has the base command."
-                : " No pair of gains comes round at this speed. Drive slower, or move the sensors forward, in Robot (1).";
+                ? " No gains finish here; the lane closes at " + Words.number(ceiling.get())
+                        + " mm/s. Lower the base speed in Robot (1)."
+                : " No gains finish at this speed. Lower the base speed or move the sensors forward in Robot (1).";
     }
 
     /** Why the pair to try is what it is. */
     static String reason(LanePicture picture) {
         if (!picture.advice().done()) {
-            return "The twin tries pairs on " + ChanceWords.testBend(picture.setup()) + ".";
+            return "Simulating gains on " + ChanceWords.testBend(picture.setup()) + ".";
         }
         return picture.advice()
                 .found()
                 .map(found -> reason(found, ChanceWords.testBend(picture.setup())))
-                .orElse("No pair finishes " + ChanceWords.testBend(picture.setup())
-                        + " at this speed. Lower the base command.");
+                .orElse("No gains finish " + ChanceWords.testBend(picture.setup())
+                        + " at this speed. Lower the base speed.");
     }
 
     private static String reason(TwinAdvice advice, String driven) {
         GainAdvice a = advice.gains();
         Completion chance = advice.chance();
         String margins = a.gainMargin() < 1
-                ? "By loop theory it wiggles as it is"
-                : "By loop theory it wiggles at " + Words.number(a.gainMargin(), 2) + " times these gains";
-        return "Kp " + Words.number(a.kp()) + " and Kd " + Words.number(a.kd()) + ": nearest to its path, "
+                ? "Calculated: it wiggles with these gains"
+                : "Calculated wiggle limit: " + Words.number(a.gainMargin(), 2) + " times these gains";
+        return "Kp " + Words.number(a.kp()) + " and Kd " + Words.number(a.kd()) + ": closest to the line, "
                 + Words.number(advice.rmsMm(), 2) + " mm RMS; " + ChanceWords.of(chance, driven)
-                + ", battery, lag, grip, light and start varied. " + margins + ", has "
-                + Words.number(a.bendMargin(), 2) + " times what the bend needs, and shakes by "
-                + Words.percent(a.shake()) + " of full."
-                + (a.keepsMargins() ? "" : " No pair keeps every margin: drive slower for that.");
+                + ", with battery, motor lag, grip, light and start varied. " + margins + "; "
+                + Words.number(a.bendMargin(), 2) + " times what the bend needs; sensor noise moves the motors by "
+                + Words.percent(a.shake()) + " of full power."
+                + (a.keepsMargins() ? "" : " No gains keep every margin at this speed.");
     }
 }

@@ -24,7 +24,7 @@ public final class LawModel implements SetupFields.Source {
     LawModel(Season season, State state) {
         this.season = season;
         this.seen = season.state().document(Kinds.DIRECTION_SEEN);
-        this.trial = state.derive("The law on the twin", season::setupOrGuess, (setup, job) -> LawTrial.of(setup));
+        this.trial = state.derive("The control, simulated", season::setupOrGuess, (setup, job) -> LawTrial.of(setup));
         this.told = state.errands().tell();
     }
 
@@ -61,9 +61,9 @@ public final class LawModel implements SetupFields.Source {
     void tickSign() {
         String robot = shown().robot().name();
         if (signSeen()) {
-            seen.remove("not seen to turn as it must: " + robot);
+            seen.remove("steering direction not checked: " + robot);
         } else {
-            seen.set("seen to turn as it must: " + robot, SteeringDirection.of(shown()));
+            seen.set("steering direction checked: " + robot, SteeringDirection.of(shown()));
         }
     }
 

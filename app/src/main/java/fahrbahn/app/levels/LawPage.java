@@ -52,7 +52,7 @@ final class LawPage {
     private final List<Node> zone = new ArrayList<>();
     private Node side;
     private Node steering;
-    private final Label twin = Nodes.wrapped("The twin drives.", "bench-result");
+    private final Label twin = Nodes.wrapped("Simulating.", "bench-result");
     private final Label sign = Nodes.wrapped("", "reason");
     private final Label told = Nodes.wrapped("", "reason");
     private final Label ticked = Nodes.label("", "strong");
@@ -65,7 +65,7 @@ final class LawPage {
         this.kinds = new ChoiceField<>(
                 "lawKind",
                 "it follows with",
-                "Law: one sensor on an edge, two astride the line, a whole row by its error, or two and more by the pattern they show.",
+                "Control: one sensor on an edge, two beside the line, a whole row by its error, or an on/off pattern.",
                 ErrorSignal.values(),
                 LawWords::kind,
                 kind -> {
@@ -85,8 +85,7 @@ final class LawPage {
         tick.button().setMinWidth(Region.USE_PREF_SIZE);
         steering = steps();
         VBox body = Nodes.column(
-                Nodes.panel(
-                        "On the twin, as it stands", twin, told, Nodes.row(Nodes.grow(sign), ticked, tick.button())),
+                Nodes.panel("Simulated, as set now", twin, told, Nodes.row(Nodes.grow(sign), ticked, tick.button())),
                 new SideBySide(follows(), reflexes.limits(), FOLLOWS_SHARE, LEAST_EM),
                 steering,
                 row.node(),
@@ -126,7 +125,7 @@ final class LawPage {
         Value<LawTrial> trial = model.trial().value();
         twin.setText(trial.ready()
                 .map(t -> LawPageWords.trial(t, model.shown()))
-                .orElseGet(() -> trial.absence("The twin drives.")));
+                .orElseGet(() -> trial.absence("Simulating.")));
     }
 
     static Setup options(Setup setup, UnaryOperator<Options> change) {
@@ -165,7 +164,7 @@ final class LawPage {
         side = fields.choice(
                 "lawSide",
                 "edge",
-                "Which edge of the line it rides, looking ahead.",
+                "Which edge of the line it follows, looking ahead.",
                 Side.values(),
                 Side::word,
                 s -> s.law().side(),
@@ -208,7 +207,7 @@ final class LawPage {
         all.add(fields.choice(
                 "lawSteps",
                 "it steers",
-                "By gains, in proportion to the error; or in steps: two states, three with a straight zone, or graded.",
+                "By gains, in proportion to the error; or in steps: two, three with a straight zone, or graded.",
                 Stairs.values(),
                 Stairs::words,
                 s -> Stairs.of(s.law()),
@@ -218,33 +217,33 @@ final class LawPage {
             all.add(number(
                     "stepFrom" + (i + 1),
                     "step " + (i + 1) + " from",
-                    "Error, without sign and in the law's numbers, above which this step begins.",
+                    "Error, without sign, above which this step begins.",
                     s -> step(s, at).map(Step::aboveError).orElse(Double.NaN),
                     (s, v) -> withStep(s, at, old -> new Step(v, old.steering()))));
             all.add(number(
                     "stepSteers" + (i + 1),
                     "step " + (i + 1) + " steers",
-                    "Steering of this step, command units, towards the line on either side.",
+                    "Steering of this step, in motor units, towards the line.",
                     s -> step(s, at).map(Step::steering).orElse(Double.NaN),
                     (s, v) -> withStep(s, at, old -> new Step(old.aboveError(), v))));
         }
         all.add(number(
                 "hysteresis",
                 "hysteresis",
-                "Hysteresis: a step is left again only when the error has come back this far below where it begins.",
+                "Hysteresis: a step ends only when the error is this far below where it begins.",
                 s -> s.law().options().hysteresis(),
                 (s, v) -> options(s, o -> o.withSteps(o.steps(), v))));
         stepNodes.addAll(all.subList(1, all.size()));
         zone.add(number(
                 "zoneFrom",
                 "straight from",
-                "Reading, in the law's numbers, from which it goes straight on: target and first step in the way coaches say them, straight from 38 to 57.",
+                "Scaled reading from which it goes straight, as in: straight from 38 to 57.",
                 s -> s.law().target() - zoneHalf(s),
                 (s, v) -> withZone(s, v, s.law().target() + zoneHalf(s))));
         zone.add(number(
                 "zoneTo",
                 "to",
-                "Reading up to which it goes straight on; beyond it the first step steers.",
+                "Scaled reading up to which it goes straight.",
                 s -> s.law().target() + zoneHalf(s),
                 (s, v) -> withZone(s, s.law().target() - zoneHalf(s), v)));
         all.addAll(1, zone);
@@ -259,7 +258,7 @@ final class LawPage {
     private static Setup withZone(Setup setup, double from, double to) {
         if (!(from <= to)) {
             throw new BadValueException(
-                    "straight from", Words.number(from), "no more than the reading it ends at, " + Words.number(to));
+                    "straight from", Words.number(from), "at most the reading where it ends, " + Words.number(to));
         }
         Setup moved = setup.withLaw(setup.law().withTarget((from + to) / 2));
         return withStep(moved, 0, old -> new Step((to - from) / 2, old.steering()));
@@ -274,7 +273,7 @@ final class LawPage {
         List<Step> steps = new ArrayList<>(setup.law().options().steps());
         if (at >= steps.size()) {
             throw new BadValueException(
-                    "step " + (at + 1), "not there", "of a step that is there: choose it beside 'it steers' first");
+                    "step " + (at + 1), "not there", "of a step that exists: choose it beside 'it steers' first");
         }
         steps.set(at, change.apply(steps.get(at)));
         return options(setup, o -> o.withSteps(steps, o.hysteresis()));

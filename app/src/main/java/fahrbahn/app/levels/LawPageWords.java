@@ -29,7 +29,7 @@ final class LawPageWords {
 
     static String lost(LostLine.Action action) {
         return switch (action) {
-            case NONE -> "goes on with its law";
+            case NONE -> "carries on";
             case STRAIGHT -> "goes straight on";
             case LAST_SIDE -> "turns to where it was";
             case BY_LOSS -> "goes by how it was lost";
@@ -121,7 +121,7 @@ final class LawPageWords {
         LostLine lost = setup.law().options().lost();
         boolean turnsBack = lost.action() == LostLine.Action.LAST_SIDE || lost.action() == LostLine.Action.BY_LOSS;
         if (turnsBack && lost.steering() == 0) {
-            said.add("When the line is lost it turns back by 0, which is straight on: type a steering.");
+            said.add("When lost it turns back by 0, so it goes straight: type a steering.");
         }
         return String.join(" ", said);
     }
@@ -130,12 +130,12 @@ final class LawPageWords {
     private static String crossing(Setup setup) {
         CrossingLimit limit = CrossingLimit.of(setup);
         if (limit.loops() == 0) {
-            return "Between two loops a sensor may step over a line that lies across: safe up to "
+            return "A line across may fall between two loops: safe up to "
                     + Words.number(limit.fastestMmPerS(), 2) + " mm/s, or from " + Words.number(limit.narrowestMm(), 2)
                     + " mm wide.";
         }
-        return "A line across its way is read " + limit.loops() + (limit.loops() == 1 ? " time" : " times")
-                + " at least; safe down to " + Words.number(limit.narrowestMm(), 2) + " mm wide, up to "
+        return "A line across is read " + limit.loops() + (limit.loops() == 1 ? " time" : " times")
+                + " or more; safe down to " + Words.number(limit.narrowestMm(), 2) + " mm wide, up to "
                 + Words.number(limit.fastestMmPerS(), 2) + " mm/s.";
     }
 
@@ -155,7 +155,7 @@ final class LawPageWords {
     private static String errorScale(Setup setup) {
         ErrorCurve curve = ErrorCurve.of(setup);
         CurveFeatures.Range guided = CurveFeatures.of(curve).guided();
-        return "Its error runs from " + Words.number(curve.errorAt(guided.lowMm()), 3) + " to "
+        return "Error from " + Words.number(curve.errorAt(guided.lowMm()), 3) + " to "
                 + Words.number(curve.errorAt(guided.highMm()), 3) + ", " + Words.number(guided.lowMm(), 2) + " to "
                 + Words.number(guided.highMm(), 2) + " mm beside the line's middle.";
     }
@@ -179,10 +179,10 @@ final class LawPageWords {
     static String trial(LawTrial trial, Setup setup) {
         String radius = Words.millimetres(setup.line().tightestRadiusMm());
         String bend = trial.comesRound()
-                ? "Comes round its " + radius + " bend both ways, "
+                ? "Holds the " + radius + " bend both ways, "
                         + Words.number(
                                 Math.max(trial.left().rmsMm(), trial.right().rmsMm()), 2) + " mm RMS."
-                : "Does not come round its " + radius + " bend: " + way("left", trial.left()) + ", "
+                : "Does not hold the " + radius + " bend: " + way("left", trial.left()) + ", "
                         + way("right", trial.right()) + ".";
         String gap = trial.longestGapMm() == 0
                 ? " It crosses no gap of 20 mm."
@@ -191,7 +191,7 @@ final class LawPageWords {
         String askew = trial.askew().stream()
                 .map(a -> Words.millimetres(a.longestGapMm()) + " at " + Words.number(Math.toDegrees(a.angleRad()), 2)
                         + "\u00b0")
-                .collect(Collectors.joining(", ", " Met askew it crosses ", "."));
+                .collect(Collectors.joining(", ", " At an angle it crosses ", "."));
         return bend + gap + (trial.askew().isEmpty() ? "" : askew);
     }
 

@@ -55,7 +55,7 @@ final class LawReflexes {
                 fields.choice(
                         "lostAction",
                         "it",
-                        "Lost rule: go on with what the sensors say, straight on, back to the side where the line was, or by how it was lost.",
+                        "When the line is lost: go on, straight on, back to the side where it was, or by how it was lost.",
                         LostLine.Action.values(),
                         LawPageWords::lost,
                         s -> s.law().options().lost().action(),
@@ -63,13 +63,13 @@ final class LawReflexes {
                 fields.number(
                         "lostSeen",
                         "seen from, %",
-                        "A sensor sees the line when at least this share of its spot lies on it.",
+                        "A sensor sees the line when at least this share of its spot is on it.",
                         s -> 100 * s.law().options().lost().seenShare(),
                         (s, v) -> withLost(s, l -> new LostLine(l.action(), v / 100, l.steering(), l.gapError()))),
                 fields.number(
                         "lostSteering",
                         "turns back by",
-                        "Steering towards the side where the line was last seen, command units.",
+                        "Steering towards the side where the line was last seen, in motor units.",
                         s -> s.law().options().lost().steering(),
                         (s, v) -> withLost(s, l -> new LostLine(l.action(), l.seenShare(), v, l.gapError()))),
                 fields.number(
@@ -85,7 +85,7 @@ final class LawReflexes {
                 fields.choice(
                         "emergency",
                         "emergency sensors",
-                        "Whether two sensors steer back hard as soon as one of them alone meets the line.",
+                        "Whether two outer sensors steer back hard as soon as one of them sees the line.",
                         new Boolean[] {false, true},
                         yes -> yes ? "two" : "none",
                         s -> s.law().options().outer().isPresent(),
@@ -103,13 +103,13 @@ final class LawReflexes {
                 fields.number(
                         "emergencySteering",
                         "they steer",
-                        "Steering of an emergency sensor, command units.",
+                        "Steering of an emergency sensor, in motor units.",
                         s -> outer(s, Outer::steering),
                         (s, v) -> withOuter(s, o -> new Outer(o.left(), o.right(), v, o.enterShare(), o.leaveShare()))),
                 fields.number(
                         "emergencyEnter",
                         "met from, %",
-                        "Enter level: an emergency sensor has met the line when this share of its spot lies on it.",
+                        "An emergency sensor sees the line when this share of its spot is on it.",
                         s -> 100 * outer(s, Outer::enterShare),
                         (s, v) -> withOuter(
                                 s,
@@ -122,7 +122,7 @@ final class LawReflexes {
                 fields.number(
                         "emergencyLeave",
                         "left below, %",
-                        "Leave level: it has left the line again when less of its spot lies on it; lower than the enter level, it does not flutter.",
+                        "It has left the line when less of its spot is on it; lower than the share above avoids flicker.",
                         s -> 100 * outer(s, Outer::leaveShare),
                         (s, v) -> withOuter(
                                 s, o -> new Outer(o.left(), o.right(), o.steering(), o.enterShare(), v / 100))));
@@ -133,7 +133,7 @@ final class LawReflexes {
         return fields.choiceOf(
                 id,
                 words,
-                "The emergency sensor on this side; those that are left follow the line.",
+                "The emergency sensor on this side; the others follow the line.",
                 s -> s.robot().sensors().stream().map(Sensor::name).toList(),
                 String[]::new,
                 name -> name,
@@ -158,9 +158,7 @@ final class LawReflexes {
                 .options()
                 .outer()
                 .orElseThrow(() -> new BadValueException(
-                        "emergency sensors",
-                        "none",
-                        "of emergency sensors that are there: choose them beside it first"));
+                        "emergency sensors", "none", "of emergency sensors: choose them beside it first"));
         return LawPage.options(setup, o -> o.withOuter(change.apply(outer)));
     }
 
@@ -170,27 +168,27 @@ final class LawReflexes {
                 fields.number(
                         "mostSteering",
                         "steers at most",
-                        "Largest steering to either side, command units; as large as it likes where nothing stands.",
+                        "Largest steering to either side, in motor units; empty: no limit.",
                         s -> finite(s.law().options().limits().steering()),
                         (s, v) -> withLimits(s, l -> l.withSteering(v))),
                 fields.number(
                         "slowDown",
                         "slows by, %",
-                        "Share of the base command taken away at the largest steering, in proportion below it.",
+                        "Share of the base speed taken away at the largest steering, in proportion below it.",
                         s -> 100 * s.law().options().limits().slowDown(),
                         (s, v) -> withLimits(s, l -> l.withSlowDown(v / 100))),
                 fields.number(
                         "blank",
                         "blanking, ms",
-                        "Blanking: after all sensors saw the line at once it goes straight on for this time.",
+                        "After all sensors see the line at once it goes straight for this time.",
                         s -> Math.round(1e6 * s.law().options().limits().blankS()) / 1e3,
                         (s, v) -> withLimits(s, l -> l.withBlankS(v / 1000))),
                 fields.choice(
                         "stopsOnAll",
                         "all on the line",
-                        "What it does once all its sensors see the line at once: rides on, over a crossing, or stops there for good, on a strip.",
+                        "When all sensors see the line at once: drive on (crossing), or stop for good (strip).",
                         new Boolean[] {false, true},
-                        stops -> stops ? "stops" : "rides on",
+                        stops -> stops ? "stops" : "drives on",
                         s -> s.law().options().limits().stopsOnAll(),
                         (s, v) -> withLimits(s, l -> l.withStopsOnAll(v))));
     }

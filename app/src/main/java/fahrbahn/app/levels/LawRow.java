@@ -47,7 +47,7 @@ final class LawRow {
         codesShown = new ChoiceField<>(
                 "codesShown",
                 "codes shown",
-                "A long row has more codes than a plain line can show: those alone and what is in the table, or every one.",
+                "Show only the codes a plain line can give and those in the table, or every one.",
                 new Boolean[] {false, true},
                 every -> every ? "every one" : "those of a line",
                 every -> {
@@ -107,7 +107,7 @@ final class LawRow {
             all.add(weightFields.numberOrNothing(
                     "weight" + i,
                     now.get(i),
-                    "Weight of this sensor in the error, positive on the left; emptied, all have the usual ones: places in mm, or 1, 2, 3 outward.",
+                    "Weight of this sensor in the error, positive on the left; empty: the usual ones (mm, or 1, 2, 3 outward).",
                     s -> s.law().options().weights().isEmpty()
                             ? Double.NaN
                             : s.law().options().weights().get(at),
@@ -134,7 +134,7 @@ final class LawRow {
             all.add(thresholdFields.numberOrNothing(
                     "threshold" + i,
                     now.get(i),
-                    "Beyond this reading, in the law's numbers, this sensor sees the line. Nudge it where one sensor reads otherwise than the others; emptied, all have the law's target.",
+                    "Scaled reading beyond which this sensor sees the line; empty: the target, for all sensors.",
                     s -> s.law().options().thresholds().isEmpty()
                             ? Double.NaN
                             : s.law().threshold(at),
@@ -185,7 +185,7 @@ final class LawRow {
             all.add(codes.numberOrNothing(
                     "code" + bits,
                     LawPageWords.code(bits, seen),
-                    "Steering while the row shows this pattern, command units, left positive. Empty, it keeps the steering there was"
+                    "Steering while the row shows this pattern, in motor units, left positive. Empty: keep the last steering"
                             + (usual.containsKey(bits) ? "; usual is " + Words.number(usual.get(bits)) : "") + ".",
                     s -> steering(s, bits),
                     (s, v) -> withPattern(s, bits, v)));

@@ -41,14 +41,14 @@ final class LevelWords {
                 .map(t -> t.sensor().sensor() + " " + Words.exact(t.used(school).level()))
                 .collect(Collectors.joining(", "));
         if (doubt.isPresent()) {
-            return Verdict.care(doubt.get() + " Until then: level " + levels + ".");
+            return Verdict.care(doubt.get() + " Until then: threshold " + levels + ".");
         }
         Optional<SensorLevels> unsure = tables.stream()
                 .map(LevelTable::sensor)
                 .filter(s -> s.plusMinus() > s.step())
                 .max(Comparator.comparingDouble(SensorLevels::plusMinus));
-        String known = unsure.map(s -> " " + s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2)
-                        + " only: capture more readings.")
+        String known = unsure.map(s -> " " + s.sensor() + " is good to ±" + Words.number(s.plusMinus(), 2)
+                        + ": capture more readings.")
                 .orElse("");
         int fewest = tables.stream()
                 .map(t -> t.sensor().levels())
@@ -56,31 +56,32 @@ final class LevelWords {
                 .min()
                 .orElseThrow();
         if (tables.stream().anyMatch(t -> t.sensor().levels().few())) {
-            String open = unsure.map(s -> s.sensor() + " is known to \u00b1 " + Words.number(s.plusMinus(), 2))
-                    .orElse(fewest + " a surface");
-            return Verdict.care("Level " + levels + ": too few to judge, " + open + "."
-                    + (used ? " Capture more in Measure (3)." : " U puts it on the robot."));
+            String open = unsure.map(s -> s.sensor() + " is good to ±" + Words.number(s.plusMinus(), 2))
+                    .orElse(fewest + " on a surface");
+            return Verdict.care("Threshold " + levels + ": too few to judge, " + open + "."
+                    + (used ? " Capture more in Measure (3)." : " U: use it."));
         }
         LevelChoice worst = tables.stream()
                 .map(t -> t.used(school))
                 .max(Comparator.comparingDouble(c -> c.misreads().high()))
                 .orElseThrow();
-        return Verdict.good("Level " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads())
-                + ". " + why(pick, school) + known + (used ? " N goes on to Gains." : " U puts them on the robot."));
+        return Verdict.good(
+                "Threshold " + levels + ", " + school.word() + ": misreads " + MisreadWords.of(worst.misreads()) + ". "
+                        + why(pick, school) + known + (used ? " N: Gains." : " U: use them."));
     }
 
     /** Where no level stands. @param refused that is what the captures there are were */
     static String nothing(boolean refused) {
         return refused
-                ? "No threshold comes of these captures: L and D in Measure (3) capture both again."
+                ? "No threshold from these captures. Capture both again in Measure (3)."
                 : "No dark and light captures yet.";
     }
 
     /** Captures of another lamp, hall or height. */
     static String older(Cause cause, UnaryOperator<String> venueName) {
-        return "These levels are older than the "
-                + (cause.aspect() == Aspect.VENUE ? "hall" : cause.aspect().word()) + ": "
-                + CauseWords.of(List.of(cause), venueName) + ". In Measure (3) L and D capture light and dark again.";
+        return "These thresholds are older than the "
+                + (cause.aspect() == Aspect.VENUE ? "venue" : cause.aspect().word()) + ": "
+                + CauseWords.of(List.of(cause), venueName) + ". Capture light and dark again in Measure (3).";
     }
 
     /** A sensor whose captures read the other way round than its numbers on the robot. */
@@ -98,18 +99,18 @@ final class LevelWords {
                         s -> s.sensor() + " reads "
                                 + Words.number(s.levels().light().mean()) + " on light and "
                                 + Words.number(s.levels().dark().mean())
-                                + " on dark, the other way round than on the robot: the captures' names are changed over, or the robot's numbers are. Capture both again in Measure (3), or U puts these on the robot.");
+                                + " on dark, the opposite of the robot. Capture both again in Measure (3), or press U to use these.");
     }
 
     private static String why(LevelPick pick, LevelSchool school) {
         if (school != pick.school()) {
-            return "The better one here is " + pick.school().word() + ".";
+            return "Better here: " + pick.school().word() + ".";
         }
         return switch (pick.why()) {
-            case RIDES -> "Riding there it has most slope and equal room.";
-            case FEW_READINGS -> "Of so few readings nothing but the midpoint is known.";
-            case FEWER_MISREADS -> "The readings show fewer misreads there.";
-            case MORE_TOLERANCE -> "Misreads do not differ; it bears more change of light.";
+            case RIDES -> "Most sensitive there, with equal room on both sides.";
+            case FEW_READINGS -> "With so few readings, use the midpoint.";
+            case FEWER_MISREADS -> "Fewer misreads there.";
+            case MORE_TOLERANCE -> "Same misreads; it tolerates more light change.";
         };
     }
 
@@ -117,7 +118,7 @@ final class LevelWords {
     private static final double SMALL_COST = 1.1;
 
     static final String ONE_SENSOR =
-            "One sensor is compared with its own target only: scaling changes the numbers of its gains, not where it rides.";
+            "One sensor is compared with its own target only: scaling changes its gains, not where it sits.";
 
     /** A sensor's constants and what it makes of dark, halfway and light. */
     static List<String> scaling(Sensor sensor, Scale scale) {
@@ -142,7 +143,7 @@ final class LevelWords {
 
     static String arithmetic(List<Sensor> sensors, Scale scale) {
         if (scale.isRaw()) {
-            return "This law works in the sensors' own numbers: nothing is scaled.";
+            return "This program works in raw readings: nothing is scaled.";
         }
         return sensors.stream()
                 .map(s -> s.name() + " = (reading - " + Words.exact(s.dark()) + ") x "
@@ -150,7 +151,7 @@ final class LevelWords {
                 .collect(Collectors.joining("\n"));
     }
 
-    static final String NOT_ROUNDED = "Nothing is scaled, so nothing is rounded.";
+    static final String NOT_ROUNDED = "Nothing scaled, so nothing rounded.";
 
     /** What it costs to keep scaled readings as whole numbers. */
     static String rounding(ScaleRounding r, Scale scale) {
@@ -160,23 +161,23 @@ final class LevelWords {
                         ? ", " + Words.number(Math.abs(r.stepMm()), 2) + " mm beside the line"
                         : "");
         String cost = r.roundedRmsMm() > SMALL_COST * r.rmsMm()
-                ? " On a straight it strays " + Words.number(r.roundedRmsMm(), 2) + " mm RMS instead of "
+                ? " On a straight it is off by " + Words.number(r.roundedRmsMm(), 2) + " mm RMS instead of "
                         + Words.number(r.rmsMm(), 2) + ": keep fractions, or take a scale with more steps."
-                : " On a straight it strays no further for it.";
-        return step + "; readings scatter " + Words.number(r.noiseTimes(), 2) + " times as much." + cost;
+                : " On a straight this makes no difference.";
+        return step + "; noise is " + Words.number(r.noiseTimes(), 2) + " times as much." + cost;
     }
 
     /** What the twin says of a program that takes all sensors for alike. */
     static String unscaled(Unscaled u, Setup setup) {
         double share = Math.abs(u.groundSteering()) / setup.robot().drive().fullCommand();
         if (share < 0.001) {
-            return "Its sensors read alike: unscaled it steers " + Words.number(u.groundSteering(), 2)
-                    + " on plain ground and leaves a gap of " + Words.millimetres(u.gapMm()) + " by "
+            return "Sensors read alike: unscaled it steers " + Words.number(u.groundSteering(), 2)
+                    + " on plain background and crosses a gap of " + Words.millimetres(u.gapMm()) + ", off line by "
                     + aside(u.asideMm()) + ".";
         }
-        return "Not scaled it steers " + Words.number(Math.abs(u.groundSteering()), 2) + " to the "
-                + (u.groundSteering() > 0 ? "left" : "right") + " on plain ground, and leaves a gap of "
-                + Words.millimetres(u.gapMm()) + " by " + aside(u.asideMm()) + "; scaled by "
+        return "Without scaling (simulated): steers " + Words.number(Math.abs(u.groundSteering()), 2) + " to the "
+                + (u.groundSteering() > 0 ? "left" : "right") + " on plain background, crosses a gap of "
+                + Words.millimetres(u.gapMm()) + ", off line by " + aside(u.asideMm()) + "; with scaling by "
                 + aside(u.scaledAsideMm()) + ". "
                 + (u.comesBack() ? "It finds its line again." : "It does not find its line again.");
     }
@@ -192,9 +193,9 @@ final class LevelWords {
             for (int j = i + 1; j < tables.size(); j++) {
                 if (LevelTable.swapped(tables.get(i), tables.get(j))) {
                     return Optional.of(
-                            "The levels of " + tables.get(i).sensor().sensor() + " and "
+                            "The thresholds of " + tables.get(i).sensor().sensor() + " and "
                                     + tables.get(j).sensor().sensor()
-                                    + " look changed over: each fits the other's surfaces. Left and right are the robot's own.");
+                                    + " look swapped: each fits the other's surfaces.");
                 }
             }
         }
@@ -205,22 +206,22 @@ final class LevelWords {
     }
 
     private static String slip(LevelTable table, LevelSlip slip) {
-        String typed =
-                "Level " + Words.exact(slip.typed()) + " of " + table.sensor().sensor();
+        String typed = "Threshold " + Words.exact(slip.typed()) + " of "
+                + table.sensor().sensor();
         String meant = Words.number(slip.meant(), 4);
         String surfaces = Words.number(table.sensor().levels().dark().mean()) + " on dark and "
                 + Words.number(table.sensor().levels().light().mean()) + " on light";
         return switch (slip.cause()) {
             case PERCENT_FOR_RAW ->
-                typed + " looks like a percentage: in this sensor's own numbers that is " + meant + ", for it reads "
-                        + surfaces + ". Right and left arrows move it.";
+                typed + " looks like a percentage: as a raw reading that is " + meant + "; it reads " + surfaces
+                        + ". Right and left arrows move it.";
             case DECIMAL_SLIPPED ->
-                typed + " looks like a slipped decimal point: " + meant + " would lie between " + surfaces + ".";
+                typed + " looks like a slipped decimal point: " + meant + " would be between " + surfaces + ".";
             case SENSORS_SWAPPED -> typed + " is another sensor's: " + meant + ".";
             case POLARITY_REVERSED ->
                 typed + " has its sign reversed: this sensor reads " + surfaces + ", so " + meant + ".";
             case OUTSIDE ->
-                typed + " lies outside both surfaces, " + surfaces + ": every reading falls on one side. Halfway is "
+                typed + " is outside both surfaces, " + surfaces + ": every reading falls on one side. Halfway is "
                         + Words.number(table.sensor().levels().midpoint(), 4) + ".";
         };
     }

@@ -78,7 +78,7 @@ public final class LevelsModel extends StationModel {
         this.marks = new MarksModel(season, state);
         this.law = new LawModel(season, state);
         this.turns = new TurnsModel(season, tableInHand, marks, state);
-        this.saveErrand = errands.errand("Saving the levels");
+        this.saveErrand = errands.errand("Saving the thresholds");
         this.tell = errands.tell();
         this.measure = measure;
         this.found = state.deriveAtOnce("The levels", this::from, (from, job) -> CapturedLevels.of(from));
@@ -192,11 +192,10 @@ public final class LevelsModel extends StationModel {
     private Verdict verdict() {
         Optional<Finding> forbids = shownNow().forbids();
         if (forbids.isPresent()) {
-            return Verdict.stop(
-                    FindingWords.of(forbids.get()) + " Until then it has no level: Measure (3) captures it again.");
+            return Verdict.stop(FindingWords.of(forbids.get()) + " Capture it again in Measure (3).");
         }
         if (tables.isEmpty()) {
-            return Verdict.open("Levels need light and dark. Go to Measure (3) and capture both.");
+            return Verdict.open("Thresholds need light and dark. Capture both in Measure (3).");
         }
         LevelPick pick = pick();
         return LevelWords.verdict(tables, pick, chosen.get().orElse(pick.school()), used(), doubt());
@@ -268,7 +267,7 @@ public final class LevelsModel extends StationModel {
         if (canUse()) {
             season.changes().useLevels(onRobotNow()::on, counting());
         } else if (found.value() instanceof Value.Computing) {
-            tell.accept("The newest captures are still being judged: press it again in a moment.");
+            tell.accept("The newest captures are still being checked: press it again in a moment.");
         }
     }
 

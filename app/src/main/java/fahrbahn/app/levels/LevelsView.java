@@ -31,7 +31,7 @@ import javafx.stage.FileChooser;
 public final class LevelsView {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final List<String> HEADS =
-            List.of("", "level", "misreads, 95 % sure", "rides", "slope", "bears a shift, a factor");
+            List.of("", "threshold", "misreads, likely range", "sits", "sensitivity", "tolerates light change of");
 
     /** Of the width, for the plot. */
     private static final double PLOT_SHARE = 0.4;
@@ -52,7 +52,7 @@ public final class LevelsView {
 
     private StationView build() {
         return new Pages()
-                .with("Levels", this::levels)
+                .with("Thresholds", this::levels)
                 .with("Scaling", () -> new ScalingPage(model.scaling()).page())
                 .with("Law", () -> new LawPage(model.law()).page())
                 .with("Marks", () -> new MarksPage(model.marks()).page())
@@ -65,8 +65,8 @@ public final class LevelsView {
         Action next = new Action("nextSensor", "Next sensor", KeyCode.H, model::nextSensor);
         Action lower = new Action("lowerLevel", "Lower", KeyCode.LEFT, () -> model.nudge(-1));
         Action higher = new Action("higherLevel", "Higher", KeyCode.RIGHT, () -> model.nudge(1));
-        Action before = new Action("schoolBefore", "School before", KeyCode.UP, () -> model.chooseNext(-1));
-        Action after = new Action("schoolAfter", "School after", KeyCode.DOWN, () -> model.chooseNext(1));
+        Action before = new Action("schoolBefore", "Previous method", KeyCode.UP, () -> model.chooseNext(-1));
+        Action after = new Action("schoolAfter", "Next method", KeyCode.DOWN, () -> model.chooseNext(1));
         Action save = new Action("saveLevels", "Save the numbers", KeyCode.P, this::save);
         List<Action> actions = List.of(use, next, lower, higher, before, after, save);
         model.tables().addListener((InvalidationListener) o -> refresh(actions));
@@ -101,7 +101,7 @@ public final class LevelsView {
     }
 
     private Region sensor(LevelTable table, boolean inHand) {
-        Plot plot = new Plot("reading", "times seen", "Readings on dark and on light, and the levels between them");
+        Plot plot = new Plot("reading", "times seen", "Readings on dark and light, with the thresholds");
         plot.setMinHeight(175);
         plot.show(LevelsChart.of(table, model.school()));
         String name = table.sensor().sensor();
@@ -110,7 +110,7 @@ public final class LevelsView {
                 level -> model.type(
                         name, LevelTable.rounded(level, table.sensor().step())));
         VBox panel = Nodes.panel(
-                "Sensor " + name + (inHand ? ", in hand: the arrows move its level" : ""), Nodes.grow(plot));
+                "Sensor " + name + (inHand ? ", selected: the arrows move its threshold" : ""), Nodes.grow(plot));
         return Nodes.grow(new SideBySide(panel, side(table), PLOT_SHARE, LEAST_EM));
     }
 
@@ -130,11 +130,11 @@ public final class LevelsView {
         Levels levels = table.sensor().levels();
         Label band = Nodes.label(
                 levels.few()
-                        ? "Band of two levels: too few readings to tell."
+                        ? "Two thresholds: too few readings."
                         : levels.bandHolds()
-                                ? "Band of two levels: " + Words.number(levels.bandDark(), 4) + " and "
+                                ? "Two thresholds: " + Words.number(levels.bandDark(), 4) + " and "
                                         + Words.number(levels.bandLight(), 4) + "."
-                                : "No band: the surfaces overlap.",
+                                : "No second threshold: the surfaces overlap.",
                 "caption");
         if (table.choice(LevelSchool.EDGE).isEmpty()) {
             band.setText(band.getText() + " Not measured on the edge: E in Measure (3).");
@@ -142,7 +142,7 @@ public final class LevelsView {
         NumberField typed = new NumberField(
                 "typed-" + table.sensor().sensor(),
                 "in the program",
-                "Threshold that stands in the program, in this sensor's own numbers: it is judged beside the others.",
+                "Threshold in the program now, as a raw reading, to compare it.",
                 v -> model.type(table.sensor().sensor(), v));
         typed.show(table.choice(LevelSchool.TYPED).map(LevelChoice::level).orElse(Double.NaN));
         VBox side = Nodes.column(Nodes.row(level, Nodes.spring(), typed), grid, band);

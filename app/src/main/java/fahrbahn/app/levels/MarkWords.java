@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
 /** Coloured marks in sentences. */
 final class MarkWords {
     static final String NOTHING =
-            "No colour sensor has been captured. In Measure (3) capture dark, light and the edge with it, then each mark: G names a surface.";
+            "No colour sensor captured. In Measure (3) capture dark, light, edge, then each mark by name (G).";
 
     private MarkWords() {}
 
@@ -27,9 +27,9 @@ final class MarkWords {
             case CONE_CENTRES -> "nearest mean, hue and chroma";
             case COVARIANCE -> "nearest by its own scatter";
             case BOX -> "a box round each mark";
-            case ONE_CHANNEL -> "one channel, by levels";
-            case ONE_SHARE -> "one channel's share, by levels";
-            case ONE_SUM -> "red, green and blue added, by levels";
+            case ONE_CHANNEL -> "one channel, by thresholds";
+            case ONE_SHARE -> "one channel's share, by thresholds";
+            case ONE_SUM -> "red, green and blue added, by thresholds";
         };
     }
 
@@ -43,7 +43,7 @@ final class MarkWords {
         String left = comparison.byCapture(school).isPresent() ? "whole captures" : "each reading";
         String more = comparison.byCapture(school).isPresent()
                 ? ""
-                : " One capture of each surface only: capture them again under other light, and it is known how that counts.";
+                : " Only one capture of each surface: capture them again under other light.";
         return "For " + sensor + " take " + of(school) + ": with " + left + " left out it misses or mixes up "
                 + of.harmful() + " of " + of.of() + "." + more;
     }
@@ -75,7 +75,8 @@ final class MarkWords {
                     .sum();
             String bright = shiny.containsKey(surface)
                     ? " It sends back " + Words.percent(shiny.get(surface))
-                            + " of the lightest ground: a level of " + Words.percent((1 + shiny.get(surface)) / 2)
+                            + " of the lightest background: a threshold of "
+                            + Words.percent((1 + shiny.get(surface)) / 2)
                             + " in any channel tells it."
                     : "";
             String tolerance = comparison.reader(school).tolerances().stream()
@@ -83,7 +84,8 @@ final class MarkWords {
                     .findFirst()
                     .map(MarkWords::tolerance)
                     .orElse("");
-            said.add(surface + role(surface) + ": told in " + (n - missed) + " of " + n + "." + bright + tolerance);
+            said.add(surface + role(surface) + ": recognised in " + (n - missed) + " of " + n + "." + bright
+                    + tolerance);
         });
         said.add(edge(comparison, of));
         return said;
@@ -91,10 +93,10 @@ final class MarkWords {
 
     private static String tolerance(MarkComparison.Tolerance t) {
         return t.parts()
-                ? " Tolerance " + Words.number(t.tolerance(), 2) + ": its own readings lie within "
+                ? " Tolerance " + Words.number(t.tolerance(), 2) + ": its own readings are within "
                         + Words.number(t.ownReach(), 2) + " of its mean, others from " + Words.number(t.othersFrom(), 2)
                         + "."
-                : " No tolerance parts it from the others: its own readings reach " + Words.number(t.ownReach(), 2)
+                : " No tolerance separates it from the others: its own readings reach " + Words.number(t.ownReach(), 2)
                         + ", others come within " + Words.number(t.othersFrom(), 2) + ".";
     }
 
@@ -102,7 +104,7 @@ final class MarkWords {
     private static String edge(MarkComparison comparison, Confusions of) {
         Integer n = comparison.seen().get(MarkSample.EDGE);
         if (n == null) {
-            return "The line's edge has not been captured, and it reads like some colours: capture it (E in Measure).";
+            return "Capture the line's edge (E in Measure): it can look like a colour.";
         }
         String alarms = of.taken().entrySet().stream()
                 .filter(e -> e.getKey().was().equals(MarkSample.EDGE)
@@ -125,7 +127,7 @@ final class MarkWords {
                 + " of mark. A usual turn mark shows over " + Words.millimetres(markMm) + ": "
                 + (missed > 0
                         ? "missed in " + Words.percent(missed) + " of passes; "
-                        : "never missed for want of reads; ")
+                        : "never missed for too few readings; ")
                 + "it fits up to " + Words.number(timing.fastestMmPerS(markMm)) + " mm/s.";
     }
 
@@ -147,7 +149,7 @@ final class MarkWords {
                 + " \u00b1 "
                 + Words.number(best.plusMinus(), 2) + ", " + next.channel().word() + " "
                 + Words.number(next.separation(), 2)
-                + (best.surelyBetterThan(next) ? "." : ": not surely better yet.")
+                + (best.surelyBetterThan(next) ? "." : ": not clearly better yet.")
                 + added;
     }
 

@@ -31,7 +31,7 @@ final class MarksPage {
         this.reads = new NumberField(
                 "confirmingReads",
                 "reads in a row",
-                "Confirming reads: how many in a row must show a mark before the program believes it.",
+                "Readings in a row that must show a mark before it counts.",
                 model::ask);
     }
 
@@ -69,16 +69,16 @@ final class MarksPage {
                 .setAll(
                         Nodes.panel("Sensor " + picture.sensor(), head(picture, verdict), named),
                         new SideBySide(
-                                Nodes.panel("Schools, judged by what they have not seen", schools(comparison)),
+                                Nodes.panel("Methods, tested on captures they have not seen", schools(comparison)),
                                 Nodes.panel(
-                                        "Each surface, and what it was taken for", Nodes.grow(confusions(comparison))),
+                                        "Each surface, and what it was read as", Nodes.grow(confusions(comparison))),
                                 0.6,
                                 LEAST_EM),
                         new SideBySide(
                                 Nodes.panel(
                                         "Constants of " + MarkWords.of(comparison.recommended()),
                                         constants(comparison)),
-                                Nodes.panel("A mark in time", reads, timing, channel),
+                                Nodes.panel("Time to see a mark", reads, timing, channel),
                                 0.6,
                                 LEAST_EM));
     }
@@ -90,7 +90,7 @@ final class MarksPage {
         ChoiceField<String> sensor = new ChoiceField<>(
                 "markSensor",
                 "sensor",
-                "Of which colour sensor the captures are compared.",
+                "Colour sensor whose captures are compared.",
                 picture.sensors().toArray(String[]::new),
                 s -> s,
                 model::choose);
@@ -99,7 +99,7 @@ final class MarksPage {
     }
 
     private static GridPane schools(MarkComparison comparison) {
-        GridPane grid = table("school", "marks missed or mixed up", "all misreads", "readings left out alone");
+        GridPane grid = table("method", "marks missed or mixed up", "all misreads", "leaving single readings out");
         int row = 1;
         for (MarkSchool school : MarkSchool.values()) {
             Confusions leads = comparison.of(school);

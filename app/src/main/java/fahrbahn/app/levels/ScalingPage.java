@@ -30,7 +30,7 @@ final class ScalingPage {
     private void refresh() {
         Value<ScalingModel.Picture> value = model.picture().value();
         value.ready().ifPresent(this::show);
-        absence.setText(value.absence("The twin drives across a gap."));
+        absence.setText(value.absence("Simulating a gap."));
         if (!value.refusal().isEmpty()) {
             body.getChildren().setAll(absence);
         }
@@ -67,6 +67,6 @@ final class ScalingPage {
                         Nodes.panel("Two constants a sensor", grid),
                         Nodes.panel("In the program, each loop", arithmetic),
                         Nodes.panel("Kept as whole numbers", rounding),
-                        Nodes.panel("Left out, by the twin", without));
+                        Nodes.panel("Without scaling (simulated)", without));
     }
 }

@@ -40,7 +40,7 @@ public final class TurnsModel implements SetupFields.Source {
         this.tableInHand = tableInHand;
         this.marks = marks;
         this.trial = state.derive(
-                "Turn marks on the twin",
+                "Turn marks, simulated",
                 this::crossings,
                 (met, job) -> MarkTrial.of(met.setup(), met.palette(), RUNS, Workers.all(), job));
         this.told = state.errands().tell();
@@ -103,12 +103,12 @@ public final class TurnsModel implements SetupFields.Source {
     /** Colours as captured, by the school that the Marks page recommends. @return in words what was done, or why nothing was */
     public String takeCaptured() {
         if (turnMarks().isEmpty()) {
-            return "It does not look for marks yet: choose 'turns by marks' first.";
+            return "Choose 'turns by marks' first.";
         }
         marks.picture().show();
         Optional<MarksModel.Picture> seen = marks.picture().get();
         if (seen.isEmpty()) {
-            return "The captured colours are still being judged: press it again in a moment.";
+            return "The captured colours are still being checked: press it again in a moment.";
         }
         Optional<MarkComparison> comparison = seen.get().comparison();
         if (comparison.isEmpty()) {
@@ -117,7 +117,7 @@ public final class TurnsModel implements SetupFields.Source {
         Optional<TurnMarks> captured =
                 turnMarks().flatMap(m -> CapturedTurnMarks.of(m, comparison.get(), List.copyOf(season.captures())));
         if (captured.isEmpty()) {
-            return "No turn mark has been captured: in Measure (3) G names a surface, call it mark.";
+            return "No turn mark captured: in Measure (3) capture a surface named mark (G).";
         }
         change(setup -> with(setup, captured));
         return "Colours of " + seen.get().sensor() + " taken, "

@@ -52,19 +52,19 @@ final class TurnsPage {
 
     Pages.Page page() {
         Action take = new Action(
-                "takeColours", "Take the captured colours", KeyCode.U, () -> model.tell(model.takeCaptured()));
+                "takeColours", "Use the captured colours", KeyCode.U, () -> model.tell(model.takeCaptured()));
         HBox looks = Nodes.row(
                 chosen.choice(
                         "turnMarks",
                         "at a crossing",
-                        "Turn marks: whether the program looks for coloured marks beside the line and turns by them.",
+                        "Whether the program looks for coloured marks beside the line and turns by them.",
                         new Boolean[] {false, true},
-                        yes -> yes ? "turns by marks" : "follows its law",
+                        yes -> yes ? "turns by marks" : "follows the line",
                         s -> s.law().options().turnMarks().isPresent(),
                         model::looking),
                 take.button());
         looks.setAlignment(Pos.BOTTOM_LEFT);
-        VBox body = Nodes.column(Nodes.panel("On the twin, as it stands", looks, verdict, twin), rule);
+        VBox body = Nodes.column(Nodes.panel("Simulated, as set now", looks, verdict, twin), rule);
         model.shownProperty().addListener(o -> refresh());
         Follow.of(model.trial(), this::refresh, twin);
         return new Pages.Page(body, List.of(take), nowNs -> model.show());
@@ -79,7 +79,7 @@ final class TurnsPage {
             colours.setText(TurnsWords.eyes(marks, model.shown()));
         });
         Value<MarkTrial> trial = model.trial().value();
-        verdict.setText(trial.ready().map(TurnsWords::verdict).orElseGet(() -> trial.absence("The twin drives.")));
+        verdict.setText(trial.ready().map(TurnsWords::verdict).orElseGet(() -> trial.absence("Simulating.")));
         if (model.turnMarks().isEmpty()) {
             twin.getChildren().clear();
         } else {
@@ -92,7 +92,7 @@ final class TurnsPage {
     private static GridPane table(MarkTrial trial, TurnMarks marks) {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("schools");
-        List<String> heads = List.of("mark", "means", "decided right", "and found its line", "most often wrong");
+        List<String> heads = List.of("mark", "means", "decided right", "and found the line", "commonest mistake");
         for (int i = 0; i < heads.size(); i++) {
             grid.add(Nodes.cell(heads.get(i), "caption"), i, 0);
         }
@@ -144,7 +144,7 @@ final class TurnsPage {
         return new Node[] {
             fields.choice(
                     "markLeft",
-                    "left eye",
+                    "left mark sensor",
                     "Colour sensor that looks for marks on the left of the line.",
                     sensors,
                     s -> s,
@@ -155,7 +155,7 @@ final class TurnsPage {
                                     m.colours(), new Looker(v, m.left().scale()), m.right()))),
             fields.choice(
                     "markRight",
-                    "right eye",
+                    "right mark sensor",
                     "Colour sensor that looks for marks on the right of the line.",
                     sensors,
                     s -> s,
@@ -169,7 +169,7 @@ final class TurnsPage {
             fields.choice(
                     "markPlace",
                     "marks count",
-                    "Where a mark has to stand to count, seen as the robot comes; on the other side of the crossing it tells nothing.",
+                    "Which side of the crossing counts, as the robot comes.",
                     TurnMarks.Place.values(),
                     TurnsWords::place,
                     s -> marks(s).place(),
@@ -177,7 +177,7 @@ final class TurnsPage {
             fields.number(
                     "markReads",
                     "reads in a row",
-                    "Confirming reads: how many in a row must show a mark before the program believes it.",
+                    "Readings in a row that must show a mark before it counts.",
                     s -> marks(s).reads(),
                     (s, v) -> with(s, m -> m.withReads((int) Math.round(v))))
         };
@@ -189,14 +189,14 @@ final class TurnsPage {
                 all,
                 "lookBack",
                 "look back",
-                "Look back: a mark counts at the crossing when it was last seen no longer ago; behind it, how long it is looked for.",
+                "How long ago a mark may have been seen to count at the crossing; for marks behind it, how long to look.",
                 TurnMarks::lookBack,
                 TurnMarks::withLookBack);
         extent(
                 all,
                 "markBlank",
                 "blanking",
-                "Blanking: straight on so long over a crossing without marks; after a turn no mark or crossing counts so long.",
+                "Straight on this long over a crossing without marks; after a turn, marks and crossings are ignored this long.",
                 TurnMarks::blank,
                 TurnMarks::withBlank);
         return all.toArray(Node[]::new);
@@ -208,14 +208,14 @@ final class TurnsPage {
                 all,
                 "turnAhead",
                 "ahead first",
-                "Straight on from where it notices the crossing, until the wheels stand over its middle.",
+                "Straight on from the crossing until the wheels are over its middle.",
                 m -> m.turn().ahead(),
                 (m, v) ->
                         m.withTurn(new Manoeuvre(v, m.turn().command(), m.turn().quarter())));
         all.add(fields.number(
                 "turnCommand",
                 "turns with",
-                "Command of the outer wheel while it turns on the spot; the inner one runs as fast backwards.",
+                "Power of the outer wheel while turning on the spot; the inner one runs backwards.",
                 s -> marks(s).turn().command(),
                 (s, v) -> with(
                         s,
@@ -225,7 +225,7 @@ final class TurnsPage {
                 all,
                 "turnQuarter",
                 "a quarter turn",
-                "How long it turns for a quarter; for half a turn, round, twice as long.",
+                "How long a quarter turn takes; half a turn takes twice as long.",
                 m -> m.turn().quarter(),
                 (m, v) -> m.withTurn(new Manoeuvre(m.turn().ahead(), m.turn().command(), v)));
         return all.toArray(Node[]::new);
@@ -247,7 +247,7 @@ final class TurnsPage {
         all.add(fields.choice(
                 id + "Unit",
                 "counted in",
-                "What the program counts: its loops, milliseconds, or the way at its set speed. Changing it converts the number.",
+                "What the program counts: loops, milliseconds or distance. Changing it converts the number.",
                 Extent.Unit.values(),
                 Extent.Unit::word,
                 s -> get.apply(marks(s)).unit(),

@@ -15,8 +15,7 @@ import java.util.stream.Collectors;
 
 /** Turn marks in sentences. */
 final class TurnsWords {
-    static final String OFF =
-            "It does not look for marks. With two colour sensors beside the line it can: choose 'turns by marks'.";
+    static final String OFF = "It does not look for marks. Choose 'turns by marks'.";
 
     private TurnsWords() {}
 
@@ -29,7 +28,7 @@ final class TurnsWords {
         return switch (way) {
             case LEFT -> "on the left";
             case RIGHT -> "on the right";
-            case STRAIGHT -> "where it does not count";
+            case STRAIGHT -> "where it is ignored";
             case ROUND -> "on both sides";
         };
     }
@@ -39,12 +38,12 @@ final class TurnsWords {
         int right = trial.met().stream().mapToInt(MarkTrial.Met::right).sum();
         int through = trial.met().stream().mapToInt(MarkTrial.Met::through).sum();
         Completion chance = Completion.of(right, runs);
-        String decides = "The twin decides right at " + right + " of " + runs + " crossings ("
+        String decides = "Simulated, it decides right at " + right + " of " + runs + " crossings ("
                 + Words.percent(chance.low()) + " to " + Words.percent(chance.high()) + ")";
         return through == right
-                ? decides + " and finds its line again at each."
+                ? decides + " and finds the line again each time."
                 : decides + "; at " + (right - through)
-                        + " of them it does not find its line again: change how far ahead, or the quarter turn.";
+                        + " of them it loses the line: change how far ahead, or the quarter turn.";
     }
 
     /** A length of time in all three units. */
@@ -77,7 +76,7 @@ final class TurnsWords {
         boolean off = setup.markSensors().stream()
                 .anyMatch(s -> Math.abs(s.leftMm()) < spacing.markInnerMm() + s.spotSigmaMm()
                         || Math.abs(s.leftMm()) > spacing.markOuterMm() - s.spotSigmaMm());
-        return "Its eyes pass " + passes + " beside the robot's middle; marks of the usual size stand from "
+        return "Its mark sensors pass " + passes + " beside the robot's middle; marks of the usual size stand from "
                 + Words.millimetres(spacing.markInnerMm()) + " to " + Words.millimetres(spacing.markOuterMm())
                 + " beside the line's" + (off ? ": move them to " + Words.millimetres(best) + " (Robot, 1). " : ". ")
                 + "It knows "

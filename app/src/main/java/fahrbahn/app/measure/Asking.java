@@ -84,7 +84,7 @@ public final class Asking {
             columns = List.of();
             question.set(Question.ofSurface(
                     source + ": " + Words.count(read.nameless().size(), "reading names", "readings name")
-                            + " no surface. What are they of?"));
+                            + " no surface. Which surface is it?"));
         }
     }
 

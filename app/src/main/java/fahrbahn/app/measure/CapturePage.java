@@ -58,9 +58,7 @@ final class CapturePage {
         name.setAccessibleText("Name of another surface");
         name.setPromptText("another surface");
         Fields.describe(
-                name,
-                "another surface",
-                "Name of a surface beside dark, light and edge, like silver or a mark's colour; G captures it.");
+                name, "another surface", "Name of another surface, like silver or a mark's colour; G captures it.");
         name.setPrefColumnCount(9);
         name.setOnAction(e -> model.capture(name.getText()));
         Action named = new Action("captureNamed", "Named", KeyCode.G, () -> model.capture(name.getText()));
@@ -85,8 +83,7 @@ final class CapturePage {
                         importFile.button(),
                         paste.button()),
                 Nodes.label(
-                        "Motors off and wheels up or still while you measure. For a sweep or a slide press its key again at the"
-                                + " end.",
+                        "Motors off, wheels up or still. For a sweep or a slide press its key again at the" + " end.",
                         "caution"),
                 Nodes.grow(Nodes.panel("The last seconds", Nodes.grow(trace))),
                 Nodes.panel("The newest capture", newest),
@@ -146,7 +143,7 @@ final class CapturePage {
                 .forEach(finding -> newest.getChildren().add(line(finding)));
         if (findings.size() > MOST_FINDINGS) {
             newest.getChildren()
-                    .add(Nodes.label((findings.size() - MOST_FINDINGS) + " more on the page Captured.", "caption"));
+                    .add(Nodes.label((findings.size() - MOST_FINDINGS) + " more on page Captured.", "caption"));
         }
     }
 
@@ -154,8 +151,8 @@ final class CapturePage {
     static Label line(Finding finding) {
         String mark = switch (finding.weight()) {
             case NOTE -> "\u2022 ";
-            case CARE -> "\u25b2 Care: ";
-            case STOP -> "\u25a0 Stop: ";
+            case CARE -> "\u25b2 Warning: ";
+            case STOP -> "\u25a0 Problem: ";
         };
         Label label = Nodes.label(mark + FindingWords.of(finding), "finding");
         label.setWrapText(true);

@@ -18,21 +18,20 @@ final class CaptureVerdict {
     /** Contrast this many times the noise is more than any law asks for. */
     private static final double PLENTY = 30;
 
-    private static final String AGAIN = " L and D capture again.";
+    private static final String AGAIN = " Press L and D again.";
 
     private CaptureVerdict() {}
 
     /** @param counting the captures of dark and light that count */
     static Verdict of(Survey known, List<Capture> counting) {
         if (!known.judged(counting)) {
-            return Verdict.open("Judging the captures.");
+            return Verdict.open("Checking the captures.");
         }
         List<CaptureReport> judged = known.captures().stream()
                 .filter(r -> counting.contains(r.capture()))
                 .toList();
         if (known.pairs().isEmpty()) {
-            return Verdict.stop(
-                    "No sensor has both dark and light. Capture both with all sensors (L, D), or type what is missing (T).");
+            return Verdict.stop("No sensor has both dark and light. Press L and D, or T.");
         }
         Optional<Finding> worst = Stream.concat(
                         known.between().stream(), judged.stream().flatMap(r -> r.findings().stream()))
@@ -43,12 +42,12 @@ final class CaptureVerdict {
         SurfacePair weakest = known.pairs().values().stream()
                 .min(Comparator.comparingDouble(p -> p.contrast() / p.noise()))
                 .orElseThrow();
-        String numbers = "Sensor " + weakest.sensor() + " has the least contrast for its noise: "
-                + Words.number(weakest.contrast()) + " against " + Words.number(weakest.noise(), 2) + ".";
+        String numbers = "weakest is " + weakest.sensor() + ", " + Words.number(weakest.contrast()) + " counts with "
+                + Words.number(weakest.noise(), 2) + " noise.";
         if (worst.isPresent() && worst.get().weight() == Finding.Weight.CARE) {
-            return Verdict.care(FindingWords.of(worst.get()) + " " + numbers + AGAIN);
+            return Verdict.care(FindingWords.of(worst.get()) + AGAIN);
         }
         boolean plenty = weakest.contrast() > PLENTY * weakest.noise();
-        return Verdict.good(numbers + (plenty ? " Plenty." : " Enough.") + " N goes on to Levels.");
+        return Verdict.good((plenty ? "Good contrast: " : "Enough contrast: ") + numbers + " N: Thresholds.");
     }
 }

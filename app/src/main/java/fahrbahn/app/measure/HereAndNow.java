@@ -26,20 +26,15 @@ final class HereAndNow {
         battery = new NumberField(
                 "battery",
                 "battery, V",
-                "Volts of the pack at rest, off the robot's display or a meter: a fresh battery is a faster robot.",
+                "Battery voltage at rest, off the display or a meter: a fresh battery drives faster.",
                 v -> model.circumstances().note(c -> c.withBatteryV(v)));
         height = new NumberField(
                 "heightNow",
-                "sensors up, mm",
-                "How high the sensors are above the table now, by ruler or a stack of cards.",
+                "sensor height, mm",
+                "Sensor height above the table now, by ruler or a stack of cards.",
                 model.circumstances()::setSensorHeightMm);
         lamp = new ChoiceField<>(
-                "lampNow",
-                "sensors' lamps",
-                "Whether the sensors' own lamps are lit, as its program has them.",
-                Lamp.values(),
-                Lamp::word,
-                l -> {
+                "lampNow", "sensors' lamps", "Whether the sensors' lamps are on.", Lamp.values(), Lamp::word, l -> {
                     if (l != model.circumstances().conditionsProperty().get().lamp()) {
                         model.circumstances().switchLamps();
                     }
@@ -51,7 +46,7 @@ final class HereAndNow {
         model.setupNowProperty().addListener(o -> refresh());
         refresh();
         return Nodes.panel(
-                "Here and now, noted with each capture",
+                "Conditions, saved with each capture",
                 Nodes.flow(
                         venue(),
                         lamp,
@@ -63,7 +58,7 @@ final class HereAndNow {
 
     private static Label caution() {
         Label caution = Nodes.label(
-                "Packs: charge in sight on a fireproof place, never a swollen one; the venue's rules come first.",
+                "Charge LiPos where you can see them, in a fireproof bag. Never charge a swollen pack. The venue's rules come first.",
                 "caution");
         caution.setWrapText(true);
         caution.setMaxWidth(350);
@@ -79,7 +74,7 @@ final class HereAndNow {
         Fields.describe(
                 venue,
                 "venue",
-                "Where the table stands now: other lamps, other levels. A new name is added to the club.");
+                "Where the table is now: other lamps need other thresholds. A new name is added to the club.");
         Runnable commit = () -> model.circumstances().goTo(venue.getText());
         venue.setOnAction(e -> commit.run());
         venue.focusedProperty().addListener((o, was, is) -> {
@@ -98,8 +93,7 @@ final class HereAndNow {
         field.setId(id);
         field.setAccessibleText(words);
         field.setPrefColumnCount(11);
-        Fields.describe(
-                field, words, "Which wheels or tires it has now, in your own words: others turn and roll differently.");
+        Fields.describe(field, words, "Wheels or tyres fitted now, in your own words.");
         Runnable commit = () -> model.circumstances().note(c -> with.apply(c, field.getText()));
         field.setOnAction(e -> commit.run());
         field.focusedProperty().addListener((o, was, is) -> {

@@ -35,10 +35,10 @@ final class LinkPage {
     }
 
     Pages.Page page() {
-        Button bench = new Button("Bench robot");
+        Button bench = new Button("Simulated robot");
         bench.setId("linkBench");
         bench.setOnAction(e -> live.connectToBenchRobot());
-        Button file = new Button("A file that grows");
+        Button file = new Button("Live log file");
         file.setId("linkFile");
         file.setOnAction(e -> chooseFile());
         Button off = new Button("Disconnect");
@@ -61,8 +61,8 @@ final class LinkPage {
                         Nodes.flow(bench, file, off),
                         serial(),
                         CapturedPage.wrapped(
-                                "Over a network: type its address and port in the strip below, like 127.0.0.1:5801. An"
-                                        + " interrupted link comes back by itself; what was broken or dropped is counted, never guessed.")),
+                                "Over a network: type its address and port in the strip below, like 127.0.0.1:5801. A"
+                                        + " broken link reconnects by itself; bad lines are counted and skipped.")),
                 Nodes.panel("Which column is which sensor", columns));
         return new Pages.Page(content, List.of());
     }
@@ -71,16 +71,13 @@ final class LinkPage {
         ports.setId("serialPort");
         ports.setAccessibleText("Serial port");
         ports.setEditable(true);
-        Fields.describe(
-                ports,
-                "serial port",
-                "The port a robot on a cable or its radio shows up as; Look for ports lists them.");
+        Fields.describe(ports, "serial port", "Port of the robot's cable or radio; Look for ports lists them.");
         ports.setPromptText("port");
         ports.setPrefWidth(210);
         ComboBox<Integer> rate = new ComboBox<>();
         rate.setId("serialRate");
         rate.setAccessibleText("Baud rate of the serial port");
-        Fields.describe(rate, "baud", "How fast the port talks: the number in the robot's program, often 115200.");
+        Fields.describe(rate, "baud", "Speed of the port, as in the robot's program, often 115200.");
         rate.getItems().setAll(LiveModel.SERIAL_RATES);
         rate.setValue(LiveModel.SERIAL_RATES.get(0));
         Button look = new Button("Look for ports");
@@ -120,12 +117,11 @@ final class LinkPage {
                         status.brokenLines() == 0
                                 ? "Waiting for the first line from " + status.source() + "."
                                 : "Nothing from " + status.source()
-                                        + " can be understood. Over serial, try another baud rate; else look at what its program"
+                                        + " can be read. Over serial, try another baud rate; else check what its program"
                                         + " prints.";
                     case LIVE -> "Live from " + status.source() + ".";
-                    case SILENT ->
-                        status.source() + " is silent: the link stands, but nothing comes. Is its program running?";
-                    case AWAY -> status.source() + " is away; the link comes back by itself.";
+                    case SILENT -> status.source() + " is connected but silent. Is its program running?";
+                    case AWAY -> status.source() + " is disconnected; it reconnects by itself.";
                 });
         counts.setText(
                 status.phase() == LiveStatus.Phase.NONE
@@ -161,8 +157,7 @@ final class LinkPage {
         ComboBox<String> box = new ComboBox<>();
         box.setId("column-" + (row - 1));
         box.setAccessibleText("Sensor that column " + match.column() + " is");
-        Fields.describe(
-                box, "column " + match.column(), "Which of the robot's sensors this column of the readings is.");
+        Fields.describe(box, "column " + match.column(), "Which sensor this column is.");
         List<String> sensors = new ArrayList<>(model.robotSensors());
         if (!sensors.contains(match.sensor()) && !match.sensor().isEmpty()) {
             sensors.add(match.sensor());

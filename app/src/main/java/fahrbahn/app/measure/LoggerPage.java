@@ -62,10 +62,10 @@ final class LoggerPage {
         model.setupNowProperty().addListener(o -> show(language));
         show(language);
         VBox content = Nodes.column(Nodes.panel(
-                "A logger for the robot: it prints what this program reads",
+                "A logger for the robot's program",
                 CapturedPage.wrapped(
-                        "First line the names of the columns, then a line a loop. Columns are named after the robot's sensors, so"
-                                + " that they are found by name."),
+                        "First a line with the column names, then one line a loop. Columns named after the sensors"
+                                + " are found by name."),
                 row,
                 text));
         text.setPrefRowCount(12);

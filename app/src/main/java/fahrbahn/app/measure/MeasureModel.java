@@ -51,16 +51,16 @@ public final class MeasureModel extends StationModel {
         this.importErrand = errands.errand("Reading the file");
         this.portsErrand = errands.errand("Looking for serial ports");
         this.told = told;
-        this.survey = season.state().derive("Judging the captures", this::surveyed, (of, job) -> survey(of));
+        this.survey = season.state().derive("Checking the captures", this::surveyed, (of, job) -> survey(of));
         this.asking = new Asking(season, live, told);
         this.typist = new Typist(season, clock);
         this.circumstances = new Circumstances(season, live);
         live.listeners().addHearer(capturer::hear, why -> capturer.breakOff().ifPresent(lost -> tell(lost, why)));
         season.selection().property().addListener((o, was, is) -> {
             if (!was.robot().equals(is.robot())) {
-                endedBy("another robot is in hand");
+                endedBy("another robot was selected");
             } else if (!was.venue().equals(is.venue())) {
-                endedBy("the venue is another");
+                endedBy("the venue changed");
             }
         });
         season.setup().keptProperty().addListener(o -> mapColumns());
@@ -79,7 +79,7 @@ public final class MeasureModel extends StationModel {
     }
 
     private void tell(String lost, String why) {
-        tell(lost + ": " + why + ". Nothing of it is kept; capture again.");
+        tell(lost + ": " + why + ". Nothing was kept; capture again.");
     }
 
     public LiveModel live() {
@@ -130,7 +130,7 @@ public final class MeasureModel extends StationModel {
     public void capture(String surface) {
         String name = surface.strip();
         if (name.isEmpty()) {
-            tell("The surface has no name. Type one, like carpet or tape, then capture.");
+            tell("Type the surface's name, like carpet, then capture.");
         } else if (asking.answered(name)) {
             return;
         } else if (live.statusProperty().get().phase() == LiveStatus.Phase.NONE) {
@@ -157,7 +157,7 @@ public final class MeasureModel extends StationModel {
         if (capturingProperty().get().equals(surface)) {
             int readings = capturer.finish();
             if (readings < 2) {
-                tell("No readings came while the " + surface + " ran, so there is nothing to keep.");
+                tell("No readings came during the " + surface + ".");
             }
         } else if (connected() && columnsAreKnown()) {
             capturer.beginOpen(surface);
@@ -167,7 +167,7 @@ public final class MeasureModel extends StationModel {
     private boolean connected() {
         boolean connected = live.statusProperty().get().phase() != LiveStatus.Phase.NONE;
         if (!connected) {
-            tell("No robot is connected, so there is nothing to capture. Connect one, or import a file of readings.");
+            tell("No robot connected. Connect one, press T to type readings, or import a file.");
         }
         return connected;
     }
@@ -248,9 +248,7 @@ public final class MeasureModel extends StationModel {
         List<Capture> dark = counting(Capture.DARK);
         List<Capture> light = counting(Capture.LIGHT);
         if (dark.isEmpty() && light.isEmpty()) {
-            return Verdict.open(
-                    "Hold all sensors over light and press L, then over dark and press D. Without a link, T types what the"
-                            + " robot's display shows.");
+            return Verdict.open("Hold all sensors over light and press L. No cable? Press T.");
         }
         if (dark.isEmpty() || light.isEmpty()) {
             boolean lightLacks = light.isEmpty();

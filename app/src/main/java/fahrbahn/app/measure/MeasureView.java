@@ -16,7 +16,7 @@ public final class MeasureView {
         StationView pages = new Pages()
                 .with("Capture", () -> new CapturePage(model).page())
                 .with("Captured", () -> new CapturedPage(model).page())
-                .with("Schools and room", () -> together(new SchoolsPage(model).page(), new RoomPage(model).page()))
+                .with("Methods and light", () -> together(new SchoolsPage(model).page(), new RoomPage(model).page()))
                 .with("Link and logger", () -> together(new LinkPage(model).page(), new LoggerPage(model).page()))
                 .view(model.pageProperty());
         Action inOrder = new Action("takeInOrder", "Take the columns in order", KeyCode.Y, model.asking()::takeInOrder);

@@ -10,7 +10,7 @@ package fahrbahn.app.measure;
 public record Question(String words, String keys, boolean inOrder) {
     static final Question NONE = new Question("", "", false);
     private static final String SURFACES = "L light, D dark, E edge, W a sweep; or a name below and G";
-    private static final String BY_HAND = "or say on Link which is which";
+    private static final String BY_HAND = "or set the columns on page Link";
 
     static Question ofSurface(String words) {
         return new Question(words, SURFACES, false);
@@ -21,8 +21,8 @@ public record Question(String words, String keys, boolean inOrder) {
         return new Question(
                 words,
                 inOrder
-                        ? "Y takes them in this order, from left to right; " + BY_HAND
-                        : "Say on Link which is which, or give the robot as many sensors",
+                        ? "Y takes them left to right; " + BY_HAND
+                        : "Set the columns on page Link, or give the robot as many sensors",
                 inOrder);
     }
 

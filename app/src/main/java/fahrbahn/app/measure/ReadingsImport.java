@@ -88,7 +88,7 @@ record ReadingsImport(String source, Instant at, ColumnMap columns, Robot robot,
             if (surface.getValue().size() < 2) {
                 String where = surface.getKey().isEmpty() ? "without a surface" : "on '" + surface.getKey() + "'";
                 throw new BadFileException(
-                        source + ": only one reading " + where + "; at least 2 are needed. Nothing was imported");
+                        source + " : only one reading " + where + "; at least 2 are needed. Nothing was imported");
             }
             if (!surface.getKey().isEmpty()) {
                 captures.add(capture(surface.getKey(), picker.sensors(), surface.getValue()));

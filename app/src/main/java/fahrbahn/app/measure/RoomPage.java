@@ -45,16 +45,16 @@ final class RoomPage {
                 Nodes.panel(
                         "Lamp on, lamp off",
                         CapturedPage.wrapped(
-                                "Capture light and dark with the sensors' lamps on, then with them off, without moving the"
-                                        + " robot to another place. A robot that cannot switch its lamps: cover them with tape."),
+                                "Capture light and dark with the sensors' lamps on, then off, without moving the"
+                                        + " robot. If the lamps cannot be switched, cover them with tape."),
                         Nodes.flow(lamps.button(), light.button(), dark.button()),
                         steps,
                         rooms),
                 Nodes.panel(
                         "Lifted off the table",
                         CapturedPage.wrapped(
-                                "Lift the robot a hand's breadth and capture: a program that takes air for dark drives off"
-                                        + " when someone picks it up."),
+                                "Lift the robot a hand's breadth and capture: a program that reads air as dark drives off"
+                                        + " when it is picked up."),
                         Nodes.wrapped("Hold it with both hands, motors off.", "caution"),
                         Nodes.flow(lifted.button()),
                         air));
@@ -84,7 +84,7 @@ final class RoomPage {
             rooms.getChildren().add(CapturedPage.wrapped(FindingWords.of(room.getKey(), room.getValue())));
         }
         if (survey.rooms().isEmpty()) {
-            rooms.getChildren().add(Nodes.label("All four captures tell.", "caption"));
+            rooms.getChildren().add(Nodes.label("All four captures are there.", "caption"));
         }
         air.getChildren().clear();
         boolean lifted = model.latest(Capture.AIR, Lamp.ON).isPresent();
@@ -96,7 +96,7 @@ final class RoomPage {
             air.getChildren()
                     .add(CapturedPage.wrapped(
                             lifted && !survey.pairs().isEmpty()
-                                    ? "In the air every sensor reads neither as on dark nor as on light: the program can tell."
+                                    ? "In the air no sensor reads like dark or light: the program can tell it is lifted."
                                     : "Not captured yet."));
         }
     }

@@ -31,7 +31,7 @@ final class SchoolsPage {
         model.survey().lastProperty().addListener(o -> refresh());
         refresh();
         VBox content = Nodes.column(
-                Nodes.panel("Two schools: spots by hand, or a sweep", schools),
+                Nodes.panel("Two methods: spots by hand, or a sweep", schools),
                 Nodes.panel("The slide across a line", slides));
         return new Pages.Page(content, List.of());
     }
@@ -48,7 +48,7 @@ final class SchoolsPage {
                 .setAll(
                         survey.slides().isEmpty()
                                 ? Nodes.label(
-                                        "No slide yet: press S on the page Capture, slide across one line, press S.",
+                                        "No slide yet. On page Capture press S, slide across one line, press S.",
                                         "caption")
                                 : slides(survey.slides()));
     }
@@ -61,33 +61,33 @@ final class SchoolsPage {
         }
         String odd = Words.count(c.ofCrease(), "odd reading", "odd readings") + " of " + c.odd() + " are like it";
         if (!c.explains()) {
-            return reads + odd + ": the others are something else, glare or a hand. Capture those surfaces again.";
+            return reads + odd + ": the others may be glare or a hand. Capture those surfaces again.";
         }
         return reads + odd
-                + ". Keep dark and light as fixed numbers from spots: a calibration by smallest and largest would put the level "
+                + ". Use fixed numbers from spots: smallest and largest would put the threshold "
                 + Words.number(Math.abs(c.bareShift()), 2) + " off.";
     }
 
     private static String lead(Survey survey) {
         if (survey.creases().values().stream().anyMatch(CreaseCheck::explains)) {
-            return "The odd readings are the crease: calibrate by spots, with fixed numbers.";
+            return "The odd readings are the crease: calibrate by spots.";
         }
         if (survey.schools().isEmpty()) {
-            return "Capture dark and light by hand, then a sweep (W) over both: here stands what each school would give.";
+            return "Capture dark and light by hand, then a sweep (W) over both, to compare the methods.";
         }
         long apart =
                 survey.schools().values().stream().filter(Schools::disagree).count();
         return apart == 0
-                ? "Both schools give the same within a twentieth of the contrast; take the spots, whose surfaces you know."
+                ? "Both methods agree within 5 % of the contrast. Use the spots."
                 : "On " + Words.count(apart, "sensor", "sensors")
-                        + " the schools disagree: the sweep saw something the spots did not, or not enough of one surface."
-                        + " Sweep again, longer over each; if it stays, take the spots.";
+                        + " the methods disagree: the sweep saw something else, or too little of one surface."
+                        + " Sweep again, longer over each surface; if they still disagree, use the spots.";
     }
 
     private static GridPane schools(Map<String, Schools> all) {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
-        String[] heads = {"sensor", "school", "level", "misreads", "on an edge it would ride"};
+        String[] heads = {"sensor", "method", "threshold", "misreads", "on an edge it would sit"};
         for (int i = 0; i < heads.length; i++) {
             grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
@@ -96,7 +96,7 @@ final class SchoolsPage {
             Schools s = each.getValue();
             row = add(grid, row, each.getKey(), "spots by hand", s.spots(), s);
             row = add(grid, row, "", "sweep, two surfaces found", s.sweep(), s);
-            row = add(grid, row, "", "sweep, bare extremes", s.bare(), s);
+            row = add(grid, row, "", "sweep, smallest and largest", s.bare(), s);
         }
         return grid;
     }
@@ -104,10 +104,10 @@ final class SchoolsPage {
     private static int add(GridPane grid, int row, String sensor, String school, double level, Schools s) {
         double shift = s.rideShiftMm(level);
         String ride = !s.rides(level)
-                ? "nowhere: beside the edge"
+                ? "not on the edge"
                 : Math.abs(shift) < 0.05
-                        ? "where it should"
-                        : Words.number(Math.abs(shift), 2) + " mm further over "
+                        ? "right on the edge"
+                        : Words.number(Math.abs(shift), 2) + " mm towards "
                                 + (shift
                                                         * (s.sensor()
                                                                         .levels()
@@ -133,9 +133,7 @@ final class SchoolsPage {
     private static GridPane slides(Map<String, SlideFit> all) {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
-        String[] heads = {
-            "sensor", "ground", "line", "spot, mm", "met the middle at, mm", "line's width, mm", "left out"
-        };
+        String[] heads = {"sensor", "background", "line", "spot, mm", "middle at, mm", "line's width, mm", "left out"};
         for (int i = 0; i < heads.length; i++) {
             grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }

@@ -16,7 +16,7 @@ final class SurfaceQuestion extends HBox {
         Label keys = Nodes.label("", "caption");
         keys.setId("questionKeys");
         keys.textProperty().bind(model.asking().questionProperty().map(Question::keys));
-        Button away = new Button("Keep none of them");
+        Button away = new Button("Keep none");
         away.setId("surfaceForget");
         away.setMinWidth(USE_PREF_SIZE);
         away.setOnAction(e -> model.asking().forget());

@@ -69,7 +69,7 @@ public record Typing(String surface, List<String> sensors, List<List<List<Double
         }
         if (row.size() < LEAST || row.size() > MOST) {
             throw new BadValueException(
-                    "the row", Words.count(row.size(), "reading", "readings"), "at least two: one tells no scatter");
+                    "the row", Words.count(row.size(), "reading", "readings"), "at least two readings, e.g. 620 622");
         }
         List<List<List<Double>>> all = new ArrayList<>(typed);
         all.add(List.copyOf(row));
@@ -85,7 +85,7 @@ public record Typing(String surface, List<String> sensors, List<List<List<Double
                                     () -> new BadValueException(
                                             "the reading",
                                             "'" + word + "'",
-                                            "a number, or red/green/blue of a colour sensor; several with blanks between, like 88 89 84")));
+                                            "a number, or red/green/blue of a colour sensor; several separated by spaces, like 88 89 84")));
         }
         if (numbers.size() != 1 && numbers.size() != ColourSpace.CHANNELS) {
             throw new BadValueException("the reading", "'" + word + "'", "one number, or three like 42/20/55");

@@ -24,16 +24,16 @@ public final class TypingBar extends VBox {
         Fields.describe(
                 field,
                 "readings",
-                "What the robot's display shows on this surface, readings with blanks between; red/green/blue of a colour sensor.");
+                "What the display shows on this surface, separated by spaces; red/green/blue for a colour sensor.");
         field.setPromptText("88 89 84, or 42/20/55 43/21/54");
         field.setPrefColumnCount(22);
         field.setOnAction(e -> enter());
-        field.setAccessibleText("readings with blanks between");
+        field.setAccessibleText("readings, separated by spaces");
         problem.setId("typingProblem");
-        Button away = new Button("Give up");
+        Button away = new Button("Cancel");
         away.setId("typingAway");
         away.setOnAction(e -> model.typist().stop());
-        Label hint = Nodes.wrapped("Enter goes on to the next sensor; an empty Enter leaves it as it was", "caption");
+        Label hint = Nodes.wrapped("Enter: next sensor; empty: leave it as it was", "caption");
         asks.setMinWidth(USE_PREF_SIZE);
         away.setMinWidth(USE_PREF_SIZE);
         problem.setWrapText(true);

@@ -87,7 +87,7 @@ public final class Typist {
     Optional<String> breakOff() {
         Optional<String> lost = typing.get()
                 .filter(Typing::begun)
-                .map(typed -> "What was typed of " + typed.surface() + " ended half way");
+                .map(typed -> "The typing of " + typed.surface() + " was interrupted");
         stop();
         return lost;
     }

@@ -25,12 +25,12 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
 
     @Override
     public String title() {
-        return "Error of the layout against its place over the line";
+        return "Error across the line";
     }
 
     @Override
     public String says() {
-        return "Straight over " + Words.millimetres(features.straight().widthMm()) + "; folds over "
+        return "Linear over " + Words.millimetres(features.straight().widthMm()) + "; reverses at "
                 + Words.number(features.guided().lowMm()) + " and "
                 + Words.millimetres(features.guided().highMm()) + " to the left.";
     }
@@ -74,8 +74,8 @@ record CurveChart(double[] errors, double reachMm, double lineWidthMm, CurveFeat
         if (features.hasBlindBand()) {
             band(pen, scale, labels, "ink-right", features.blind(), "blind", scale.height() - 26);
         }
-        labels.putAlong("ink-text", "folds over", scale.px(folds[0]));
-        labels.putAlong("ink-text", "folds over", scale.px(folds[1]));
+        labels.putAlong("ink-text", "reverses", scale.px(folds[0]));
+        labels.putAlong("ink-text", "reverses", scale.px(folds[1]));
     }
 
     private static void band(

@@ -39,8 +39,7 @@ final class GuessPage {
 
     private final RobotModel model;
     private final VBox table = Nodes.column();
-    private final VBox history =
-            Nodes.column(Nodes.label("Nothing has been measured yet: see the page Bench.", "caption"));
+    private final VBox history = Nodes.column(Nodes.label("Nothing measured yet: see page Bench.", "caption"));
     private final VBox changes = Nodes.column();
     private final Label lead = Nodes.label("", "reason");
     private Constant told;
@@ -60,10 +59,10 @@ final class GuessPage {
         refresh();
         recall();
         VBox content = Nodes.column(
-                Nodes.panel("What each number costs while it is not known better", lead, table),
+                Nodes.panel("Which number to measure next", lead, table),
                 Nodes.grow(new SideBySide(
-                        Nodes.panel("How it came about", history),
-                        Nodes.panel("What was changed on the robot, newest first", changes),
+                        Nodes.panel("History", history),
+                        Nodes.panel("Changes to the robot, newest first", changes),
                         0.5,
                         60)));
         return new Pages.Page(content, List.of());
@@ -74,7 +73,7 @@ final class GuessPage {
         lead.setText(lead(states));
         GridPane grid = new GridPane();
         grid.getStyleClass().add("table");
-        String[] heads = {"number", "value", "it is", "so it may wiggle from", "", "to know it better", ""};
+        String[] heads = {"number", "value", "it is", "wiggle limit may be", "", "measure it by", ""};
         for (int i = 0; i < heads.length; i++) {
             grid.add(Nodes.wrapped(heads[i], "caption"), i, 0);
         }
@@ -89,7 +88,7 @@ final class GuessPage {
         grid.getColumnConstraints().addAll(plain, plain, plain, plain, bars);
         int row = 1;
         for (Knowledge state : states) {
-            String origin = state.origin().word() + (state.stale().isEmpty() ? "" : ", stale");
+            String origin = state.origin().word() + (state.stale().isEmpty() ? "" : ", out of date");
             grid.add(Nodes.cell(state.constant().word(), "strong"), 0, row);
             grid.add(Nodes.cell(KnowledgeWords.value(state)), 1, row);
             grid.add(Nodes.cell(origin), 2, row);
@@ -121,14 +120,15 @@ final class GuessPage {
 
     private static String lead(List<Knowledge> states) {
         if (states.isEmpty()) {
-            return "A law without an error has no wiggle onset to judge guesses by.";
+            return "This control has no wiggle limit.";
         }
         Knowledge worst = states.get(0);
         String share = Double.isInfinite(worst.cost().share())
-                ? "leaves open whether any gain is stable"
-                : "leaves " + Words.percent(worst.cost().share()) + " open in the gain at which it wiggles";
+                ? "makes it uncertain whether any Kp is stable"
+                : "makes the wiggle limit uncertain by "
+                        + Words.percent(worst.cost().share());
         return "The " + worst.constant().word() + " is " + worst.origin().word() + " and " + share
-                + ", more than any other: "
+                + ": "
                 + BenchCard.measuring(worst.constant()).title() + " first.";
     }
 

@@ -18,8 +18,8 @@ final class LayoutPage {
     private final RobotModel model;
     private final TopView top;
     private final SensorPanel sensors;
-    private final Plot curve = new Plot("left, mm", "error", "The error its law makes across the line");
-    private final Plot lead = new Plot("speed, mm/s", "mm", "How far it must look ahead at each speed");
+    private final Plot curve = new Plot("left, mm", "error", "Error across the line");
+    private final Plot lead = new Plot("speed, mm/s", "mm", "Distance ahead needed at each speed");
     private final Label curveWords = words("curveWords");
     private final Label spacingWords = words("spacingWords");
     private final Label leadWords = words("leadWords");
@@ -63,12 +63,12 @@ final class LayoutPage {
         lead.setMinHeight(140);
         VBox left = Nodes.column(
                 Nodes.grow(Nodes.panel(
-                        "From above, to scale: drag a sensor, or move it by arrow keys, 1 mm a time", Nodes.grow(top))),
+                        "From above, to scale: drag a sensor, or move it 1 mm by an arrow key", Nodes.grow(top))),
                 Nodes.panel("Error over the line", curve, curveWords));
         VBox right = Nodes.column(
                 sensors.build(next.button()),
-                Nodes.grow(Nodes.panel("Looking ahead", leadWords, Nodes.grow(lead))),
-                Nodes.panel("On the line, over bumps and ramps", spacingWords, clearanceWords));
+                Nodes.grow(Nodes.panel("Sensors ahead of the axle", leadWords, Nodes.grow(lead))),
+                Nodes.panel("Spacing, bumps and ramps", spacingWords, clearanceWords));
         model.shownProperty().addListener(o -> refresh());
         model.insight().lastProperty().addListener(o -> explain());
         refresh();

@@ -31,13 +31,14 @@ record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double ful
 
     @Override
     public String title() {
-        return "Least lead against speed, and the lead there is";
+        return "Distance ahead needed against speed, and the distance there is";
     }
 
     @Override
     public String says() {
-        return "At " + Words.number(speedMmPerS) + " mm/s it must look " + Words.millimetres(perSpeedS * speedMmPerS)
-                + " ahead, and looks " + Words.millimetres(leadMm) + ".";
+        return "At " + Words.number(speedMmPerS) + " mm/s the sensors need "
+                + Words.millimetres(perSpeedS * speedMmPerS) + " ahead, and they are " + Words.millimetres(leadMm)
+                + ".";
     }
 
     @Override
@@ -67,7 +68,7 @@ record LeadChart(double perSpeedS, double leadMm, double speedMmPerS, double ful
                 .free(x, need, DOT_PX)
                 .free(x, have, DOT_PX);
         // Each where its line has room: the two are furthest apart at low speed and steepest at high.
-        labels.put("ink-text", "looks ahead", LOW * scale.width(), have);
-        labels.put("ink-text", "must look ahead", HIGH * scale.width(), scale.py(perSpeedS * fastest * HIGH));
+        labels.put("ink-text", "sensors ahead", LOW * scale.width(), have);
+        labels.put("ink-text", "needed ahead", HIGH * scale.width(), scale.py(perSpeedS * fastest * HIGH));
     }
 }

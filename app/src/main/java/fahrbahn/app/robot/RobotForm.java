@@ -58,46 +58,46 @@ final class RobotForm {
                 fields.number(
                                 SetupField.TRACK_WIDTH,
                                 "trackWidth",
-                                "Track width: from the middle of one wheel's contact to the other's, by ruler; Spin ten turns measures what turning shows.")
+                                "Track width: between the middles of the wheels' contacts, by ruler.")
                         .asks(Questions.TRACK_WIDTH),
                 fields.number(
                                 SetupField.FREE_SPEED,
                                 "freeSpeed",
-                                "Free speed: how fast it rolls at full command once settled; Roll a metre measures it.")
+                                "Free speed: its steady speed at max power; Roll a metre measures it.")
                         .asks(Questions.FREE_SPEED),
                 fields.number(
                                 SetupField.LAG,
                                 "lag",
-                                "Lag, the time constant of the wheels: how long they take for most of a change of speed; the Wiggle clock measures it.")
+                                "Motor lag: how long the wheels take for most of a speed change; Wiggle timing measures it.")
                         .asks(Questions.typical(20, 150, "ms")),
                 fields.number(
                         SetupField.FULL_COMMAND,
                         "fullCommand",
-                        "Full command: the number in its program that means full power, as 100 or 255."),
+                        "Max motor value: the number in the program that means full power, like 100 or 255."),
                 fields.number(
                         SetupField.DEAD_ZONE,
                         "deadZone",
-                        "Dead zone: the command at which its speed, followed down, comes to nothing; rolls at two commands measure it."),
+                        "Dead band: the power at which a line through its speeds reaches zero; rolls at two powers measure it."),
                 fields.number(
                         SetupField.SAG,
                         "sag",
-                        "Sag, how far the slope of its speed over the command falls below the mean at full command; rolls at three commands measure it."),
+                        "Speed loss under load: how much less each step of power adds at max power; rolls at three powers measure it."),
                 fields.number(
                         SetupField.BREAKAWAY,
                         "breakaway",
-                        "Breakaway, the threshold from rest: a standing wheel starts above this command; Creep measures it. 0: as the dead zone."),
+                        "Start-up power: a standing wheel starts above it; Creep measures it. 0: same as the dead band."),
                 fields.number(
                         SetupField.HOLDING,
                         "holding",
-                        "Holding command, the lower threshold: a rolling wheel stops below it; Creep measures it. 0: as the dead zone."),
+                        "Stops below: a rolling wheel stops below this power; Creep measures it. 0: same as the dead band."),
                 fields.number(
                         SetupField.SCRUB,
                         "scrub",
-                        "Scrub: effective over measured track width, 1 for wheels and more for tracks; Spin ten turns measures it."),
+                        "Turning drag: effective over measured track width, 1 for wheels, more for tracks; Spin ten turns measures it."),
                 fields.choice(
                         "mixing",
                         "steering changes",
-                        "Mixing: whether its program adds steering to one wheel and takes it from the other, or slows the inner wheel alone.",
+                        "Whether the program speeds up one wheel and slows the other, or slows the inner wheel alone.",
                         Mixing.values(),
                         m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
                         s -> s.robot().drive().mixing(),
@@ -105,7 +105,7 @@ final class RobotForm {
                 fields.choice(
                         "reverse",
                         "inner wheel may reverse",
-                        "Whether its program ever commands a wheel backwards in a sharp bend.",
+                        "Whether the program ever runs a wheel backwards in a sharp bend.",
                         new Boolean[] {true, false},
                         yes -> yes ? "yes" : "no",
                         s -> s.robot().drive().traits().mayReverse(),
@@ -126,12 +126,12 @@ final class RobotForm {
                 fields.number(
                                 SetupField.LOOP_TIME,
                                 "loopTime",
-                                "Loop time, the sampling period: how long its program takes from one reading to the next; Count loops measures it.")
+                                "Loop time: from one reading to the next; Count loops measures it.")
                         .asks(Questions.LOOP_TIME),
                 fields.number(
                                 SetupField.DELAY,
                                 "delay",
-                                "Delay, the dead time from a reading to the command made of it: reading slow sensors or a slow motor link.")
+                                "Reading delay: from a reading to the motor power set from it; slow sensors or a slow motor link add to it.")
                         .asks(Questions.typical(1, 30, "ms")));
     }
 
@@ -141,7 +141,7 @@ final class RobotForm {
                 fields.choice(
                         "tracks",
                         "it runs on",
-                        "What it runs on: tracks turn as if they were wider apart than they are.",
+                        "Wheels or tracks: tracks turn as if they were wider apart.",
                         new Boolean[] {false, true},
                         tracks -> tracks ? "tracks" : "wheels",
                         s -> s.robot().chassis().tracks(),
@@ -149,17 +149,17 @@ final class RobotForm {
                 fields.number(
                                 SetupField.WHEEL_RADIUS,
                                 "wheelRadius",
-                                "Radius of the driven wheels, or of the front of its tracks, by ruler: it says what bump it climbs.")
+                                "Radius of the driven wheels, or of the front of the tracks, by ruler.")
                         .asks(Questions.typical(15, 50, "mm")),
                 fields.number(
                                 SetupField.SENSOR_HEIGHT,
                                 "sensorHeight",
-                                "How high its sensors are above a flat table, by ruler or a stack of cards: higher sees a larger spot.")
+                                "Height of the sensors above a flat table, by ruler or a stack of cards. Higher: a larger spot.")
                         .asks(Questions.SENSOR_HEIGHT),
                 fields.number(
                         SetupField.SUPPORT,
                         "support",
-                        "Where its ball or skid touches, ahead of the turning point, by ruler; negative behind it."));
+                        "Where the caster or skid touches, ahead of the axle, by ruler; negative behind it."));
     }
 
     private static Setup chassis(Setup setup, UnaryOperator<Chassis> change) {
@@ -178,12 +178,12 @@ final class RobotForm {
                 fields.number(
                                 SetupField.TIGHTEST_BEND,
                                 "tightest",
-                                "Radius of the middle of the line in its tightest bend; Table finds it from a course or a mat.")
+                                "Radius of the line's middle in its tightest bend; Table finds it.")
                         .asks(Questions.typical(40, 500, "mm")),
                 fields.choice(
                         "polarity",
                         "the line is",
-                        "Polarity: whether the line is darker or lighter than the ground beside it.",
+                        "Whether the line is darker or lighter than the background.",
                         Polarity.values(),
                         p -> p == Polarity.DARK_ON_LIGHT ? "dark on light" : "light on dark",
                         s -> s.line().polarity(),
@@ -195,13 +195,11 @@ final class RobotForm {
         return SetupFields.group(
                 "Law",
                 fields.number(
-                        SetupField.BASE_COMMAND,
-                        "base",
-                        "Base command: what its program gives both wheels when it goes straight."),
+                        SetupField.BASE_COMMAND, "base", "Base speed: the power of both wheels when it goes straight."),
                 fields.choice(
                         "kind",
                         "it follows with",
-                        "What its program makes the error of: one sensor on an edge, two astride the line, or a whole row.",
+                        "What the error is made from: one sensor on an edge, two beside the line, or a whole row.",
                         WITH_AN_ERROR,
                         LawWords::kind,
                         s -> s.law().signal(),
@@ -209,15 +207,15 @@ final class RobotForm {
                 fields.choice(
                         "side",
                         "edge",
-                        "Which edge of the line it rides, looking ahead.",
+                        "Which edge of the line it follows, looking ahead.",
                         Side.values(),
                         Side::word,
                         s -> s.law().side(),
                         (s, v) -> s.withLaw(s.law().withSide(v))),
                 fields.choiceOf(
                         "scale",
-                        "numbers of the program",
-                        "Scale its law works in: readings as percent, shares of one, up to any number, or as they come.",
+                        "sensor scale in the program",
+                        "Scale of the readings in the program: 0-100, 0-1, up to any number, or raw.",
                         s -> Stream.concat(
                                         Scale.NAMED.stream(), Stream.of(s.law().scale()))
                                 .distinct()
@@ -229,13 +227,13 @@ final class RobotForm {
                 fields.numberOrNothing(
                         "scaleTop",
                         "light is (dark is 0)",
-                        "Any other scale: what light becomes in the program, such as 10; empty for the sensor's own numbers.",
+                        "Another scale: what light becomes in the program, like 10; empty for raw readings.",
                         s -> s.law().scale().top(),
                         (s, v) -> inScale(s, new Scale(v))),
                 fields.number(
                         SetupField.TARGET,
                         "target",
-                        "Target, the set point: the scaled reading it should see on the edge, 50 for the middle in percent."));
+                        "Target: the scaled reading on the edge, 50 for the middle in percent."));
     }
 
     /** In other numbers: the target goes with them, so that it rides where it did; gains are what was typed. */

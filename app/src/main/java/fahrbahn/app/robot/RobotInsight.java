@@ -104,14 +104,17 @@ public record RobotInsight(
             return problem;
         }
         CurveFeatures f = curve.get().features();
-        String straight = "Straight over " + Words.millimetres(f.straight().widthMm()) + " (to within 5 %), ripple "
-                + Words.number(f.ripplePercent(), 2) + " %.";
-        String blind =
-                f.hasBlindBand() ? " Blind over " + Words.millimetres(f.blind().widthMm()) + " in the middle." : "";
-        return straight + blind + " Folds over "
+        String straight =
+                "Error is linear over " + Words.millimetres(f.straight().widthMm()) + " (within 5 %), ripple "
+                        + Words.number(f.ripplePercent(), 2) + " %.";
+        String blind = f.hasBlindBand()
+                ? " Dead band of " + Words.millimetres(f.blind().widthMm()) + " in the middle."
+                : "";
+        return straight + blind + " It reverses "
                 + Words.millimetres(Math.min(
                         f.rideOffsetMm() - f.guided().lowMm(), f.guided().highMm() - f.rideOffsetMm()))
-                + " off; sees nothing beyond " + Words.millimetres(f.reach().highMm() - f.rideOffsetMm()) + ".";
+                + " off the line; the line is not seen beyond "
+                + Words.millimetres(f.reach().highMm() - f.rideOffsetMm()) + ".";
     }
 
     /** Spacing against line and marks. */
@@ -120,16 +123,16 @@ public record RobotInsight(
             return "";
         }
         Spacing s = spacing.get();
-        String marks = " Turn marks lie " + Words.number(s.markInnerMm()) + " to " + Words.millimetres(s.markOuterMm())
+        String marks = " Turn marks are " + Words.number(s.markInnerMm()) + " to " + Words.millimetres(s.markOuterMm())
                 + " out: "
                 + (s.seeingMarks().isEmpty()
-                        ? "no sensor looks there."
+                        ? "no sensor is there."
                         : String.join(", ", s.seeingMarks())
-                                + (s.seeingMarks().size() == 1 ? " looks there." : " look there."));
+                                + (s.seeingMarks().size() == 1 ? " is there." : " are there."));
         double width = setup.line().widthMm();
         if (setup.law().signal().tracksEdge()) {
             double spot = setup.lawSensors().get(0).spotSigmaMm();
-            return "One spot, " + Words.millimetres(4 * spot) + " across, on the edge of a "
+            return "A spot " + Words.millimetres(4 * spot) + " across, on the edge of a "
                     + Words.millimetres(width) + " line."
                     + (width < 4 * spot ? " The line is narrower than the spot." : "")
                     + marks;
@@ -137,16 +140,16 @@ public record RobotInsight(
         if (setup.law().signal().straddles()) {
             return Words.millimetres(s.spanMm()) + " apart on a " + Words.millimetres(width) + " line: "
                     + (s.slopeShare() > 0.995
-                            ? "as steep as it gets."
-                            : Words.percent(s.slopeShare()) + " of the slope that one line width gives.")
+                            ? "strongest signal."
+                            : Words.percent(s.slopeShare()) + " of the signal at one line width.")
                     + (s.blindHalfMm() > 0
                             ? " Blind " + Words.millimetres(s.blindHalfMm())
-                                    + " to each side: unguided there, but straight over gaps."
+                                    + " to each side: no steering there, but straight over gaps."
                             : "")
                     + marks;
         }
-        return Words.millimetres(s.pitchMm()) + " from sensor to sensor, " + Words.number(width / s.pitchMm(), 2)
-                + " of them to the line's width." + marks;
+        return Words.millimetres(s.pitchMm()) + " between sensors, " + Words.number(width / s.pitchMm(), 2)
+                + " to a line width." + marks;
     }
 
     /** Lead against lag at the speed as set. */
@@ -155,9 +158,9 @@ public record RobotInsight(
             return "";
         }
         double speed = setup.speedMmPerS();
-        return "In the " + Words.number(1000 * leastLeadPerSpeedS) + " ms from seeing to turning it rolls "
-                + Words.millimetres(leastLeadPerSpeedS * speed) + "; it looks " + Words.millimetres(leadMm)
-                + " ahead. From " + Words.number(speedLimitMmPerS()) + " mm/s on any P gain wiggles.";
+        return "In the " + Words.number(1000 * leastLeadPerSpeedS) + " ms from reading to turning it rolls "
+                + Words.millimetres(leastLeadPerSpeedS * speed) + "; its sensors are " + Words.millimetres(leadMm)
+                + " ahead. Above " + Words.number(speedLimitMmPerS()) + " mm/s it wiggles with any Kp.";
     }
 
     /** Ramps and bumps. */
@@ -166,6 +169,6 @@ public record RobotInsight(
                 ? "Clears any ramp"
                 : "Clears ramps up to " + Words.number(Math.toDegrees(steepestRampRad), 2) + " degrees";
         return ramp + " and bumps up to " + Words.millimetres(Math.floor(10 * highestBumpMm) / 10) + "; "
-                + firstToScrape + " is the first to scrape.";
+                + firstToScrape + " touches first.";
     }
 }

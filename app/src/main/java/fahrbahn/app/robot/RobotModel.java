@@ -201,8 +201,7 @@ public final class RobotModel extends StationModel implements SetupFields.Source
 
     private Verdict verdict() {
         return season.setup().kept().isEmpty()
-                ? Verdict.open("These numbers are guesses. Type your robot's own, beginning with track width and"
-                        + " sensor lead: F5 goes to the first field.")
+                ? Verdict.open("Typical values so far. Press F5 and type" + " your robot's own numbers.")
                 : verdict(shown.get());
     }
 
@@ -217,23 +216,23 @@ public final class RobotModel extends StationModel implements SetupFields.Source
         String speed = Words.number(setup.speedMmPerS()) + " mm/s";
         if (lead <= least) {
             return Verdict.stop("The sensors sit " + Words.millimetres(lead) + " ahead; at " + speed
-                    + " any gain wiggles below " + Words.millimetres(least)
-                    + ". Move them forward by the up arrow, or lower the base command (Page Down, F5).");
+                    + " any Kp wiggles below " + Words.millimetres(least)
+                    + ". Move them forward (up arrow).");
         }
         double drivable = BendFloor.tightestDrivableRadiusMm(setup);
         if (drivable > setup.line().tightestRadiusMm()) {
-            return Verdict.care("At base command " + Words.exact(setup.law().baseCommand())
-                    + " a wheel is at its limit in bends tighter than " + Words.millimetres(drivable)
+            return Verdict.care("At base speed " + Words.exact(setup.law().baseCommand())
+                    + " a wheel reaches its limit in bends tighter than " + Words.millimetres(drivable)
                     + "; the line has "
-                    + Words.millimetres(setup.line().tightestRadiusMm()) + ". Lower the base command (Page Down, F5).");
+                    + Words.millimetres(setup.line().tightestRadiusMm()) + ". Lower the base speed.");
         }
         String times = Words.number(lead / least, 2);
         if (lead < 2 * least) {
             return Verdict.care("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
                     + Words.millimetres(least) + " that " + speed
-                    + " needs: it will ride, with little room for gain. N goes on to Table.");
+                    + " needs: little room for gain. N: Table.");
         }
         return Verdict.good("The sensors sit " + Words.millimetres(lead) + " ahead, " + times + " times the "
-                + Words.millimetres(least) + " that " + speed + " needs. N goes on to Table.");
+                + Words.millimetres(least) + " that " + speed + " needs: plenty. N: Table.");
     }
 }

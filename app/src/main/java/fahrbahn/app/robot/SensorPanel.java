@@ -41,43 +41,43 @@ final class SensorPanel {
                 field(
                         "Lead",
                         "lead, mm",
-                        "Lead: how far this sensor is ahead of the point it turns about, by ruler from the axle; negative behind.",
+                        "How far this sensor is ahead of the axle, by ruler; negative behind.",
                         Sensor::forwardMm,
                         (s, v) -> s.withPlace(v, s.leftMm())),
                 field(
                         "Place",
                         "left, mm",
-                        "How far this sensor is left of the robot's middle, by ruler; negative on the right.",
+                        "How far left of the robot's middle, by ruler; negative on the right.",
                         Sensor::leftMm,
                         (s, v) -> s.withPlace(s.forwardMm(), v)),
                 field(
                         "Spot",
                         "spot, mm",
-                        "Spot: how far to each side it sees, as the standard deviation of a Gaussian; Slide over the line measures it.",
+                        "Spot size: how far to each side it sees (standard deviation); Slide over the line measures it.",
                         Sensor::spotSigmaMm,
                         Sensor::withSpotSigmaMm),
                 field(
                         "Dark",
                         "dark",
-                        "What it reads on dark, in its own numbers; Levels puts the captured one here.",
+                        "Raw reading on dark; Thresholds puts the captured one here.",
                         Sensor::dark,
                         (s, v) -> s.withSurfaces(v, s.light(), s.noise())),
                 field(
                         "Light",
                         "light",
-                        "What it reads on light, in its own numbers; Levels puts the captured one here.",
+                        "Raw reading on light; Thresholds puts the captured one here.",
                         Sensor::light,
                         (s, v) -> s.withSurfaces(s.dark(), v, s.noise())),
                 field(
                         "Noise",
                         "noise",
-                        "Noise: standard deviation of its readings on an even surface; captures measure it.",
+                        "Noise: standard deviation on an even surface; captures measure it.",
                         Sensor::noise,
                         (s, v) -> s.withSurfaces(s.dark(), s.light(), v)),
                 field(
                         "Step",
                         "step",
-                        "Step: the smallest change it can report, 1 for whole numbers.",
+                        "Resolution: the smallest change it can report, 1 for whole numbers.",
                         Sensor::step,
                         Sensor::withStep));
         fields.getStyleClass().addAll("fields", "narrow");
@@ -99,7 +99,7 @@ final class SensorPanel {
         ChoiceField<Channel> field = new ChoiceField<>(
                 "sensorChannel",
                 "works with",
-                "The channel by which a colour sensor follows the line; all light for any other",
+                "Channel by which a colour sensor follows the line; all light for any other",
                 Channel.values(),
                 Channel::word,
                 works -> model.type(setup -> setup.withRobot(setup.robot()

@@ -18,7 +18,7 @@ final class SensorRow {
         ChoiceField<SensorPreset> kinds = new ChoiceField<>(
                 "preset",
                 "kind",
-                "What kind of sensor they are: it brings the numbers such a sensor usually reads, until yours are captured.",
+                "Kind of sensor: sets its typical readings until yours are captured.",
                 SensorPreset.values(),
                 SensorPreset::words,
                 chosen -> kind = chosen);
@@ -26,16 +26,16 @@ final class SensorRow {
         ChoiceField<Integer> counts = new ChoiceField<>(
                 "presetCount",
                 "how many",
-                "How many sensors the row has, evenly spread over the line.",
+                "Number of sensors in the row, evenly spaced.",
                 IntStream.rangeClosed(1, 16).boxed().toArray(Integer[]::new),
                 String::valueOf,
                 chosen -> count = chosen);
         counts.show(count);
-        Button use = new Button("Put this row on");
+        Button use = new Button("Use this row");
         use.setId("usePreset");
         use.setOnAction(e -> model.useRow(kind, count));
         use.setMinWidth(Region.USE_PREF_SIZE);
-        Nodes.hint(use, "A whole row of this kind instead, with numbers to begin with");
+        Nodes.hint(use, "A whole row of one kind, with typical values");
         FlowPane flow = new FlowPane(kinds, counts, new VBox(Nodes.label(" ", "caption"), use));
         flow.getStyleClass().add("fields");
         return Nodes.panel("Another row of sensors", flow);

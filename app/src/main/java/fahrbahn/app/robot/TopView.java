@@ -58,7 +58,7 @@ final class TopView extends CanvasRegion {
     }
 
     TopView(Hand moves, IntConsumer chosen) {
-        super("The robot from above, to scale. Arrow keys move the sensor in hand by a millimetre", 170);
+        super("The robot from above, to scale. Arrow keys move the selected sensor by 1 mm", 170);
         this.moves = moves;
         this.chosen = chosen;
         setId("topView");

@@ -27,7 +27,7 @@ final class BookPage {
 
     private final BookModel model;
     private final RunsModel runs;
-    private final RunsTable table = new RunsTable("book", "The runs that are asked for", true);
+    private final RunsTable table = new RunsTable("book", "The runs found", true);
     private final TextField search = new TextField();
     private final Label count = Nodes.label("", "reason");
     private final Label problem = Nodes.wrapped("", "problem");
@@ -49,7 +49,7 @@ final class BookPage {
         ChoiceField<BookModel.Order> order = new ChoiceField<>(
                 "bookOrder",
                 "sorted by",
-                "In which order the runs stand.",
+                "Order of the runs.",
                 BookModel.Order.values(),
                 BookModel.Order::word,
                 model::sort);
@@ -58,8 +58,8 @@ final class BookPage {
         problem.setId("searchProblem");
         Action older = new Action("bookDown", "Next", KeyCode.DOWN, () -> model.move(1));
         Action newer = new Action("bookUp", "Before", KeyCode.UP, () -> model.move(-1));
-        Action other = new Action("bookOther", "Ran or lost", KeyCode.R, this::other);
-        Action out = new Action("bookOut", "Take it out", KeyCode.DELETE, model::takeOut);
+        Action other = new Action("bookOther", "Finished or lost", KeyCode.R, this::other);
+        Action out = new Action("bookOut", "Remove it", KeyCode.DELETE, model::takeOut);
         Action photo = new Action("bookPhoto", "Photo", KeyCode.P, this::addPhoto);
         Action open = new Action("bookOpen", "Open a file", KeyCode.O, this::open);
         Action save = new Action("bookSave", "Save these", KeyCode.V, this::save);

@@ -13,10 +13,10 @@ import java.util.Map;
 
 /** A run of the log book and what became of it, in words. */
 final class BookWords {
-    static final String BEING_READ = "The log book is read.";
+    static final String BEING_READ = "Reading the log book.";
     static final String NO_PHOTO = "No photograph.";
     static final String SEARCH =
-            "Words that must all be said of a run, -words that must not, and figures as in time<12, kp>=1, along>-3, at<2, volts<7.5.";
+            "Words that must be there, -words that must not, and figures like time<12, kp>=1, along>-3, at<2, volts<7.5.";
 
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH).withZone(ZoneId.systemDefault());
@@ -51,12 +51,12 @@ final class BookWords {
     /** What it was and when that was said; nothing of one that was never mended. */
     static String history(List<Map.Entry<Instant, Run>> states) {
         if (states.size() < 2) {
-            return states.isEmpty() ? "" : "Logged " + TIME.format(states.get(0).getKey()) + ", never mended.";
+            return states.isEmpty() ? "" : "Logged " + TIME.format(states.get(0).getKey()) + ", never edited.";
         }
         List<String> lines = new ArrayList<>();
         for (int i = 0; i < states.size(); i++) {
             lines.add(
-                    (i == 0 ? "Logged " : "Mended ") + TIME.format(states.get(i).getKey()) + ": "
+                    (i == 0 ? "Logged " : "Edited ") + TIME.format(states.get(i).getKey()) + ": "
                             + state(states.get(i).getValue()) + ".");
         }
         return String.join("\n", lines);

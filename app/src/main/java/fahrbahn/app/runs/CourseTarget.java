@@ -65,14 +65,14 @@ final class CourseTarget extends TableCanvas {
     @Override
     protected String says() {
         return ground.isEmpty()
-                ? "The table in hand is not ready"
+                ? "The selected table is not ready"
                 : ground.get().name() + ", " + lostMm.size() + " runs lost on it";
     }
 
     @Override
     protected void paint(Pen pen) {
         if (ground.isEmpty()) {
-            pen.text("ink-text", "The table in hand is not ready: Table (2) says why.", 8, getHeight() / 2);
+            pen.text("ink-text", "The selected table is not ready: Table (2) says why.", 8, getHeight() / 2);
             return;
         }
         TableScale at = scale();

@@ -78,7 +78,7 @@ public final class QuickLog {
             timed(clock.hear(tS, mark));
             if (clock.running() && !before && mark == RunClock.Mark.START) {
                 robotTook.set("");
-                robotSays.set("The robot says that it runs.");
+                robotSays.set("The robot reports that it runs.");
             }
         });
         live.statusProperty().addListener(o -> {
@@ -217,7 +217,7 @@ public final class QuickLog {
         photo.set(Optional.empty());
         robotSays.set("");
         robotTook.set("");
-        logged.set("Logged: run " + season.runs().size() + ", " + (outcome.completed() ? "ran" : "lost")
+        logged.set("Logged: run " + season.runs().size() + ", " + (outcome.completed() ? "finished" : "lost")
                 + (Double.isNaN(outcome.timeS()) ? "" : ", " + Words.hundredths(outcome.timeS()) + " s"));
     }
 

@@ -64,9 +64,9 @@ final class QuickLogPage {
 
     Pages.Page page() {
         fields();
-        Action ran = new Action("ran", "Ran", KeyCode.R, () -> log(true));
+        Action ran = new Action("ran", "Finished", KeyCode.R, () -> log(true));
         Action lost = new Action("lost", "Lost", KeyCode.X, () -> log(false));
-        Action back = new Action("takeRunBack", "Take it back", KeyCode.BACK_SPACE, model::takeBack);
+        Action back = new Action("takeRunBack", "Undo last", KeyCode.BACK_SPACE, model::takeBack);
         Action photo = new Action("runPhoto", "Photo", KeyCode.P, this::takePhoto);
         back.button().setDisable(true);
         model.loggedProperty()
@@ -92,8 +92,7 @@ final class QuickLogPage {
                 Nodes.flow(time, along, across, lostAt, volts, note),
                 seen,
                 problem,
-                Nodes.wrapped(
-                        "Fingers and hair away from the wheels, and a hand ready at the table's edge.", "caution"),
+                Nodes.wrapped("Fingers and hair away from the wheels, a hand ready at the table's edge.", "caution"),
                 Nodes.grow(table));
         VBox side = Nodes.column(
                 Nodes.grow(Nodes.panel("Where it stopped: click, or type along and across", Nodes.grow(target))),
@@ -152,37 +151,27 @@ final class QuickLogPage {
     }
 
     private void fields() {
-        field(time, "runTime", "time, s", 5, "How long the run took, by stopwatch; empty when nobody timed it.");
+        field(time, "runTime", "time, s", 5, "How long the run took; empty if not timed.");
         field(
                 along,
                 "runAlong",
                 "along, mm",
                 5,
-                "How far beyond its place it stopped along the line, negative before it; empty when nobody measured.");
+                "How far beyond its place it stopped, negative before it; empty if not measured.");
         field(
                 across,
                 "runAcross",
                 "across, mm",
                 6,
-                "How far to the left of its place it stopped, negative to the right; empty when nobody measured.");
+                "How far left of its place it stopped, negative to the right; empty if not measured.");
         field(
                 lostAt,
                 "runLostAt",
                 "lost at",
                 5,
-                "Where it was lost: the number of a part of the table, its name as in bend 2, or how far along as in 1.2 m.");
-        field(
-                volts,
-                "runVolts",
-                "volts",
-                4,
-                "What the battery has, if you read it: stop places and times are then held against it.");
-        field(
-                note,
-                "runNote",
-                "note, #tags",
-                10,
-                "Anything about this run, in your own words; words that begin with # are tags to search and compare by.");
+                "Where it was lost: a piece of the table by number or name, or how far along, like 1.2 m.");
+        field(volts, "runVolts", "volts", 4, "Battery voltage, if you read it.");
+        field(note, "runNote", "note, #tags", 10, "Anything about this run; words with # are tags.");
     }
 
     private static void field(TextField field, String id, String words, int columns, String what) {

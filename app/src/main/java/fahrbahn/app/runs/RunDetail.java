@@ -42,19 +42,19 @@ final class RunDetail {
         time = new NumberField(
                         "mendTime",
                         "time, s",
-                        "How long the run took; left empty when nobody timed it.",
+                        "How long the run took; empty if not timed.",
                         v -> model.mend(o -> o.withTimeS(v)))
                 .orNothing();
         along = new NumberField(
                         "mendAlong",
                         "along, mm",
-                        "How far beyond its place it stopped along the line; left empty when nobody measured.",
+                        "How far beyond its place it stopped along the line; empty if not measured.",
                         v -> model.mend(o -> o.withStop(v, o.stop().acrossMm())))
                 .orNothing();
         across = new NumberField(
                         "mendAcross",
                         "across, mm",
-                        "How far to the left of its place it stopped; left empty when nobody measured.",
+                        "How far left of its place it stopped; empty if not measured.",
                         v -> model.mend(o -> o.withStop(o.stop().alongMm(), v)))
                 .orNothing();
         what.setId("bookRun");
@@ -64,14 +64,9 @@ final class RunDetail {
                 lostAt,
                 "mendLostAt",
                 "lost at",
-                "Where it was lost: a part of the table by number or name, or how far along as in 1.2 m. Enter takes it.",
+                "Where it was lost: a piece of the table by number or name, or how far along, like 1.2 m.",
                 model::mendLostAt);
-        text(
-                note,
-                "mendNote",
-                "note, #tags",
-                "Anything about this run; words that begin with # are tags. Enter takes it.",
-                model::mendNote);
+        text(note, "mendNote", "note, #tags", "Anything about this run; words with # are tags.", model::mendNote);
         photo.setId("photoShown");
         photo.setPreserveRatio(true);
         photo.setFitWidth(PHOTO_WIDTH);
@@ -101,7 +96,7 @@ final class RunDetail {
         refresh();
         showPhoto();
         return Nodes.panel(
-                "The run in hand: what you change is mended",
+                "Selected run (edits keep a history)",
                 what,
                 Nodes.flow(time, along, across),
                 Nodes.flow(lostAt, note),
@@ -119,7 +114,7 @@ final class RunDetail {
         lostAt.setDisable(run.isEmpty());
         note.setDisable(run.isEmpty());
         if (run.isEmpty()) {
-            what.setText("Up and Down take a run in hand.");
+            what.setText("Up and Down select a run.");
             history.setText("");
             return;
         }

@@ -29,6 +29,8 @@ public final class RunsModel extends StationModel {
     /** Ten out of ten is sure to three quarters; below half nobody should rely on it. */
     private static final double RELIABLE = 0.5;
 
+    private static final String NEXT = " R or X logs the next.";
+
     private final QuickLog log;
     private final StopsModel stops;
     private final BookModel book;
@@ -100,33 +102,28 @@ public final class RunsModel extends StationModel {
 
     private Verdict verdict() {
         if (season.runs().isEmpty()) {
-            return Verdict.open(
-                    "No runs yet. Keep one from Drive (6) with K, or after a run on the table press R (ran) or X (lost).");
+            return Verdict.open("No runs yet. After a run press R (finished) or X (lost).");
         }
         return counting.map(now -> verdict(now.source(), now.pool())).orElseGet(() -> Verdict.open(""));
     }
 
     private Verdict verdict(Run.Source source, Pool pool) {
-        String who = source == Run.Source.TWIN ? "the twin" : "the robot";
+        String who = source == Run.Source.TWIN ? "the simulation" : "the robot";
         if (pool.runs().isEmpty()) {
-            return Verdict.open("None of the "
-                    + Words.count(season.runs().size(), "run", "runs") + " was made by " + who
-                    + " as things stand now" + apart(pool) + ". Run once more and press R (ran) or X (lost).");
+            return Verdict.open("No runs yet with these settings" + apart(pool) + ". Run, then press R or X.");
         }
         Completion sure = pool.completion();
-        String sentence = "As things stand now " + who + " completed " + sure.completed() + " of "
-                + Words.count(sure.runs(), "run", "runs") + ": the chance is between " + Words.percent(sure.low())
-                + " and " + Words.percent(sure.high()) + " (95 % sure)" + apart(pool) + "."
-                + (source == Run.Source.TWIN
-                        ? " These differ by sensor noise alone: the real robot's chance may well be lower."
-                        : "");
+        String sentence = "With these settings " + who + " finished " + sure.completed() + " of "
+                + Words.count(sure.runs(), "run", "runs") + ": likely " + Words.percent(sure.low())
+                + " to " + Words.percent(sure.high()) + apart(pool) + "."
+                + (source == Run.Source.TWIN ? " Only sensor noise differs: the real chance may be lower." : "");
         if (sure.low() >= RELIABLE) {
-            return Verdict.good(sentence + " R or X logs the next.");
+            return Verdict.good(sentence + NEXT);
         }
         return sure.completed() == sure.runs()
                 ? Verdict.care(
                         sentence + " Run " + sure.moreForLow(RELIABLE) + " more to be sure of half: R logs each.")
-                : Verdict.care(sentence + " R or X logs the next.");
+                : Verdict.care(sentence + NEXT);
     }
 
     /** What sets the other runs apart, the commonest first. */
@@ -134,7 +131,7 @@ public final class RunsModel extends StationModel {
         if (pool.leftOut().isEmpty()) {
             return "";
         }
-        return "; left out for another "
+        return "; older runs: other "
                 + pool.leftOut().entrySet().stream()
                         .sorted(Map.Entry.<Aspect, Integer>comparingByValue().reversed())
                         .limit(3)

@@ -25,10 +25,8 @@ final class SeasonPage {
 
     private final BookModel model;
     private final UnaryOperator<String> venueName;
-    private final Plot chance =
-            new Plot("stretch", "finished, %", "The chance to finish, stretch by stretch").stacked(true);
-    private final Plot laps =
-            new Plot("stretch", "time, s", "The time of completed runs, stretch by stretch").stacked(true);
+    private final Plot chance = new Plot("stretch", "finished, %", "Chance to finish, by period").stacked(true);
+    private final Plot laps = new Plot("stretch", "time, s", "Time of finished runs, by period").stacked(true);
     private final Label verdict = Nodes.wrapped("", "bench-result");
     private final VBox changes = Nodes.column();
 
@@ -41,15 +39,14 @@ final class SeasonPage {
 
     Pages.Page page() {
         VBox main = Nodes.column(
-                Nodes.grow(Nodes.panel(
-                        "The chance to finish, %, 95 % sure, over the stretches numbered beside", Nodes.grow(chance))),
-                Nodes.grow(Nodes.panel("The time of completed runs, s, mean and scatter", Nodes.grow(laps))));
+                Nodes.grow(Nodes.panel("Chance to finish, %, likely range, by period", Nodes.grow(chance))),
+                Nodes.grow(Nodes.panel("Time of finished runs, s, mean and scatter", Nodes.grow(laps))));
         Action report = new Action("seasonReport", "Report", KeyCode.V, this::report);
         Action whole = new Action("seasonWhole", "Whole season", KeyCode.W, this::whole);
         Follow.of(model.stretches(), this::refresh, chance, laps, verdict, changes);
         VBox side = Nodes.column(
                 Nodes.panel("The season of this robot", verdict, Nodes.flow(report.button(), whole.button())),
-                Nodes.grow(Nodes.panel("When it changed, the newest first", changes)));
+                Nodes.grow(Nodes.panel("What changed, newest first", changes)));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         return new Pages.Page(

@@ -165,7 +165,7 @@ public final class Club {
         Listing listing = list.listing(entry.sort(), entry.id()).withRetired(retired);
         boolean nameless = entry.sort().namedByListing() && listing.name().isEmpty();
         ledger.change(
-                entry.name() + (retired ? " retired" : " back again"),
+                entry.name() + (retired ? " archived" : " restored"),
                 List.of(entry.sort().put(entry.id(), nameless ? listing.withName(entry.name()) : listing)));
     }
 

@@ -68,12 +68,12 @@ public final class LogBook {
 
     /** Takes a run out again that was logged by mistake; a step of its own, so that it can come back. */
     public void takeOut(Run run) {
-        ledger.change("a run taken out of the log book", List.of(Put.away(Kinds.RUN, run.robot(), run.id())));
+        ledger.change("a run removed from the log book", List.of(Put.away(Kinds.RUN, run.robot(), run.id())));
     }
 
     /** Puts another in the place of a run that was logged wrong. What was there before stays in its history. */
     public void mend(Run mended) {
-        ledger.change("a run mended", List.of(Put.of(Kinds.RUN, mended.robot(), mended.id(), mended)));
+        ledger.change("a run edited", List.of(Put.of(Kinds.RUN, mended.robot(), mended.id(), mended)));
     }
 
     /** Adds a photograph to a run, or puts another in its place. */

@@ -66,6 +66,6 @@ public abstract class StationModel {
     /** No green tick beside a verdict that says stop. */
     private Freshness earned() {
         boolean tick = derived.mark() == Freshness.Mark.FRESH || derived.mark() == Freshness.Mark.GUESS;
-        return tick && verdict.get().tone() == Verdict.Tone.STOP ? Freshness.missing("the verdict says stop") : derived;
+        return tick && verdict.get().tone() == Verdict.Tone.STOP ? Freshness.missing("failed: see above") : derived;
     }
 }

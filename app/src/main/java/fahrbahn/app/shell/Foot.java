@@ -99,14 +99,14 @@ final class Foot extends VBox {
     private MenuButton notices() {
         MenuButton told = new MenuButton("F6");
         told.setId("notices");
-        Nodes.hint(told, "What was told, newest first");
+        Nodes.hint(told, "Messages, newest first");
         told.setOnShowing(e -> {
             told.getItems().clear();
             for (Notices.Notice one : workshop.notices().told()) {
                 told.getItems().add(new MenuItem(TIME.format(one.at()) + "  " + one.words()));
             }
             if (told.getItems().isEmpty()) {
-                told.getItems().add(new MenuItem("Nothing was told yet"));
+                told.getItems().add(new MenuItem("No messages yet"));
             }
         });
         told.getItems().add(new MenuItem("")); // without an item it would not open

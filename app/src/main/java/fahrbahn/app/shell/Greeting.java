@@ -13,16 +13,15 @@ final class Greeting extends VBox {
     private static final List<String[]> TRY = List.of(
             new String[] {
                 "3  L  D",
-                "Capture light and dark with the bench robot (put it on light, on dark in the strip below), then 4: its level."
+                "Capture light and dark with the simulated robot (place it on light, then dark, in the strip below); then 4 for its threshold."
             },
             new String[] {
-                "5",
-                "The lane: between which gains this robot neither wiggles nor leaves the bend, and the pair to begin with."
+                "5", "The lane: the gains that neither wiggle nor leave the bend, and the gains to start with."
             },
-            new String[] {"6  M", "Let its twin drive the table 200 times: the chance that it comes round."});
+            new String[] {"6  M", "Simulate 200 runs on the table: its chance to finish."});
 
     private final Remembered remembered;
-    private final Action away = new Action("greetingAway", "Put this away for good", KeyCode.F8, this::putAway);
+    private final Action away = new Action("greetingAway", "Do not show again", KeyCode.F8, this::putAway);
 
     Greeting(Remembered remembered) {
         this.remembered = remembered;

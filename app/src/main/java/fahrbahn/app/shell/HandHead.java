@@ -51,7 +51,7 @@ final class HandHead extends VBox {
     private void refresh() {
         names.forEach((sort, label) -> {
             String name = workshop.club().inHand(sort).name();
-            label.setText(name.isEmpty() ? "not said" : name);
+            label.setText(name.isEmpty() ? "not set" : name);
         });
     }
 }

@@ -23,13 +23,13 @@ final class KeysPage {
             Map.entry("1 to 8", "a station; 0 the club"),
             Map.entry("N", "the next station"),
             Map.entry("F2 F3 F4", "the next robot, table, venue"),
-            Map.entry("F5", "the first field of the page; Enter takes a number and goes on, Esc gives it up"),
-            Map.entry("F6", "what was told before"),
+            Map.entry("F5", "first field of the page; Enter takes the number and goes on, Esc cancels"),
+            Map.entry("F6", "earlier messages"),
             Map.entry("F7", "the strip of the connected robot; arrows and Enter work in it"),
             Map.entry("Page Up, Down", "the pages of a station"),
             Map.entry("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
             Map.entry("Ctrl+S", "save a copy"),
-            Map.entry("Esc", "leaves a field, ends a notice, closes this page"));
+            Map.entry("Esc", "leave a field, close a message, close this page"));
 
     private KeysPage() {}
 
@@ -50,7 +50,7 @@ final class KeysPage {
         }
         Map<String, String> fields = Fields.described(shown.content());
         if (!fields.isEmpty()) {
-            VBox what = Nodes.panel("What the fields of this page are");
+            VBox what = Nodes.panel("Fields of this page");
             fields.forEach((name, sentence) -> what.getChildren().add(Nodes.wrapped(name + ": " + sentence, "reason")));
             what.setPrefWidth(972);
             all.getChildren().add(what);

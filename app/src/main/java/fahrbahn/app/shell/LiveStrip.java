@@ -48,7 +48,7 @@ final class LiveStrip extends HBox {
     private final List<Region> fills = new ArrayList<>();
     private final TextField address = new TextField();
     private final Button connect = new Button("Connect");
-    private final Button bench = new Button("Bench robot");
+    private final Button bench = new Button("Simulated robot");
     private final Button disconnect = new Button("Disconnect");
     private final VBox place;
     private final Slider slider = new Slider();
@@ -70,7 +70,7 @@ final class LiveStrip extends HBox {
         Fields.describe(
                 address,
                 "address",
-                "Network address and port at which a robot sends its readings, as it or its manual says.");
+                "Network address and port from which the robot sends its readings; its manual gives them.");
         address.setText(remembered.get(What.ADDRESS).orElse(""));
         address.setOnAction(e -> connect());
         connect.setId("connect");
@@ -103,16 +103,16 @@ final class LiveStrip extends HBox {
     private VBox place() {
         slider.setId("benchPlace");
         slider.setPrefWidth(120);
-        slider.setAccessibleText("Place of the bench robot across its line, mm");
+        slider.setAccessibleText("Place of the simulated robot across its line, mm");
         slider.valueProperty().addListener(o -> send("at " + slider.getValue()));
         lamp.setId("benchLamp");
         lamp.getStyleClass().add("small");
         lamp.setOnAction(e -> send(lamp.isSelected() ? "lamp off" : "lamp on"));
         VBox box = Nodes.column(
                 Nodes.row(
-                        Nodes.label("put it", "caption"),
-                        command("benchLight", "on light", "light"),
-                        command("benchDark", "on dark", "dark"),
+                        Nodes.label("place on:", "caption"),
+                        command("benchLight", "light", "light"),
+                        command("benchDark", "dark", "dark"),
                         command("benchSweep", "sweep", "sweep"),
                         command("benchSlide", "slide", "at -60", "slide 60 30"),
                         command("benchLift", "lift", "lift"),

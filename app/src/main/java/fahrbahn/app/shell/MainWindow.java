@@ -186,7 +186,7 @@ public final class MainWindow extends BorderPane {
         if (inClub) {
             head.show(
                     Verdict.open(ClubWords.inHand(workshop.club())),
-                    "The club: one key each changes, adds, renames, copies or retires");
+                    "Club: select, add, rename, copy or archive by one key each");
         } else {
             StationModel model = workshop.station(here);
             head.show(

@@ -19,7 +19,7 @@ final class Messages {
         words.setId("notice");
         words.setWrapText(true);
         words.textProperty().bind(notices.shownProperty());
-        Button away = new Button("Put away");
+        Button away = new Button("Close");
         away.setId("noticeAway");
         away.setMinWidth(Region.USE_PREF_SIZE);
         away.setOnAction(e -> notices.over());

@@ -99,7 +99,8 @@ final class Road extends Pane {
         measured.setWrappingWidth(getWidth() - WORDS_FROM_PX);
         double room = between - TITLE_EM * ems();
         boolean fits = stale && measured.getLayoutBounds().getHeight() <= room;
-        state.setText(fits ? whole : freshness.mark().word());
+        boolean tight = between < TWO_LINES_EM * ems();
+        state.setText(tight ? "" : fits ? whole : freshness.mark().word()); // there the shape says it alone
         state.setMaxWidth(getWidth() - WORDS_FROM_PX);
     }
 

@@ -35,7 +35,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair lightLampsAgain() {
         return new Repair(
-                "switch the lamps on again: O",
+                "switch the lamps on again (O)",
                 Station.MEASURE,
                 () -> workshop.measure().circumstances().switchLamps());
     }
@@ -43,7 +43,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair capture() {
         return new Repair(
-                "capture light and dark: L, D",
+                "capture light and dark (L, D)",
                 Station.MEASURE,
                 () -> workshop.measure().showPage("Capture"));
     }
@@ -51,7 +51,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair useLevels() {
         return new Repair(
-                "use these levels on the robot",
+                "use these thresholds on the robot",
                 Station.LEVELS,
                 () -> workshop.levels().useOnRobot());
     }
@@ -59,9 +59,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair useGains() {
         return new Repair(
-                "take the pair worked out anew",
-                Station.GAINS,
-                () -> workshop.gains().useAdvice());
+                "use the new gains", Station.GAINS, () -> workshop.gains().useAdvice());
     }
 
     @Override
@@ -83,7 +81,7 @@ final class ShortestRepairs implements Repairs {
     @Override
     public Repair handOver() {
         return new Repair(
-                "type what is marked into the program",
+                "type the marked numbers into the program",
                 Station.HANDOVER,
                 () -> workshop.handover().showPage("Program"));
     }

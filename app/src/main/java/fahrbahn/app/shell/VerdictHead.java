@@ -75,7 +75,7 @@ final class VerdictHead extends HBox {
         say(verdict, where + ": " + fresh.mark().word() + (fresh.reason().isEmpty() ? "" : ", " + fresh.reason()));
         repair.setVisible(fresh.repair().isPresent());
         fresh.repair().ifPresent(way -> {
-            repair.setText("Shortest repair: " + way.words());
+            repair.setText("Fix: " + way.words());
             repair.setOnAction(e -> follow.accept(way));
         });
     }

@@ -133,8 +133,7 @@ final class WindowKeys {
             if (!window.station().equals(cameFrom)) {
                 cameFrom.ifPresentOrElse(window::go, window::openClub);
             }
-            workshop.tell(
-                    "A number was typed beside a field. Click the field, or press F5 for the first, then type it.");
+            workshop.tell("No field selected. Press F5, then type.");
         }
         if (inARow >= enough) {
             return true;

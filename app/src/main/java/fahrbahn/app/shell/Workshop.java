@@ -136,15 +136,15 @@ public final class Workshop {
             tell(state.trouble() + ".");
         } else {
             tell(Words.count(state.unsaved(), "change is", "changes are") + " not saved: " + state.trouble()
-                    + ". It is tried again with the next change and every few seconds.");
+                    + ". Trying again every few seconds.");
         }
     }
 
     private void tellWhatWasLeftOut(List<String> leftOut) {
         if (!leftOut.isEmpty()) {
-            tell("Left out, for this version cannot read it: " + leftOut.get(0)
+            tell("Skipped, because this version cannot read it: " + leftOut.get(0)
                     + (leftOut.size() > 1 ? ", and " + (leftOut.size() - 1) + " more" : "")
-                    + ". It is in the file as it was.");
+                    + ". It stays in the file unchanged.");
         }
     }
 

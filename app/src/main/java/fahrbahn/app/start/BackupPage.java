@@ -43,11 +43,10 @@ public final class BackupPage extends VBox {
         if (choices.isEmpty()) {
             rows.getChildren()
                     .add(Nodes.label(
-                            "None yet. One is made at opening and closing when something has changed.", "caption"));
+                            "No backups yet. One is made when a changed season is opened or closed.", "caption"));
         }
         Label what = Nodes.label(
-                "The one you choose takes the season's place and is opened. What is there now becomes a backup first.",
-                "caption");
+                "Choose a backup to restore and open it. The present season becomes a backup first.", "caption");
         getChildren()
                 .addAll(
                         Nodes.label("Fahrbahn", "start-title"),

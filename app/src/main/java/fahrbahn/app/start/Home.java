@@ -57,10 +57,10 @@ public final class Home {
             return new Home(
                     folder,
                     "The folder " + wanted + " cannot be written (" + why + "). New seasons are kept in " + folder
-                            + " for now; save them elsewhere before the computer is switched off, or mend the folder's rights.");
+                            + " for now. Save them elsewhere before you switch off, or make the folder writable.");
         } catch (IOException nowhere) {
             return new Home(
-                    wanted, "Neither " + wanted + " nor another folder can be written: nothing new can be kept.");
+                    wanted, "Neither " + wanted + " nor any other folder can be written: nothing new can be saved.");
         }
     }
 

@@ -72,7 +72,7 @@ public final class Opener {
             String plain = name.substring(0, name.length() - JSON.length());
             Path season = file.resolveSibling(plain + ".fahrbahn");
             SeasonJson.into(file, season, clock);
-            return open(() -> SeasonFile.open(season, clock), Manner.WORK, "Made anew from " + name + ".");
+            return open(() -> SeasonFile.open(season, clock), Manner.WORK, "Restored from " + name + ".");
         }
         return open(() -> SeasonFile.open(file, clock), Manner.WORK, "");
     }
@@ -94,8 +94,7 @@ public final class Opener {
             SeasonFile file = source.open();
             String all = (told + " " + backUp(file) + clockSetBack(file)
                             + (file.readOnly()
-                                    ? file.file().getFileName()
-                                            + " can only be read here. Save it elsewhere to work on it."
+                                    ? file.file().getFileName() + " is read-only here. Save it elsewhere to work on it."
                                     : ""))
                     .strip();
             return new Opened(OpenSeason.read(file, writer, interfaceThread), manner, all);
@@ -110,7 +109,7 @@ public final class Opener {
             return "";
         }
         return "This computer's clock is " + CauseWords.age(ahead)
-                + " behind the last entry of the season. Set it right; until then times go on from that entry. ";
+                + " behind the season's last entry. Set the clock; until then times continue from that entry. ";
     }
 
     /** A copy that cannot be made keeps nobody from working, but is said. */

@@ -14,14 +14,14 @@ import javafx.scene.layout.VBox;
 /** What the app does, for those who have not seen it: the stations of the road, and the guess that each replaces by a number. */
 final class RoadAhead extends VBox {
     private static final Map<Station, String> REPLACED = new EnumMap<>(Map.of(
-            Station.ROBOT, "Where sensors sit, and what looking ahead buys: by ruler and stopwatch.",
-            Station.TABLE, "The course or mat as it is: tightest bend, gaps, tape.",
-            Station.MEASURE, "Readings of light and dark, from a cable or read off the robot.",
-            Station.LEVELS, "The level, with its odds, instead of 'somewhere in the middle'.",
-            Station.GAINS, "The lane: which gains neither wiggle nor leave the bend.",
-            Station.DRIVE, "A twin drives the table hundreds of times before the robot does.",
-            Station.RUNS, "The log book: whether it got better, and how sure that is.",
-            Station.HANDOVER, "What to type, on one page; a new hall; a trained eye."));
+            Station.ROBOT, "Where the sensors sit and how fast it rolls, by ruler and stopwatch.",
+            Station.TABLE, "Your course or mat: tightest bend, gaps, tape.",
+            Station.MEASURE, "Light and dark readings, by cable or off the display.",
+            Station.LEVELS, "The best threshold, and how often it would misread.",
+            Station.GAINS, "The gains that neither wiggle nor leave the bend.",
+            Station.DRIVE, "Hundreds of simulated runs on your table before the first real one.",
+            Station.RUNS, "A scoreboard and log book: is it better, and how sure?",
+            Station.HANDOVER, "The pit card, the program, a new venue, drills."));
 
     RoadAhead() {
         getStyleClass().add("road-ahead");

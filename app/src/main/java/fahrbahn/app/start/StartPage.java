@@ -66,10 +66,10 @@ public final class StartPage extends VBox {
             rows.getChildren().add(row("recent-" + (i + 1), words(file), digit(i + 1), () -> chosen(file)));
         }
         if (recent.isEmpty()) {
-            rows.getChildren().add(Nodes.label("None yet. Begin one, or look at the demo first.", "caption"));
+            rows.getChildren().add(Nodes.label("No seasons yet. Begin one, or look at the demo.", "caption"));
         }
         name.setId("newSeasonName");
-        Fields.describe(name, "name of the season", "What the new season is called; its file gets this name.");
+        Fields.describe(name, "name of the season", "Name of the new season and of its file.");
         name.setPromptText("name of the season, like Spring");
         name.setMaxWidth(340);
         name.setOnAction(e -> {
@@ -87,8 +87,8 @@ public final class StartPage extends VBox {
                 row("newSeason", "Begin a new season", KeyCode.N, this::askName),
                 name,
                 row("openSeason", "Open a season file", KeyCode.O, () -> choose(choices::open)),
-                row("openDemo", "The demo: a made-up club with the bench robot", KeyCode.D, choices::demo),
-                row("bringBack", "Bring back a backup of a season", KeyCode.B, this::askSeason));
+                row("openDemo", "Demo club with a simulated robot", KeyCode.D, choices::demo),
+                row("bringBack", "Restore a backup", KeyCode.B, this::askSeason));
         HBox both = Nodes.row(Nodes.grow(last), another);
         another.setMinWidth(USE_PREF_SIZE);
         both.setAlignment(Pos.TOP_LEFT);
@@ -135,12 +135,12 @@ public final class StartPage extends VBox {
                         "What can be done for " + damaged.getFileName(),
                         row(
                                 "salvage",
-                                "Salvage what can be read into a new season",
+                                "Save what can be read into a new season",
                                 KeyCode.S,
                                 () -> choices.salvage(damaged)),
                         row(
                                 "bringBackDamaged",
-                                "Bring back its newest backups",
+                                "Restore one of its backups",
                                 KeyCode.K,
                                 () -> choices.bringBack(damaged))));
     }
@@ -159,10 +159,7 @@ public final class StartPage extends VBox {
             return;
         }
         choosingBackup = !recent.isEmpty();
-        tell(
-                recent.isEmpty()
-                        ? "There is no season yet, so there are no backups."
-                        : "Of which season? Press its number, or Esc.");
+        tell(recent.isEmpty() ? "No seasons yet, so no backups." : "Of which season? Press its number, or Esc.");
     }
 
     private void askName() {

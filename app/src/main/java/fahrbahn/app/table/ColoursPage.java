@@ -42,7 +42,7 @@ final class ColoursPage {
         Action take = new Action("takeTableColours", "As captured", KeyCode.Q, model::takeCapturedColours);
         VBox body = Nodes.column(Nodes.row(
                 Nodes.wrapped(
-                        "How much light each sends back, in percent of white paper; more than 100 where it shines. The twin and the bench robot see them so.",
+                        "Light reflected, in percent of white paper; over 100 where it shines. The simulation uses these.",
                         "reason"),
                 Nodes.spring(),
                 take.button()));

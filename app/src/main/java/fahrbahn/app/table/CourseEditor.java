@@ -67,7 +67,7 @@ final class CourseEditor extends TableCanvas {
         int chosen = model.chosenProperty().get();
         return Words.count(shown.parts().size(), "part", "parts") + ", "
                 + Words.number(model.figures().lengthMm() / 1000) + " m"
-                + (chosen < 0 ? "" : "; part " + (chosen + 1) + " in hand") + ".";
+                + (chosen < 0 ? "" : "; part " + (chosen + 1) + " selected") + ".";
     }
 
     private void show(Draft draft) {

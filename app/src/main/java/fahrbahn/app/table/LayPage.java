@@ -94,7 +94,7 @@ final class LayPage {
         addPart(flow, "Shiny strip", KeyCode.Y, () -> new Part.EntryStrip(25));
         addPart(flow, "Stop strip", KeyCode.T, () -> new Part.StopStrip(40));
         addPart(flow, "End", KeyCode.E, () -> new Part.End(150));
-        return Nodes.panel("Lay after the part in hand", flow);
+        return Nodes.panel("Add after the selected piece", flow);
     }
 
     private void addPart(FlowPane flow, String words, KeyCode key, Supplier<Part> part) {
@@ -107,16 +107,16 @@ final class LayPage {
     }
 
     private VBox ends() {
-        NumberField radius = new NumberField(
-                "closingRadius", "radius, mm", "Radius of the bends that lead the line back to its start.", v -> {
+        NumberField radius =
+                new NumberField("closingRadius", "radius, mm", "Radius of the bends that close the loop.", v -> {
                     fahrbahn.core.check.Check.positive("radius", v);
                     closingRadiusMm = v;
                 });
         radius.show(closingRadiusMm);
         return Nodes.panel(
-                "The whole",
+                "Whole course",
                 Nodes.row(
-                        action("closeCourse", "Close, or open", KeyCode.H, () -> model.close(closingRadiusMm))
+                        action("closeCourse", "Close the loop / open it", KeyCode.H, () -> model.close(closingRadiusMm))
                                 .button(),
                         radius,
                         action("useCourseRadius", "Set robot up for it", KeyCode.U, model::useRadius)
@@ -178,9 +178,9 @@ final class LayPage {
     private ComboBox<Course> startingPoints() {
         ComboBox<Course> box = new ComboBox<>();
         box.setId("startingPoint");
-        box.setAccessibleText("A course to begin with");
+        box.setAccessibleText("Start from an example");
         box.setPromptText("Begin with");
-        Fields.describe(box, "begin with", "A course of ours to begin with, in the place of what lies on the table.");
+        Fields.describe(box, "begin with", "An example course, on a new table.");
         box.setConverter(new Spoken<>(Course::name));
         box.getItems().setAll(model.startingPoints());
         box.setOnAction(e -> {
@@ -207,8 +207,8 @@ final class LayPage {
         String ends = draft.closed()
                 ? "Closed."
                 : draft.parts().isEmpty()
-                        ? "Nothing laid."
-                        : "Open: " + Words.millimetres(f.apartMm()) + " and "
+                        ? "Nothing on the table."
+                        : "Not a loop: ends " + Words.millimetres(f.apartMm()) + ", turned "
                                 + Words.number(Math.abs(Math.toDegrees(f.turnedRad())), 2) + " degrees from its start.";
         figures.setText(
                 Words.number(f.lengthMm() / 1000) + " m along, " + Words.number(f.tapeMm() / 1000) + " m of tape, "

@@ -94,7 +94,7 @@ public final class LookModel {
     private Sight sight() {
         Optional<Mat> picked = season.mat().kept().flatMap(sheet -> mat.mat());
         if (season.mat().kept().isPresent() && picked.isEmpty()) {
-            throw new RefusedException("Point at the mat's line and ground first, on the page Mat.");
+            throw new RefusedException("Pick the mat's line and background first, on page Mat.");
         }
         return new Sight(draft.get(), picked, season.setupOrGuess());
     }

@@ -29,12 +29,12 @@ final class LookPage {
 
     Pages.Page page() {
         Action start = new Action("lookStart", "To the start", KeyCode.S, model::toStart);
-        Action bench = new Action("lookBench", "Put the bench robot here", KeyCode.B, model::putBenchRobot);
+        Action bench = new Action("lookBench", "Put the simulated robot here", KeyCode.B, model::putBenchRobot);
         readings.getStyleClass().add("table");
         where.setId("lookWhere");
         where.setWrapText(true);
         VBox left = Nodes.panel(
-                "Where it stands: drag it; arrow keys roll it on and turn it. Dashed: the bench robot",
+                "Where it stands: drag it, or use arrow keys. Dashed: the simulated robot",
                 Nodes.flow(start.button(), bench.button()),
                 Nodes.grow(canvas));
         VBox right = Nodes.panel("What it reads there", where, readings);

@@ -37,7 +37,7 @@ final class MatCanvas extends TableCanvas {
 
     MatCanvas(MatModel model, Pointed pointed) {
         super(
-                "The picture of the mat; click, or move the cross-hair by arrows and press Enter, to point at line, ground and beginning",
+                "The picture of the mat; click, or move the cross-hair by arrows and press Enter, to pick line, background and start",
                 LEAST_PX);
         takeKeys();
         this.model = model;

@@ -173,7 +173,7 @@ public final class MatModel {
     public void follow(double xMm, double yMm) {
         Optional<Mat> mat = mat();
         if (mat.isEmpty()) {
-            told.accept("Point at the line and at the ground beside it first: their colours tell them apart.");
+            told.accept("Pick the line and the background first.");
             return;
         }
         MatSheet of = sheet().orElseThrow();
@@ -195,7 +195,7 @@ public final class MatModel {
         double radius =
                 sheet().flatMap(MatSheet::traced).map(Traced::tightestRadiusMm).orElse(Double.POSITIVE_INFINITY);
         if (Double.isInfinite(radius)) {
-            told.accept("Follow a line with a bend first; then its tightest one can be used.");
+            told.accept("Find a line with a bend first.");
         } else {
             TableModel.useRadius(season, told, Math.floor(radius)); // no wider than the line has it
         }

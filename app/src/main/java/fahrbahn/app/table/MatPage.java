@@ -23,16 +23,16 @@ import javafx.stage.FileChooser.ExtensionFilter;
 /** A mat from a picture: its size, its colours, its line. */
 final class MatPage {
     private static final String NONE =
-            "Import a picture of a mat: it becomes a table of its own. Then point at its line, at the ground beside it, and at the"
-                    + " line where to begin.";
+            "Import a picture of a mat: it becomes a table. Then pick its line, the background and the"
+                    + " start of the line.";
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     /** What a click on the mat does. */
     private enum Pointing {
         LINE("1. the line"),
-        GROUND("2. the ground beside it"),
-        FOLLOW("3. where to follow from");
+        GROUND("2. the background"),
+        FOLLOW("3. start of the line");
 
         private final String words;
 
@@ -57,7 +57,7 @@ final class MatPage {
         this.width = new NumberField(
                 "matWidth",
                 "mat width, mm",
-                "Width of the whole mat from edge to edge, as printed on it or by tape measure.",
+                "Width of the whole mat, as printed on it or by tape measure.",
                 model::setWidthMm);
     }
 
@@ -71,7 +71,7 @@ final class MatPage {
     Pages.Page page() {
         Action open = new Action("importMat", "Import a mat (PNG, JPEG, SVG, PDF)", KeyCode.I, this::choose);
         Action use = new Action("useMatRadius", "Set the robot up for its tightest bend", KeyCode.U, model::useRadius);
-        Action point = new Action("pointHere", "Point here", KeyCode.P, canvas::pointHere);
+        Action point = new Action("pointHere", "Pick here", KeyCode.P, canvas::pointHere);
         Action stop = new Action("stopMat", "Stop", KeyCode.S, model::cancel);
         ProgressIndicator busy = new ProgressIndicator();
         busy.setPrefSize(26, 26);
@@ -91,12 +91,12 @@ final class MatPage {
                 "The mat",
                 Nodes.flow(open.button(), width, size, busy, stop.button()),
                 Nodes.flow(
-                        Nodes.label("Pointing at", "caption"),
+                        Nodes.label("Picking", "caption"),
                         modes,
                         lineSwatch,
                         groundSwatch,
                         point.button(),
-                        Nodes.label("arrows move the cross-hair, with Shift in leaps", "caption")),
+                        Nodes.label("arrows move the cross-hair; Shift = bigger steps", "caption")),
                 Nodes.grow(canvas),
                 found,
                 Nodes.row(use.button()));
@@ -137,7 +137,7 @@ final class MatPage {
         mat.ifPresent(m -> width.show(Math.round(m.widthMm() * 100) / 100.0));
         size.setText(mat.map(m -> "x " + Words.millimetres(m.heightMm()) + ", "
                         + Words.number(m.pixelMm(), 2) + " mm a pixel"
-                        + (m.sized() ? "" : ": the picture says no size, type it"))
+                        + (m.sized() ? "" : ": picture has no size, type it"))
                 .orElse(""));
         paint(lineSwatch, mat.flatMap(MatSheet::lineRgb), "line");
         paint(groundSwatch, mat.flatMap(MatSheet::groundRgb), "ground");

@@ -28,11 +28,9 @@ final class MatWords {
 
     static String hint(MatSheet mat) {
         if (mat.lineRgb().isEmpty()) {
-            return "Point at the line: its colour tells it from the ground.";
+            return "Pick the line on the picture.";
         }
-        return mat.groundRgb().isEmpty()
-                ? "Point at the ground beside the line."
-                : "Point at the line where to begin: it is followed from there.";
+        return mat.groundRgb().isEmpty() ? "Pick the background beside the line." : "Pick where the line starts.";
     }
 
     /** @param lineWidthMm what the robot is set up for */
@@ -40,17 +38,16 @@ final class MatWords {
         String size =
                 mat.name() + ", " + Words.number(mat.widthMm()) + " x " + Words.millimetres(mat.heightMm()) + ". ";
         if (mat.traced().isEmpty()) {
-            return Verdict.open(size + hint(mat) + " Arrows move the cross-hair, Enter points.");
+            return Verdict.open(size + hint(mat) + " Arrows move the cross-hair, Enter picks.");
         }
         Traced line = mat.traced().get();
         String found = mat.name() + ": " + of(line);
         if (!mat.sized()) {
-            return Verdict.care(
-                    found + " The picture says no size: F5 goes to the mat's width, all lengths go with it.");
+            return Verdict.care(found + " Picture has no size. Type the mat's width (F5).");
         }
         return Math.abs(line.widthMm() - lineWidthMm) > 0.15 * lineWidthMm
                 ? Verdict.care(found + " The robot is set up for a line of " + Words.millimetres(lineWidthMm)
-                        + ": mend its line width in Robot (1).")
-                : Verdict.good(found + " N goes on to Measure.");
+                        + ": change its line width in Robot (1).")
+                : Verdict.good(found + " N: Measure.");
     }
 }

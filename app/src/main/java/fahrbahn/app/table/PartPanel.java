@@ -27,11 +27,11 @@ final class PartPanel {
                     "How far the line turns in this part: 90 for a quarter circle to the left, negative to the right.",
             "partLength", "How long this part is along the line, by ruler.",
             "partHeight", "How high it stands above the table, by ruler.",
-            "partWay", "Which way the course goes on from its middle; where the robot turns round, the course ends.",
-            "marksBefore", "On which sides turn marks stand before the middle, as the robot comes.",
-            "marksBehind", "On which sides turn marks stand behind the middle, as the robot comes.",
-            "obstacleRadius", "Half the width of the thing that stands on the line, by ruler.",
-            "partSlope", "How steep it is: positive up, negative down; rise over run is its tangent.");
+            "partWay", "Which way the course continues; where the robot turns round, it ends.",
+            "marksBefore", "Sides with turn marks before the crossing, as the robot comes.",
+            "marksBehind", "Sides with turn marks behind the crossing, as the robot comes.",
+            "obstacleRadius", "Half the width of the obstacle, by ruler.",
+            "partSlope", "Slope in degrees: positive up, negative down.");
 
     PartPanel(TableModel model) {
         this.model = model;
@@ -56,7 +56,7 @@ final class PartPanel {
         fields.getChildren().clear();
         int chosen = model.chosenProperty().get();
         if (chosen < 0 || chosen >= model.draftProperty().get().parts().size()) {
-            name.setText("no part in hand");
+            name.setText("nothing selected");
             return;
         }
         Part part = model.draftProperty().get().parts().get(chosen);

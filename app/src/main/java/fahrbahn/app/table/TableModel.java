@@ -141,7 +141,7 @@ public final class TableModel extends StationModel {
         if (draft.get().closed()) {
             change(d -> d.withClosed(false));
         } else if (draft.get().parts().isEmpty()) {
-            told.accept("There is nothing to close yet. Lay a part first.");
+            told.accept("Nothing to close yet. Add a piece first.");
         } else {
             change(d -> d.closed(radiusMm));
         }
@@ -186,7 +186,7 @@ public final class TableModel extends StationModel {
     public void useRadius() {
         double radius = figures().tightestRadiusMm();
         if (Double.isInfinite(radius)) {
-            told.accept("The course has no bend, so there is no tightest one to use.");
+            told.accept("The course has no bend.");
             return;
         }
         useRadius(season, told, Math.floor(radius * 10 + 1e-6) / 10);
@@ -253,7 +253,7 @@ public final class TableModel extends StationModel {
     public String problem() {
         Optional<MatSheet> sheet = season.mat().kept();
         if (sheet.isPresent()) {
-            return sheet.get().traced().isEmpty() ? "its line has not been followed" : "";
+            return sheet.get().traced().isEmpty() ? "its line is not found yet" : "";
         }
         CourseFigures f = figures();
         boolean straight = Double.isInfinite(f.tightestRadiusMm()) && f.corners() == 0;

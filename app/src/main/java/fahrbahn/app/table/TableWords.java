@@ -20,11 +20,11 @@ final class TableWords {
     private TableWords() {}
 
     static final String NO_COLOURS =
-            "No colour sensor has been captured. In Measure (3) capture dark, light, then mark, shiny or stop by name (G).";
+            "No colour sensor captured. In Measure (3) capture dark, light, then mark, shiny or stop by name (G).";
 
     static String taken(String sensor, List<String> known) {
         return known.isEmpty()
-                ? sensor + " captured none of mark, shiny and stop: name them so in Measure (3)."
+                ? sensor + " has no capture named mark, shiny or stop. Capture them in Measure (3)."
                 : "As " + sensor + " captured: " + String.join(", ", known) + ".";
     }
 
@@ -40,12 +40,12 @@ final class TableWords {
     static String seenAs(Palette palette, Surface surface, Polarity polarity) {
         return Arrays.stream(Channel.values())
                 .map(c -> c.word() + " " + Words.percent(palette.contrast(surface, polarity, c)))
-                .collect(Collectors.joining(", ", "read as this much line: ", "."));
+                .collect(Collectors.joining(", ", "looks like line to the sensor: ", "."));
     }
 
     static String crossing(Part.Crossing crossing) {
         String way = crossing.way() == Part.Turn.ROUND
-                ? "turned round at"
+                ? "turned around at"
                 : "going " + crossing.way().word();
         Part.Marks marks = crossing.marks();
         String before = marks.before() == Part.Sides.NONE
@@ -63,7 +63,7 @@ final class TableWords {
         Optional<String> problem = laid.problem();
         if (on.parts().isEmpty()) {
             return Verdict.open("An empty table of " + Words.number(on.widthMm()) + " x " + Words.number(on.heightMm())
-                    + " mm. Press S to lay a straight, B a bend, or begin with one of the courses.");
+                    + " mm. S adds a straight, B a bend.");
         }
         String amounts = on.name() + ": " + Words.number(f.lengthMm() / 1000) + " m long, "
                 + Words.number(f.tapeMm() / 1000) + " m of tape, "
@@ -76,9 +76,9 @@ final class TableWords {
                                 + Words.millimetres(f.longestGapMm()))
                 + (f.corners() == 0 ? "" : ", " + Words.count(f.corners(), "corner", "corners")) + ".";
         if (problem.isPresent()) {
-            return Verdict.care(amounts + " " + problem.get() + ". Arrow keys choose a part and change it.");
+            return Verdict.care(amounts + " " + problem.get() + ". Arrow keys select and change a piece.");
         } else {
-            return Verdict.good(amounts + " N goes on to Measure.");
+            return Verdict.good(amounts + " N: Measure.");
         }
     }
 }

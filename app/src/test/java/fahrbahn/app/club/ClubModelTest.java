@@ -130,7 +130,7 @@ class ClubModelTest extends InShop {
                 .hasSize(steps);
         assertThat(shop.season().runs()).hasSize(1);
         club.retire();
-        assertThat(shop.notices().shownProperty().get()).contains("is in hand");
+        assertThat(shop.notices().shownProperty().get()).contains("is selected");
     }
 
     @Test

@@ -44,7 +44,7 @@ class ClubTest extends InWindow {
         assertThat(shop().season().setupOrGuess().law().signal()).isEqualTo(ErrorSignal.ARRAY_MEAN);
         until("judged", () -> mark(Station.ROBOT) == Freshness.Mark.GUESS);
         assertThat(text("verdict")).contains("mm ahead", "times the");
-        until("the first measurement is offered", () -> text("repair").startsWith("Shortest repair: measure the "));
+        until("the first measurement is offered", () -> text("repair").startsWith("Fix: measure the "));
         robot.clickOn("#repair");
         until("its card is up", () -> robot.lookup("#useResult").tryQuery().isPresent());
         try (Stream<Path> files = Files.list(home)) {
@@ -78,7 +78,7 @@ class ClubTest extends InWindow {
         until("dark is there", () -> shop().measure().latest("dark").isPresent());
         assertThat(shop().season().captures()).allMatch(c -> c.typed());
         go(Station.LEVELS);
-        until("a level", () -> text("verdict").startsWith("Level left"));
+        until("a level", () -> text("verdict").startsWith("Threshold left"));
         robot.type(KeyCode.U);
         until("on the robot", () -> mark(Station.LEVELS) == Freshness.Mark.FRESH);
         assertThat(shop().season().setupOrGuess().robot().sensors().get(0).light())
@@ -89,7 +89,7 @@ class ClubTest extends InWindow {
     void oneKeyEachAddsCopiesRenamesRetiresAndTakesInHand() throws Exception {
         begin("Club", "Wren", KeyCode.P);
         robot.type(KeyCode.DIGIT0);
-        until("the club", () -> text("verdict").startsWith("In hand: Wren"));
+        until("the club", () -> text("verdict").startsWith("You are working on: Wren"));
         onWindow(() -> {
             held(KeyCode.C);
             return null;
@@ -111,7 +111,7 @@ class ClubTest extends InWindow {
         until(
                 "brought back by undo",
                 () -> shop().season().club().entries(Sort.ROBOT).stream().noneMatch(e -> e.retired()));
-        assertThat(text("turned")).isEqualTo("Undone: Plover retired");
+        assertThat(text("turned")).isEqualTo("Undone: Plover archived");
 
         robot.type(KeyCode.RIGHT).type(KeyCode.A);
         robot.write("Attic").type(KeyCode.ENTER);
@@ -123,7 +123,7 @@ class ClubTest extends InWindow {
         until(
                 "Wren belongs to it",
                 () -> shop().season().club().inHand(Sort.ROBOT).team().equals("Larks"));
-        assertThat(text("verdict")).startsWith("In hand: Wren of the team Larks, on Attic");
+        assertThat(text("verdict")).startsWith("You are working on: Wren of the team Larks, on Attic");
     }
 
     /** As a keyboard tells that a key is held down: pressed and pressed again. */

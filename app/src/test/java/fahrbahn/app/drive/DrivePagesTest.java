@@ -151,7 +151,7 @@ class DrivePagesTest extends InWindow {
         robot.type(KeyCode.R);
         until(
                 "it takes down",
-                () -> robot.lookup("#recordLog").queryButton().getText().startsWith("Enough"));
+                () -> robot.lookup("#recordLog").queryButton().getText().startsWith("Stop and read"));
         for (int sent = 1; sent < lines.size(); sent += 100) { // as fast as it is heard: nothing is to be dropped
             int until = Math.min(lines.size(), sent + 100);
             Files.write(growing, lines.subList(sent, until), StandardOpenOption.APPEND);
@@ -184,7 +184,7 @@ class DrivePagesTest extends InWindow {
         });
         robot.type(KeyCode.SPACE);
         until("answered", () -> text("verdict").startsWith("Take "));
-        assertThat(text("verdict")).contains(" as held: it completes ");
+        assertThat(text("verdict")).contains(" as kept: it completes ");
         assertThat(text("twoDiffers")).startsWith("They differ in 2 things");
         assertThat(((GridPane) robot.lookup("#twoFigures").query()).getRowCount())
                 .isEqualTo(9);

@@ -88,7 +88,7 @@ class ManoeuvresTest extends InWindow {
         robot.type(KeyCode.Z).type(KeyCode.S).type(KeyCode.V).type(KeyCode.S).type(KeyCode.S);
         until("laid", () -> text("partName").startsWith("4 of 4"));
         drive("detour");
-        until("the table's", () -> text("detourWhere").startsWith("The obstacle of the table in hand, 0.45 m along"));
+        until("the table's", () -> text("detourWhere").startsWith("Obstacle on this table, 0.45 m along"));
         until("told", () -> detoured().isPresent());
         assertThat(text("obstacle")).isEqualTo("40");
         typeIn("touchMiss", "50");
@@ -97,7 +97,7 @@ class ManoeuvresTest extends InWindow {
         robot.type(KeyCode.ESCAPE).type(KeyCode.A);
         until("the other", () -> shop().drive().detours().byTouchProperty().get());
         typeIn("touchBack", "2");
-        until("too near", () -> text("detourVerdict").contains("After touch it has to back off further"));
+        until("too near", () -> text("detourVerdict").contains("After touch, back off further"));
         page("replay");
         robot.type(KeyCode.SPACE);
         until("driven into it", () -> text("verdict").startsWith("Hit the obstacle at"));

@@ -115,7 +115,7 @@ class HandoverPagesTest extends InWindow {
     @Test
     void aSlipInWhatWasTypedIsNamed() throws Exception {
         gains(0.63);
-        toHandover("typed-back");
+        toHandover("read-back");
         typeIn("typed-kp", "6.3");
         until(
                 "slipped",
@@ -182,7 +182,7 @@ class HandoverPagesTest extends InWindow {
             shop().season().club().additions().addRobot(RobotKind.PAIR.setup("Wren"));
             return null;
         });
-        toHandover("new-hall");
+        toHandover("new-venue");
         robot.type(KeyCode.B);
         until("the clock runs", () -> text("hallClock").matches("[45]:\\d\\d"));
         until("light first", () -> text("hallNow").contains("press L"));
@@ -204,7 +204,7 @@ class HandoverPagesTest extends InWindow {
         assertThat(shop().season().setupOrGuess().robot().sensors().get(0).dark())
                 .isEqualTo(150.5);
         assertThat(shop().season().state().document(Kinds.HANDED).kept()).isPresent();
-        until("the sign", () -> text("hallNow").contains("press G"));
+        until("the sign", () -> text("hallNow").contains("Press G"));
         robot.type(KeyCode.G);
         until("a slow run", () -> shop().handover().hall().nextRun() == HallStep.SLOW);
         robot.type(KeyCode.X);
@@ -266,7 +266,7 @@ class HandoverPagesTest extends InWindow {
         robot.type(KeyCode.X);
         until("the third", () -> text("roundNext").startsWith("Round 3"));
         assertThat(shop().season().runs()).extracting(Run::note).containsExactly("slow start", "");
-        assertThat(text("roundSoFar")).startsWith("1 of 2 rounds ran");
+        assertThat(text("roundSoFar")).startsWith("1 of 2 rounds finished");
         robot.type(KeyCode.Q);
         until(
                 "quiet",
@@ -294,7 +294,7 @@ class HandoverPagesTest extends InWindow {
         });
         until("shown", () -> shop().handover().drills().drillProperty().get().isPresent());
         robot.type(KeyCode.C);
-        until("asked what next", () -> text("drillState").startsWith("You say crease. And what would you do next?"));
+        until("asked what next", () -> text("drillState").startsWith("You say crease. What would you do next?"));
         robot.type(KeyCode.T);
         List<Offer> offers =
                 shop().handover().drills().drillProperty().get().orElseThrow().offers();

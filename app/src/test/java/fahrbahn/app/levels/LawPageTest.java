@@ -35,7 +35,7 @@ class LawPageTest extends InWindow {
 
     /** What is shown is of the setup there is. */
     private void driven() throws Exception {
-        until("the twin has driven", () -> !text("lawOnTwin").equals("The twin drives."));
+        until("the twin has driven", () -> !text("lawOnTwin").equals("Simulating."));
     }
 
     @Test
@@ -181,8 +181,7 @@ class LawPageTest extends InWindow {
         until("left later than met", () -> law().options().outer().orElseThrow().leaveShare() == 0.2);
         typeIn("emergencyEnter", "45");
         until("met later", () -> law().options().outer().orElseThrow().enterShare() == 0.45);
-        assertThat(text("lawTold"))
-                .contains("Its error runs from ", " of the slope", "Emergency: ", " and leaves it at ");
+        assertThat(text("lawTold")).contains("Error from ", " of the slope", "Emergency: ", " and leaves it at ");
         assertThat(law().options().outer().orElseThrow().left())
                 .isEqualTo(
                         shop().season().setupOrGuess().robot().sensors().get(0).name());

@@ -67,12 +67,12 @@ class LevelsStationTest extends InWindow {
             shop().season().changeSetup(s -> s.withLaw(s.law().withSignal(ErrorSignal.EDGE)));
             return null;
         });
-        until("a lone sensor steers", () -> text("verdict").contains("Riding there"));
+        until("a lone sensor steers", () -> text("verdict").contains("Most sensitive there"));
         typed("left", "560");
-        until("it is not on the robot yet", () -> text("verdict").contains("U puts them on the robot"));
+        until("it is not on the robot yet", () -> text("verdict").contains("U: use them"));
         settled();
         robot.type(KeyCode.ESCAPE).type(KeyCode.U);
-        until("put on the robot", () -> text("verdict").contains("N goes on"));
+        until("put on the robot", () -> text("verdict").contains("N: Gains"));
         Setup setup = shop().season().setupOrGuess();
         double percent = setup.law().scale().scaled(setup.robot().sensors().get(0), 560);
         assertThat(setup.law().target()).isCloseTo(percent, within(0.01)).isGreaterThan(60);
@@ -96,10 +96,10 @@ class LevelsStationTest extends InWindow {
         until("outside", () -> text("verdict").contains("outside both surfaces"));
         typed("left", "424");
         typed("right", "511");
-        until("each of the other's", () -> text("verdict").contains("look changed over"));
+        until("each of the other's", () -> text("verdict").contains("look swapped"));
         typed("right", "424");
         typed("left", "500");
-        until("nothing odd", () -> text("verdict").startsWith("Level left 500"));
+        until("nothing odd", () -> text("verdict").startsWith("Threshold left 500"));
     }
 
     private void typed(String sensor, String number) throws Exception {

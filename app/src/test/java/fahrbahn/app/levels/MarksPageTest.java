@@ -69,7 +69,7 @@ class MarksPageTest extends InWindow {
         assertThat(picture).contains("turn right 40 of 40", "stop right 40 of 40");
         assertThat(text("marksChannel")).startsWith("For the line ").contains("added");
         assertThat(named())
-                .contains("turn: told in 40 of 40.", "stop, the stop strip: told in 40 of 40.")
+                .contains("turn: recognised in 40 of 40.", "stop, the stop strip: recognised in 40 of 40.")
                 .contains("No false alarm at the line's edge in 40 readings.");
         typeIn("confirmingReads", "5");
         until("five reads", () -> text("marksTiming").startsWith("5 reads of "));

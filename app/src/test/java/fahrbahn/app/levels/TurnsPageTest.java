@@ -135,6 +135,6 @@ class TurnsPageTest extends InWindow {
         until("it looks for marks", this::on);
         settled();
         robot.type(KeyCode.ESCAPE).type(KeyCode.U);
-        until("words", () -> text("notice").startsWith("No colour sensor has been captured."));
+        until("words", () -> text("notice").startsWith("No colour sensor captured."));
     }
 }

@@ -72,7 +72,7 @@ class CaptureGuardsTest extends InShop {
         assertThat(shop.notices().shownProperty().get())
                 .startsWith("The capture of light ended after 37 readings")
                 .contains(why)
-                .contains("Nothing of it is kept");
+                .contains("Nothing was kept");
         assertThat(shop.season().captures()).isEmpty();
     }
 
@@ -191,7 +191,7 @@ class CaptureGuardsTest extends InShop {
         assertThat(shop.levels().sensors()).extracting(s -> s.sensor()).containsExactly("right");
         assertThat(shop.levels().verdictProperty().get().sentence())
                 .startsWith("Sensor left has only 1 between dark and light")
-                .contains("Until then it has no level: Measure (3)");
+                .contains("Capture it again in Measure (3)");
         shop.levels().useOnRobot();
         assertThat(shop.levels().freshnessProperty().get().mark()).isNotEqualTo(Freshness.Mark.FRESH);
     }

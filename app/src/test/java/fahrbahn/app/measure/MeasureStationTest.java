@@ -81,8 +81,8 @@ class MeasureStationTest extends InWindow {
 
         page("captured");
         until("listed", () -> says(".scroll-pane", "grey card"));
-        page("schools-and-room");
-        until("two schools", () -> says("#schools", "sweep, bare extremes"));
+        page("methods-and-light");
+        until("two schools", () -> says("#schools", "sweep, smallest and largest"));
         assertThat(survey().slides().get("left").widthMm().value()).isCloseTo(19, within(0.03 * 19));
         assertThat(survey().slides().get("left").sigmaMm().value()).isCloseTo(3.1, within(0.03 * 3.1));
         assertThat(survey().between()).as("left is left").isEmpty();
@@ -92,18 +92,18 @@ class MeasureStationTest extends InWindow {
     void roomLightAndAirAreMeasured() throws Exception {
         benchRobot();
         spots();
-        page("schools-and-room");
+        page("methods-and-light");
         robot.type(KeyCode.O);
         until("lamps off", () -> shop().season().conditionsProperty().get().lamp() == Lamp.OFF);
         until("stale meanwhile", () -> mark(Station.MEASURE) == Freshness.Mark.STALE);
-        assertThat(text("repair")).contains("switch the lamps on again: O");
+        assertThat(text("repair")).contains("switch the lamps on again (O)");
         robot.clickOn("#benchLight").type(KeyCode.L);
         until(
                 "light, lamps off",
                 () -> Survey.latest(shop().season().captures(), "light", Lamp.OFF)
                         .isPresent());
         robot.clickOn("#benchDark").type(KeyCode.D);
-        until("a verdict on the room", () -> says("#rooms", "of its contrast from the room"));
+        until("a verdict on the room", () -> says("#rooms", "of its contrast from room light"));
         // The bench robot's left sensor takes 9 % from the room, its right 1.2 %.
         assertThat(survey().rooms().get("left").share()).isCloseTo(0.09, within(0.01));
         assertThat(survey().rooms().get("left").matters()).isTrue();
@@ -256,7 +256,7 @@ class MeasureStationTest extends InWindow {
         until("both", () -> shop().season().captures().size() == 2);
         until(
                 "the stuck one first",
-                () -> text("verdict").contains("Sensor right says 640 on dark and on light: stuck"));
+                () -> text("verdict").contains("Sensor right reads 640 on dark and on light: stuck"));
         assertThat(says("#newestFindings", "too few readings, 8 of 80: 0.72 more seconds"))
                 .isTrue();
         page("captured");

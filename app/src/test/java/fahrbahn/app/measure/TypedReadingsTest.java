@@ -63,12 +63,12 @@ class TypedReadingsTest extends InShop {
         shop.measure().typist().type("88 89 84");
         shop.season().club().takeNext(Sort.ROBOT);
         assertThat(shop.measure().typist().typingProperty().get()).isEmpty();
-        assertThat(told()).startsWith("What was typed of light ended half way: another robot is in hand.");
+        assertThat(told()).startsWith("The typing of light was interrupted: another robot was selected.");
         shop.measure().capture(Capture.LIGHT);
         assertThat(asks()).isEqualTo("light, sensor left (1 of 2)");
         shop.measure().typist().type("88 89 84");
         shop.season().club().goTo("Corn hall");
-        assertThat(told()).startsWith("What was typed of light ended half way: the venue is another.");
+        assertThat(told()).startsWith("The typing of light was interrupted: the venue changed.");
         assertThat(shop.season().captures()).isEmpty();
     }
 
@@ -80,26 +80,26 @@ class TypedReadingsTest extends InShop {
     void levelsSayWhenTheyAreOlderThanTheLampOrTheHall() {
         type("light", "88 89 84 88", "90 91 85 90");
         type("dark", "20 21 22 20", "24 25 24 23");
-        assertThat(levels()).startsWith("Level ");
+        assertThat(levels()).startsWith("Threshold ");
         shop.season().club().goTo("Corn hall");
         type("light", "78 79 74 78", "80 81 75 80");
         type("dark", "10 11 12 10", "14 15 14 13");
-        assertThat(levels()).startsWith("Level ");
+        assertThat(levels()).startsWith("Threshold ");
         shop.season().club().goTo("Gym");
         assertThat(levels())
-                .startsWith("These levels are older than the hall: ")
-                .contains("Corn hall", "L and D capture", "Until then: level left ");
+                .startsWith("These thresholds are older than the venue: ")
+                .contains("Corn hall", "Capture light and dark again", "Until then: threshold left ");
         shop.season().club().goTo("Corn hall");
-        assertThat(levels()).startsWith("Level ");
+        assertThat(levels()).startsWith("Threshold ");
         shop.season().changeConditions(c -> new Conditions(c.venue(), Lamp.OFF, Double.NaN, Double.NaN, ""));
-        assertThat(levels()).startsWith("These levels are older than the lamps: ");
+        assertThat(levels()).startsWith("These thresholds are older than the lamps: ");
     }
 
     @Test
     void surfacesTheOtherWayRoundAreTold() {
         type("light", "20 21 22 20", "24 25 24 23");
         type("dark", "88 89 84 88", "90 91 85 90");
-        assertThat(levels()).startsWith("left reads ").contains("the other way round than on the robot");
+        assertThat(levels()).startsWith("left reads ").contains("the opposite of the robot");
     }
 
     @Test
@@ -204,14 +204,14 @@ class TypedReadingsTest extends InShop {
         shop.measure().capture(Capture.DARK);
         shop.measure().typist().type("21 20 24");
         shop.measure().typist().type("18 19 17");
-        assertThat(shop.levels().verdictProperty().get().sentence()).contains("left is known to \u00b1 ");
+        assertThat(shop.levels().verdictProperty().get().sentence()).contains("left is good to ±");
         shop.measure().capture(Capture.LIGHT);
         shop.measure().typist().type("88 87 88 88 87 88 88 87 88 88");
         shop.measure().typist().type("90 91 90 91 90 91 90 91 90 90");
         shop.measure().capture(Capture.DARK);
         shop.measure().typist().type("21 20 21 21 20 21 20 21 21 21");
         shop.measure().typist().type("18 19 18 18 19 18 18 19 18 18");
-        assertThat(shop.levels().verdictProperty().get().sentence()).doesNotContain("is known to");
+        assertThat(shop.levels().verdictProperty().get().sentence()).doesNotContain("is good to");
     }
 
     @Test
@@ -273,7 +273,7 @@ class TypedReadingsTest extends InShop {
     void readingsThatNameNoSurfaceAreAskedForAndTheSurfacesKeyAnswers() {
         shop.measure().paste("tS,left,right\n0.00,512,498\n0.01,514,497\n0.02,511,499\n"); // as the logger prints them
         assertThat(shop.measure().asking().questionProperty().get().words())
-                .isEqualTo("pasted: 3 readings name no surface. What are they of?");
+                .isEqualTo("pasted: 3 readings name no surface. Which surface is it?");
         assertThat(shop.season().captures()).as("nothing half").isEmpty();
         shop.measure().capture(Capture.LIGHT);
         assertThat(shop.measure().asking().questionProperty().get().words()).isEmpty();

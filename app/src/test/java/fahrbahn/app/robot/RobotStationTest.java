@@ -75,8 +75,8 @@ class RobotStationTest extends InWindow {
         robot.type(KeyCode.PAGE_UP);
         settled();
         assertThat(setup().law().signal()).isEqualTo(ErrorSignal.ARRAY_MEAN);
-        until("explained", () -> text("spacingWords").contains("from sensor to sensor"));
-        assertThat(text("curveWords")).contains("Straight over", "ripple");
+        until("explained", () -> text("spacingWords").contains("between sensors"));
+        assertThat(text("curveWords")).contains("Error is linear over", "ripple");
         assertThat(text("clearanceWords")).contains("ramps up to", "bumps up to");
         type("sensorLead", "64");
         until("typed", () -> sensor(0).forwardMm() == 64);
@@ -96,10 +96,10 @@ class RobotStationTest extends InWindow {
                 "four entries",
                 () -> shop().robot().bench().entries(BenchCard.ROLL).size() == 4);
         assertThat(text("benchResult"))
-                .startsWith("At full command 5")
-                .contains("standing still up to")
+                .startsWith("At max power 5")
+                .contains("dead band")
                 .as("nobody measured how it drifts")
-                .doesNotContain("rolls straight", "veers");
+                .doesNotContain("No drift", "It drifts");
         robot.clickOn("#useResult");
         until("on the robot", () -> shop().season().facts().containsKey(Constant.FREE_SPEED));
         assertThat(setup().robot().drive().freeSpeedMmPerS()).isCloseTo(500, within(15.0));
@@ -108,7 +108,7 @@ class RobotStationTest extends InWindow {
         page("guesses");
         until("known as measured", () -> origin(Constant.FREE_SPEED) == Knowledge.Origin.MEASURED);
         assertThat(origin(Constant.LAG)).isEqualTo(Knowledge.Origin.GUESS);
-        assertThat(text("guessLead")).contains("open in the gain at which it wiggles");
+        assertThat(text("guessLead")).contains("makes the wiggle limit uncertain by");
         robot.clickOn("#history-FREE_SPEED");
         until(
                 "its history",
@@ -123,7 +123,7 @@ class RobotStationTest extends InWindow {
         });
         until("stale", () -> mark(Station.ROBOT) == Freshness.Mark.STALE);
         until("with the reason", () -> text("freshness").contains("the battery has 7.1 V and had 8.2"));
-        assertThat(text("repair")).isEqualTo("Shortest repair: measure the free speed again: Roll a metre");
+        assertThat(text("repair")).isEqualTo("Fix: measure the free speed again: Roll a metre");
         robot.clickOn("#repair");
         until("the card is up", () -> robot.lookup("#addEntry").tryQuery().isPresent());
         undo();
@@ -191,12 +191,12 @@ class RobotStationTest extends InWindow {
         until("typed", () -> practice().rows().size() == 1);
         robot.type(KeyCode.ESCAPE).type(KeyCode.P);
         until("shown", () -> text("practiceSecret").contains("Free speed was"));
-        assertThat(text("practiceSecret")).contains("yours holds it").contains("Dead zone was");
+        assertThat(text("practiceSecret")).contains("inside your range").contains("Dead band was");
         onWindow(() -> {
             shop().robot().bench().use(BenchCard.ROLL);
             return null;
         });
-        until("refused", () -> text("notice").startsWith("This is practice"));
+        until("refused", () -> text("notice").startsWith("Practice: nothing"));
         assertThat(shop().season().state().documents(Kinds.ENTRIES).all()).isEmpty();
         assertThat(shop().season().setup().kept()).isEmpty();
         robot.clickOn("#card-loops");

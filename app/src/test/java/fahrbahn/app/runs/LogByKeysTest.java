@@ -71,11 +71,11 @@ class LogByKeysTest extends InWindow {
             return null;
         });
         page("where-it-stops");
-        until("told", () -> text("stopsVerdict").startsWith("8 runs stop 1.2 mm beyond its place in the mean"));
+        until("told", () -> text("stopsVerdict").startsWith("8 runs stop 1.2 mm beyond its place on average"));
         assertThat(text("stopsVerdict")).contains("Within 5 mm of the mark stop 7 of 8: a chance of 47 % to 100 %");
         Label first = (Label)
                 ((VBox) robot.lookup("#stopsFurther").query()).getChildren().get(0);
-        assertThat(first.getText()).startsWith("The first run stops 8.9 mm beyond the rest, odder than chance");
+        assertThat(first.getText()).startsWith("The first run stops 8.9 mm beyond the rest, a clear difference");
         typeIn("stopsWindow", "10");
         until("wider", () -> text("stopsVerdict").contains("Within 10 mm of the mark stop 8 of 8"));
         undo();

@@ -31,28 +31,28 @@ class RunsCountTest extends InShop {
     @Test
     void withoutRunsItSaysHowToLogOne() {
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.OPEN);
-        assertThat(verdict().sentence()).contains("R (ran)", "X (lost)", "K");
+        assertThat(verdict().sentence()).contains("R (finished)", "X (lost)");
     }
 
     @Test
     void aFewCompletedRunsSayHowManyMore() {
         log(3, 0);
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.CARE);
-        assertThat(verdict().sentence()).contains("completed 3 of 3 runs", "29 %", "Run 3 more to be sure of half");
+        assertThat(verdict().sentence()).contains("finished 3 of 3 runs", "29 %", "Run 3 more to be sure of half");
     }
 
     @Test
     void sixInARowAreGood() {
         log(6, 0);
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.GOOD);
-        assertThat(verdict().sentence()).contains("completed 6 of 6 runs", "54 %");
+        assertThat(verdict().sentence()).contains("finished 6 of 6 runs", "54 %");
     }
 
     @Test
     void lostOnesAreCountedAndNoNumberOfRunsIsPromised() {
         log(4, 3);
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.CARE);
-        assertThat(verdict().sentence()).contains("completed 4 of 7 runs").doesNotContain("more to be sure");
+        assertThat(verdict().sentence()).contains("finished 4 of 7 runs").doesNotContain("more to be sure");
     }
 
     @Test
@@ -61,10 +61,10 @@ class RunsCountTest extends InShop {
         shop.season().club().additions().addTable(Draft.of(DemoCourses.sprint()));
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.OPEN);
         assertThat(verdict().sentence())
-                .startsWith("None of the 6 runs was made by the robot as things stand now")
-                .contains("left out for another table 6");
+                .startsWith("No runs yet with these settings")
+                .contains("older runs: other table 6");
         log(2, 0);
-        assertThat(verdict().sentence()).contains("completed 2 of 2 runs", "left out for another table 6");
+        assertThat(verdict().sentence()).contains("finished 2 of 2 runs", "older runs: other table 6");
     }
 
     @Test
@@ -72,18 +72,18 @@ class RunsCountTest extends InShop {
         log(2, 0);
         shop.drive().run();
         shop.drive().keep();
-        assertThat(verdict().sentence()).contains("the twin completed 1 of 1 run", "may well be lower");
+        assertThat(verdict().sentence()).contains("the simulation finished 1 of 1 run", "may be lower");
         log(1, 0);
-        assertThat(verdict().sentence()).contains("the robot completed 3 of 3 runs");
+        assertThat(verdict().sentence()).contains("the robot finished 3 of 3 runs");
     }
 
     @Test
     void undoTakesARunOutOfTheCount() {
         log(6, 0);
         shop.undo();
-        assertThat(verdict().sentence()).contains("completed 5 of 5 runs");
+        assertThat(verdict().sentence()).contains("finished 5 of 5 runs");
         shop.redo();
-        assertThat(verdict().sentence()).contains("completed 6 of 6 runs");
+        assertThat(verdict().sentence()).contains("finished 6 of 6 runs");
     }
 
     @ParameterizedTest

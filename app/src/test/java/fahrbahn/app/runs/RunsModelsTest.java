@@ -278,11 +278,11 @@ class RunsModelsTest extends InShop {
         assertThat(plan().verdict()).contains("0 runs made, 10 planned", "All of it fits");
         clock.now = clock.now.plusSeconds(15 * 60);
         plan().watch();
-        assertThat(told()).contains("Time has slipped");
+        assertThat(told()).contains("Running late");
         assertThat(left()).allMatch(b -> b.startS() >= 15 * 60 && b.endS() <= 20 * 60);
-        assertThat(plan().verdict()).contains("find no room");
+        assertThat(plan().verdict()).contains("have no room");
         clock.now = clock.now.plusSeconds(6 * 60);
-        assertThat(plan().verdict()).startsWith("The time is over.");
+        assertThat(plan().verdict()).startsWith("Time is up.");
         run(true, Typed.NOTHING);
         assertThat(runs()).as("logged all the same").hasSize(1);
     }
@@ -347,7 +347,7 @@ class RunsModelsTest extends InShop {
         shop.runs().book().files().report(pdf);
         try (var document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document))
-                    .contains("The season of Wren", "4 runs in 1 stretch", "ran 3 of 4", "95 % sure");
+                    .contains("The season of Wren", "4 runs in 1 stretch", "finished 3 of 4", "likely range");
         }
         Path json = folder.resolve("whole.json");
         shop.runs().book().files().whole(json);

@@ -142,7 +142,7 @@ class RunsPagesTest extends InWindow {
         until("mended", () -> runs().get(1).outcome().timeS() == 21);
         until(
                 "its history",
-                () -> text("bookHistory").contains("Mended")
+                () -> text("bookHistory").contains("Edited")
                         && text("bookHistory").contains("2.10 s"));
         robot.type(KeyCode.ESCAPE).type(KeyCode.R);
         until("lost after all", () -> !runs().get(1).outcome().completed());
@@ -174,17 +174,17 @@ class RunsPagesTest extends InWindow {
             log(true, timed(String.valueOf(20 + i)));
         }
         toRuns("compare");
-        until("told", () -> text("compareVerdict").equals("B finishes more often: 0 of 6 against 6 of 6."));
+        until("told", () -> text("compareVerdict").equals("B finishes more often: 6 of 6, A 0 of 6."));
         assertThat(wordsOf("compareWarnings")).contains("One was run before the other");
         robot.type(KeyCode.A);
         until("A is B", () -> text("compareVerdict").startsWith("A and B are the same group"));
         robot.type(KeyCode.DOWN).type(KeyCode.B);
-        until("turned round", () -> text("compareVerdict").equals("A finishes more often: 6 of 6 against 0 of 6."));
+        until("turned round", () -> text("compareVerdict").equals("A finishes more often: 6 of 6, B 0 of 6."));
         robot.type(KeyCode.G);
         until("by the program", () -> text("compareVerdict").startsWith("There is 1 group"));
         typeIn("typedA", "0 of 10 missed");
         typeIn("typedB", "3 of 10 missed");
-        until("typed", () -> text("compareVerdict").contains("about 11 more runs each would tell"));
+        until("typed", () -> text("compareVerdict").contains("about 11 more runs each would show it"));
     }
 
     /** The clock of the minutes left, blocks done by key, a logged run that is one of them. */
@@ -282,8 +282,8 @@ class RunsPagesTest extends InWindow {
             return null;
         });
         toRuns("plan");
-        until("said", () -> text("notice").contains("Time has slipped"));
-        until("planned anew", () -> text("planVerdict").contains("find no room"));
+        until("said", () -> text("notice").contains("Running late"));
+        until("planned again", () -> text("planVerdict").contains("have no room"));
         assertThat(text("planLeftOut")).contains("of 9");
         assertThat(text("minutesLeft")).matches("4:5\\d|5:00");
     }
@@ -329,7 +329,7 @@ class RunsPagesTest extends InWindow {
         toRuns("season");
         until("told", () -> text("seasonVerdict").contains("12 runs in 2 stretches"));
         assertThat(text("seasonVerdict")).contains("It got better 1 time");
-        assertThat(wordsOf("seasonChanges")).contains("2. ", "ran 6 of 6", "better.", "1. ", "the first runs");
+        assertThat(wordsOf("seasonChanges")).contains("2. ", "finished 6 of 6", "better.", "1. ", "the first runs");
     }
 
     /** What scatters the stops, by log book and twin together. */
@@ -340,7 +340,7 @@ class RunsPagesTest extends InWindow {
             log(true, new Typed("", mm, "0.5", "", "", ""));
         }
         toRuns("where-it-stops");
-        until("told", () -> wordsOf("stopsBetter").contains("By the twin, "));
+        until("told", () -> wordsOf("stopsBetter").contains("Simulated: "));
         String byTimer = wordsOf("stopsBetter");
         choose("stopsRule", KeyCode.DOWN);
         until("another rule", () -> !wordsOf("stopsBetter").equals(byTimer));

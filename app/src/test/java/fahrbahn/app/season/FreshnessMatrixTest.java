@@ -256,8 +256,8 @@ class FreshnessMatrixTest extends InShop {
     void whatIsOnlyKnownBetterIsSaid() {
         measure(shop, Constant.FREE_SPEED, 501.2);
         assertThat(shop.gains().freshnessProperty().get().reason())
-                .isEqualTo("free speed known better since, which changes nothing here");
-        assertThat(shop.runs().freshnessProperty().get().reason()).contains("known better");
+                .isEqualTo("free speed measured better since; nothing changes here");
+        assertThat(shop.runs().freshnessProperty().get().reason()).contains("measured better");
     }
 
     @Test
@@ -269,10 +269,10 @@ class FreshnessMatrixTest extends InShop {
                         shop.season().captures().stream().map(Capture::id).toList());
         recapture(shop, 0);
         assertThat(shop.levels().freshnessProperty().get().reason())
-                .isEqualTo("captured anew since, and found the same");
+                .isEqualTo("captured again since, with the same result");
         recapture(shop, 60);
         assertThat(shop.levels().freshnessProperty().get().reason())
-                .isEqualTo("sensor left captured anew since: 200 on dark, 700 on light on the robot, captured 200 on"
+                .isEqualTo("sensor left captured again since: 200 on dark, 700 on light on the robot, captured 200 on"
                         + " dark, 760 on light");
         shop.levels().useOnRobot();
         assertThat(shop.levels().freshnessProperty().get().reason()).isEmpty();

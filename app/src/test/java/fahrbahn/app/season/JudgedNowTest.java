@@ -43,7 +43,7 @@ class JudgedNowTest extends InShop {
         assertThat(shop.levels().canUse()).isFalse();
         shop.levels().useOnRobot();
         assertThat(setup()).isEqualTo(other);
-        assertThat(told()).startsWith("The newest captures are still being judged");
+        assertThat(told()).startsWith("The newest captures are still being checked");
         worker.work();
         shop.levels().useOnRobot();
         assertThat(setup().robot().sensors().get(0).dark()).isBetween(178.0, 182.0);
@@ -77,7 +77,7 @@ class JudgedNowTest extends InShop {
         later(5);
         shop.measure().typist().begin("mark");
         type("140/60/80 141/61/82 139/62/81");
-        assertThat(shop.levels().turns().takeCaptured()).contains("still being judged");
+        assertThat(shop.levels().turns().takeCaptured()).contains("still being checked");
         assertThat(setup()).isEqualTo(first);
         worker.work();
         assertThat(shop.levels().turns().takeCaptured()).startsWith("Colours of left taken");

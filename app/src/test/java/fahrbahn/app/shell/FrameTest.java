@@ -73,7 +73,7 @@ class FrameTest extends InWindow {
         page("numbers");
         String before = written("lag");
         robot.clickOn("#lag");
-        until("what it is", () -> text("hint").startsWith("Lag, the time constant of the wheels"));
+        until("what it is", () -> text("hint").startsWith("Motor lag: how long the wheels take"));
         over("-5");
         robot.type(KeyCode.TAB);
         until("refused", () -> wrong("lag"));
@@ -105,7 +105,7 @@ class FrameTest extends InWindow {
         page("link-and-logger"); // a tab has the focus
         hands.hold(); // its digits follow each other at once, however slow the machine
         robot.type(KeyCode.DIGIT6).type(KeyCode.DIGIT0).type(KeyCode.DIGIT0);
-        until("told", () -> text("notice").startsWith("A number was typed beside a field"));
+        until("told", () -> text("notice").startsWith("No field selected"));
         assertThat(text("freshness")).startsWith("Measure");
         robot.type(KeyCode.ESCAPE);
         until("over", () -> shop().notices().shownProperty().get().isEmpty());
@@ -137,7 +137,7 @@ class FrameTest extends InWindow {
     void aRunLoggedByASlipIsTakenBackByOneKey() throws Exception {
         go(Station.RUNS);
         robot.type(KeyCode.R);
-        until("said", () -> text("logged").equals("Logged: run 1, ran"));
+        until("said", () -> text("logged").equals("Logged: run 1, finished"));
         robot.type(KeyCode.X);
         until("said again", () -> text("logged").equals("Logged: run 2, lost"));
         robot.type(KeyCode.BACK_SPACE);

@@ -80,7 +80,7 @@ class OtherRobotTest extends InShop {
         shop.season().club().takeNext(Sort.ROBOT);
         assertThat(shop.drive().log().canKeep()).isFalse();
         assertThat(shop.drive().log().recordingProperty().get()).isFalse();
-        assertThat(told()).contains("what was taken down of the one before is not kept");
+        assertThat(told()).contains("the recording was not kept");
         shop.drive().log().keep();
         assertThat(shop.season().facts()).isEmpty();
         shop.season().club().takeNext(Sort.ROBOT);

@@ -121,8 +121,8 @@ class StationModelsTest extends InShop {
                         new fahrbahn.core.setup.Loop(0.02, s.robot().loop().delayS())));
         Freshness robot = shop.robot().freshnessProperty().get();
         assertThat(robot.mark()).isEqualTo(Freshness.Mark.STALE);
-        assertThat(robot.reason()).isEqualTo("lag: loop time (s) 0.01 to 0.02");
-        assertThat(robot.repair().orElseThrow().words()).isEqualTo("measure the lag again: Wiggle clock");
+        assertThat(robot.reason()).isEqualTo("motor lag: loop time (s) 0.01 to 0.02");
+        assertThat(robot.repair().orElseThrow().words()).isEqualTo("measure the motor lag again: Wiggle timing");
         shop.season().undo();
         assertThat(shop.robot().freshnessProperty().get().mark())
                 .as("holds again; other numbers are guesses still")
@@ -137,7 +137,7 @@ class StationModelsTest extends InShop {
         double time = 10 * Math.PI * scrubbed / speed;
         shop.robot().bench().add(BenchCard.SPIN, List.of(50.0, 10.0, time));
         assertThat(shop.robot().bench().result(BenchCard.SPIN).orElseThrow().words())
-                .contains("scrub");
+                .contains("drag when turning");
         shop.robot().bench().use(BenchCard.SPIN);
         assertThat(setup().robot().drive().trackWidthMm()).isEqualTo(track);
         assertThat(setup().robot().drive().traits().scrub()).isCloseTo(1.2, within(1e-9));
@@ -173,8 +173,8 @@ class StationModelsTest extends InShop {
             assertThat(setup().law().signal().tracksEdge()).isEqualTo(count == 1);
             shop.robot().insight().show();
             RobotInsight insight = shop.robot().insight().get().orElseThrow();
-            assertThat(insight.curveWords()).contains("Straight over");
-            assertThat(insight.spacingWords()).contains("Turn marks lie");
+            assertThat(insight.curveWords()).contains("Error is linear over");
+            assertThat(insight.spacingWords()).contains("Turn marks are");
             assertThat(insight.leadWords()).contains("ahead");
             assertThat(insight.clearanceWords()).contains("bumps up to");
         }
@@ -224,7 +224,7 @@ class StationModelsTest extends InShop {
         assertThat(shop.notices().shownProperty().get()).contains("b.pdf");
         assertThat(shop.table().mat().workingProperty().get()).isFalse();
         shop.table().mat().follow(10, 10);
-        assertThat(shop.notices().shownProperty().get()).contains("Point at the line and at the ground");
+        assertThat(shop.notices().shownProperty().get()).contains("Pick the line and the background");
         assertThat(shop.table().draftProperty().get()).isEqualTo(before);
     }
 

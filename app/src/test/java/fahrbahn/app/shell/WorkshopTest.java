@@ -45,7 +45,7 @@ class WorkshopTest extends InShop {
             assertThat(mark(station)).isEqualTo(Freshness.Mark.MISSING);
             assertThat(verdict(station).sentence()).isNotBlank();
         }
-        assertThat(verdict(Station.ROBOT).sentence()).contains("guesses");
+        assertThat(verdict(Station.ROBOT).sentence()).contains("Typical values");
     }
 
     @Test
@@ -65,7 +65,7 @@ class WorkshopTest extends InShop {
         assertThat(verdict(Station.LEVELS).tone()).isEqualTo(Verdict.Tone.STOP);
         assertThat(verdict(Station.LEVELS).sentence())
                 .contains("between dark and light")
-                .contains("Until then it has no level: Measure (3)");
+                .contains("Capture it again in Measure (3)");
     }
 
     @Test
@@ -124,10 +124,10 @@ class WorkshopTest extends InShop {
     @Test
     void runsOfOtherSettingsDoNotCount() {
         shop.runs().log().log(true, new QuickLog.Typed("21.5", "", "", "", "", ""));
-        assertThat(verdict(Station.RUNS).sentence()).contains("completed 1 of 1 run", "Run 5 more");
+        assertThat(verdict(Station.RUNS).sentence()).contains("finished 1 of 1 run", "Run 5 more");
         shop.gains().choice().choose(0.3, 0, 1);
         assertThat(mark(Station.RUNS)).isEqualTo(Freshness.Mark.STALE);
-        assertThat(verdict(Station.RUNS).sentence()).contains("None of the 1 run");
+        assertThat(verdict(Station.RUNS).sentence()).contains("No runs yet with these settings");
     }
 
     @Test

@@ -52,7 +52,7 @@ class TableStationTest extends InWindow {
         until("the bend turned over", () -> draft().parts().get(2) instanceof Part.Bend b && b.angleRad() < 0);
         robot.type(KeyCode.M);
         until("and back", () -> draft().parts().get(2) instanceof Part.Bend b && b.angleRad() > 0);
-        assertThat(text("courseFigures")).contains("1.23 m along", "tightest 200 mm", "Open");
+        assertThat(text("courseFigures")).contains("1.23 m along", "tightest 200 mm", "Not a loop");
         robot.type(KeyCode.H);
         until("closed", () -> draft().closed());
         assertThat(draft().problem()).isEmpty();

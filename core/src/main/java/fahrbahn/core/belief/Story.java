@@ -33,7 +33,7 @@ public record Story(Setup setup, Prior prior, Ground course, Goal goal, int tria
                     trial.baseCommand() <= full,
                     "baseCommand",
                     trial.baseCommand(),
-                    "at most the full command, " + full);
+                    "at most the max motor value, " + full);
         }
     }
 }

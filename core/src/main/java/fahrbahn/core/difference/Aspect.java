@@ -14,7 +14,7 @@ public enum Aspect {
     LOOP("loop time"),
     LINE("line"),
     BEND("tightest bend"),
-    LAW("law"),
+    LAW("control"),
     GAINS("gains"),
     TABLE("table"),
     CAPTURES("captures"),

@@ -80,7 +80,7 @@ public final class DrillMaker {
                 .run()
                 .map(run -> {
                     int laps = run.lapsS().size();
-                    String round = Text.of("It comes round %d times of %d", run.cameRound(), laps);
+                    String round = Text.of("It finishes %d times in %d", run.cameRound(), laps);
                     return run.cameRound() < laps
                             ? new Offer(remedy, false, round + ".")
                             : new Offer(

@@ -11,22 +11,24 @@ import java.util.function.ToDoubleFunction;
 
 /** A number of the robot that everything after it is computed from, and that can be measured. In mm, s and commands. */
 public enum Constant {
-    FREE_SPEED("free speed", 0.15, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.FREE_SPEED),
+    FREE_SPEED("free speed", "free speed", 0.15, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.FREE_SPEED),
     TRACK_WIDTH(
+            "turning width",
             "turning width",
             0.08,
             Set.of(Aspect.WHEELS),
             s -> s.robot().drive().effectiveTrackWidthMm(),
             (s, v) -> SetupField.SCRUB.with(s, v / s.robot().drive().trackWidthMm())),
-    DEAD_ZONE("dead zone", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.DEAD_ZONE),
-    SAG("sag", 0, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.SAG),
-    BREAKAWAY("breakaway", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.BREAKAWAY),
-    HOLDING("holding command", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.HOLDING),
-    LAG("lag", 0.4, Set.of(Aspect.BATTERY, Aspect.WHEELS, Aspect.LOOP), SetupField.LAG),
-    LOOP_TIME("loop time", 0.3, Set.of(), SetupField.LOOP_TIME),
-    DELAY("delay", 0.5, Set.of(), SetupField.DELAY),
+    DEAD_ZONE("dead zone", "dead band", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.DEAD_ZONE),
+    SAG("sag", "speed loss under load", 0, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.SAG),
+    BREAKAWAY("breakaway", "start-up power", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.BREAKAWAY),
+    HOLDING("holding command", "stops-below power", 0.5, Set.of(Aspect.BATTERY, Aspect.WHEELS), SetupField.HOLDING),
+    LAG("lag", "motor lag", 0.4, Set.of(Aspect.BATTERY, Aspect.WHEELS, Aspect.LOOP), SetupField.LAG),
+    LOOP_TIME("loop time", "loop time", 0.3, Set.of(), SetupField.LOOP_TIME),
+    DELAY("delay", "reading delay", 0.5, Set.of(), SetupField.DELAY),
     SPOT(
             "spot",
+            "spot size",
             0.3,
             Set.of(Aspect.HEIGHT),
             s -> s.lawSensors().stream()
@@ -45,13 +47,21 @@ public enum Constant {
         Setup apply(Setup setup, double value);
     }
 
+    private final String id;
     private final String word;
     private final double guessShare;
     private final Set<Aspect> dependsOn;
     private final ToDoubleFunction<Setup> value;
     private final Change change;
 
-    Constant(String word, double guessShare, Set<Aspect> dependsOn, ToDoubleFunction<Setup> value, Change change) {
+    Constant(
+            String id,
+            String word,
+            double guessShare,
+            Set<Aspect> dependsOn,
+            ToDoubleFunction<Setup> value,
+            Change change) {
+        this.id = id;
         this.word = word;
         this.guessShare = guessShare;
         this.dependsOn = dependsOn;
@@ -59,11 +69,16 @@ public enum Constant {
         this.change = change;
     }
 
-    Constant(String word, double guessShare, Set<Aspect> dependsOn, SetupField field) {
-        this(word, guessShare, dependsOn, field::number, field::with);
+    Constant(String id, String word, double guessShare, Set<Aspect> dependsOn, SetupField field) {
+        this(id, word, guessShare, dependsOn, field::number, field::with);
     }
 
-    /** The coach's word; also the name in the season file. */
+    /** Its name in a season file, which does not change. */
+    public String id() {
+        return id;
+    }
+
+    /** What a coach calls it. */
     public String word() {
         return word;
     }

@@ -42,7 +42,7 @@ public record LoopModel(
                     span,
                     Text.of(
                             "less over a line of %.4g mm: none of them sees an edge in the middle, so the loop has no slope there and no"
-                                    + " gain can be reckoned. The twin drives it all the same",
+                                    + " gain can be calculated. The simulation still drives it",
                             setup.line().widthMm()));
         }
         Drive drive = setup.robot().drive();

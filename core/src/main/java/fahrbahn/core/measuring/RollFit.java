@@ -118,7 +118,7 @@ public record RollFit(
         SpeedCurve curve = drive.traits().curve();
         double full = drive.fullCommand();
         double deadZone = curve.deadZoneCommand();
-        Check.require(command > deadZone, "command", command, "above the dead zone, " + deadZone);
+        Check.require(command > deadZone, "command", command, "above the dead band, " + deadZone);
         double factor = (full - deadZone) / curve.driving(command, full);
         return new RollFit(
                 new Measured(factor * speed.value(), factor * speed.standardError(), entries),

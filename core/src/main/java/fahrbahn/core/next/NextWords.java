@@ -10,7 +10,7 @@ public final class NextWords {
     private static final int DIGITS = 3;
 
     private static final String NO_TARGET =
-            "It rides to one side, and its law has no target to move: capture light and dark again, and see that both wheels are alike. ";
+            "It drifts to one side: capture light and dark again, and check that both wheels run alike. ";
 
     private NextWords() {}
 
@@ -51,7 +51,7 @@ public final class NextWords {
     }
 
     private static String setting(Candidate c) {
-        return "Kp " + plain(c.kp()) + ", Kd " + plain(c.kd()) + " at command " + plain(c.baseCommand());
+        return "Kp " + plain(c.kp()) + ", Kd " + plain(c.kd()) + " at power " + plain(c.baseCommand());
     }
 
     private static String plain(double value) {
@@ -60,7 +60,7 @@ public final class NextWords {
 
     private static String lag(Belief belief) {
         return Text.of(
-                "lag %.0f to %.0f ms, %.0f to %.0f mm/s at full command",
+                "motor lag %.0f to %.0f ms, %.0f to %.0f mm/s at max motor value",
                 1000 * belief.lagS().low(),
                 1000 * belief.lagS().high(),
                 belief.freeSpeedMmPerS().low(),

@@ -45,7 +45,7 @@ public final class CreepShowing implements Showing {
         SpeedCurve curve = drive.traits().curve();
         int up = (int) Math.floor(curve.startsAboveCommand() / step) + 1 + BEYOND;
         if (up > MOST_STEPS) {
-            throw new BadValueException("in steps of", step, "at least a hundredth of the full command");
+            throw new BadValueException("in steps of", step, "at least a hundredth of the max motor value");
         }
         double place = 0;
         double speed = 0;

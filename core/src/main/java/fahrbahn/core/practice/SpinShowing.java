@@ -36,6 +36,6 @@ public final class SpinShowing implements Showing {
 
     @Override
     public String reading(double tS) {
-        return turnRadPerS > 0 ? "" : "It hums and stands: the command is below its dead zone.";
+        return turnRadPerS > 0 ? "" : "It hums and stands: the command is inside its dead band.";
     }
 }

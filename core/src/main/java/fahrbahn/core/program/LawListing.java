@@ -236,7 +236,7 @@ public final class LawListing {
             to.when("steering > 0", () -> to.set("left", "base * (1 - steering / 50)"));
             to.when("steering < 0", () -> to.set("right", "base * (1 + steering / 50)"));
         }
-        String full = to.constant("FULL", drive.fullCommand(), "full command");
+        String full = to.constant("FULL", drive.fullCommand(), "max motor value");
         String least = to.constant("LEAST", drive.leastCommand(), "least command of a wheel");
         for (String wheel : List.of("left", "right")) {
             to.set(wheel, "max(" + least + ", min(" + full + ", " + wheel + "))");

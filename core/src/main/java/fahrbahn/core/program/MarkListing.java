@@ -77,7 +77,7 @@ final class MarkListing {
 
     private void constants() {
         // As many digits as anybody can type; what is cut is a millionth of a millimetre over any look back.
-        to.markConstant("SPEED", Rounding.significant(setup.speedMmPerS(), DIGITS), "mm/s at the base command");
+        to.markConstant("SPEED", Rounding.significant(setup.speedMmPerS(), DIGITS), "mm/s at the base speed");
         to.markConstant("READS", marks.reads(), "reads in a row that a mark needs");
         extent(LOOK_BACK, marks.lookBack(), "that a mark is looked for");
         extent(AHEAD, marks.turn().ahead(), "straight on before a turn");

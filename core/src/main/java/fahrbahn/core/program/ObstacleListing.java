@@ -75,7 +75,7 @@ final class ObstacleListing {
 
     private void constants() {
         String found = move.feeler().found() == Found.DISTANCE ? "mm, an obstacle is so near" : "the bumper is closed";
-        to.obstacleConstant("O_SPEED", Rounding.significant(setup.speedMmPerS(), DIGITS), "mm/s at the base command");
+        to.obstacleConstant("O_SPEED", Rounding.significant(setup.speedMmPerS(), DIGITS), "mm/s at the base speed");
         to.obstacleConstant("O_AT", move.at(), found);
         extent("O_BACK", move.back(), "straight back from an obstacle");
         extent("O_TURN", move.turn(), "turn away from it");

@@ -45,7 +45,7 @@ public record Taken(Grain grain, Setup set, Setup taken) {
         Law law = set.law();
         double base = grain.number(law.baseCommand());
         if (base <= 0) {
-            throw lost("the base command", law.baseCommand(), grain);
+            throw lost("the base speed", law.baseCommand(), grain);
         }
         Law taken = law.withGains(grain.gain(law.kp()), grain.gain(law.ki()), grain.gain(law.kd()))
                 .withBaseCommand(base)

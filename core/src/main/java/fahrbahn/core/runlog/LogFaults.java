@@ -186,11 +186,7 @@ public final class LogFaults {
                     1000 * period);
         }
         if (gaps.sdS() > UNEVEN_SHARE * gaps.periodS()) {
-            add(
-                    Fault.UNEVEN_LOOP,
-                    "Loops take %.1f ms, give or take %.1f ms.",
-                    1000 * gaps.periodS(),
-                    1000 * gaps.sdS());
+            add(Fault.UNEVEN_LOOP, "Loops take %.1f ms, ± %.1f ms.", 1000 * gaps.periodS(), 1000 * gaps.sdS());
         }
     }
 
@@ -221,7 +217,7 @@ public final class LogFaults {
                 .filter(v -> v.value() + SLOW_ERRORS * v.sd() < believed)
                 .ifPresent(v -> add(
                         Fault.LOW_BATTERY,
-                        "It drives %.0f mm/s, give or take %.0f, where its setup says %.0f: the battery is low, or its wheels are smaller.",
+                        "It drives %.0f mm/s, ± %.0f, where its setup says %.0f: the battery is low, or its wheels are smaller.",
                         v.value(),
                         v.sd(),
                         believed));
@@ -235,7 +231,7 @@ public final class LogFaults {
                     && late > LATE_ERRORS * told.effectS().sd()) {
                 add(
                         Fault.LAG,
-                        "From a reading to its effect it takes %.0f ms, give or take %.0f; the setup has %.0f ms.",
+                        "From a reading to its effect it takes %.0f ms, ± %.0f; the setup has %.0f ms.",
                         1000 * told.effectS().value(),
                         1000 * told.effectS().sd(),
                         1000 * setUpS);

@@ -168,7 +168,7 @@ final class ReadingFaults {
             if (beyond > LEVEL_SHARE) {
                 add(
                         Fault.LEVELS,
-                        "Sensor %s reads from %s to %s where the program has %s to %s: capture it anew.",
+                        "Sensor %s reads from %s to %s where the program has %s to %s: capture it again.",
                         sensor.name(),
                         Text.digits(ends[0], 3),
                         Text.digits(ends[1], 3),

@@ -24,7 +24,7 @@ public record Drive(
                 traits.curve().startsAboveCommand() < fullCommand,
                 traits.curve().sticks() ? "breakawayCommand" : "deadZoneCommand",
                 traits.curve().startsAboveCommand(),
-                "below the full command, " + fullCommand);
+                "below the max motor value, " + fullCommand);
     }
 
     /** An ideal drive. */

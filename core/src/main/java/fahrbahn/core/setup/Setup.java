@@ -29,8 +29,11 @@ public record Setup(Robot robot, Line line, Law law) {
                 law.baseCommand() > starts && law.baseCommand() <= full,
                 "law.baseCommand",
                 law.baseCommand(),
-                (starts > 0 ? "above the " + (curve.sticks() ? "breakaway, " : "dead zone, ") + starts + ", and " : "")
-                        + "at most the full command, " + full);
+                (starts > 0
+                                ? "above the " + (curve.sticks() ? "start-up power, " : "dead band, ") + starts
+                                        + ", and "
+                                : "")
+                        + "at most the max motor value, " + full);
     }
 
     private static void checkObstacle(Robot robot, ObstacleMove move) {
@@ -45,7 +48,7 @@ public record Setup(Robot robot, Line line, Law law) {
                 move.arc().outside() <= full && move.turnCommand() <= full,
                 "law.obstacle",
                 Math.max(move.arc().outside(), move.turnCommand()),
-                "commands of at most the full command, " + full);
+                "commands of at most the max motor value, " + full);
     }
 
     private static void checkOrder(List<Sensor> following) {
@@ -111,7 +114,7 @@ public record Setup(Robot robot, Line line, Law law) {
                 marks.turn().command() <= full,
                 "law.turnMarks.turn.command",
                 marks.turn().command(),
-                "at most the full command, " + full);
+                "at most the max motor value, " + full);
     }
 
     /** Settled speed along a straight line, mm/s. */

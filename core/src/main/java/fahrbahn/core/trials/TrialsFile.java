@@ -102,7 +102,7 @@ public final class TrialsFile {
             throw new BadValueException(
                     column,
                     "'" + row.get(field) + "'",
-                    "a number of at most " + Text.number(MOST) + ", or empty when nobody measured");
+                    "a number of at most " + Text.number(MOST) + ", or empty if not measured");
         }
         return value;
     }

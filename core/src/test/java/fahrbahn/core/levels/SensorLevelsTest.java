@@ -48,7 +48,7 @@ class SensorLevelsTest {
         Sensor now = levels.on(TYPED);
         assertThat(now.dark()).isCloseTo(200, within(1.0));
         assertThat(now.light()).isCloseTo(700, within(3.0));
-        assertThat(now.noise()).as("root of the mean of the squares").isCloseTo(Math.sqrt((4 + 36) / 2.0), within(0.6));
+        assertThat(now.noise()).as("root from the squares").isCloseTo(Math.sqrt((4 + 36) / 2.0), within(0.6));
         assertThat(now.spotSigmaMm()).isEqualTo(TYPED.spotSigmaMm());
         assertThat(levels.differsFrom(now)).isFalse();
     }

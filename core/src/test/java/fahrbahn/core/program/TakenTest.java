@@ -239,7 +239,7 @@ class TakenTest extends Repeated {
                 .hasMessageContaining("the error from step 1 to step 2 is 0.2")
                 .hasMessageContaining("whole numbers");
         Setup slow = PAIR.withLaw(PAIR.law().withBaseCommand(0.3));
-        assertThatThrownBy(() -> Taken.of(slow, Grain.HUNDREDTHS)).hasMessageContaining("base command");
+        assertThatThrownBy(() -> Taken.of(slow, Grain.HUNDREDTHS)).hasMessageContaining("base speed");
     }
 
     /** Without a change both drive the same runs; without any gain left no run comes round. */

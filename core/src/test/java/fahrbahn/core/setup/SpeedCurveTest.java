@@ -79,6 +79,6 @@ class SpeedCurveTest {
                 .hasMessageContaining("breakawayCommand");
         Setup slow = Setups.edge();
         assertThatThrownBy(() -> slow.withDrive(slow.robot().drive().withCurve(new SpeedCurve(5, 0, 45, 0))))
-                .hasMessageContaining("above the breakaway, 45");
+                .hasMessageContaining("above the start-up power, 45");
     }
 }

@@ -114,7 +114,7 @@ class BodyTest {
                                 60,
                                 60)
                         .xMm)
-                .as("half way from the dead zone to full")
+                .as("half way from the dead band to full")
                 .isCloseTo(300, within(1e-9));
         assertThat(driven(drive.withTraits(ideal.withScrub(1.5)), 0, 100, 40, 60).headingRad)
                 .isCloseTo(1 / 1.5, within(1e-9));

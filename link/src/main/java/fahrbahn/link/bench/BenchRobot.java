@@ -124,8 +124,7 @@ public final class BenchRobot {
         try {
             Optional<BenchTable.Ride> ride = on.get().ride(seed);
             if (ride.isEmpty()) {
-                say(
-                        "It cannot drive here: nobody has said where the line of this mat goes. Follow it on the page Mat first");
+                say("It cannot drive here: find the mat's line on page Mat first");
             } else {
                 standAt(on.get(), ride.get().at(0), ride);
                 say(LinkListener.RUN_STARTS);

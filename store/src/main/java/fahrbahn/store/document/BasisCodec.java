@@ -36,7 +36,7 @@ final class BasisCodec implements Codec<Basis> {
         ConditionsJson.fill(json.putObject("conditions"), basis.conditions());
         if (!basis.known().isEmpty()) {
             ObjectNode known = json.putObject("known");
-            basis.known().forEach((constant, half) -> known.put(constant.word(), half));
+            basis.known().forEach((constant, half) -> known.put(constant.id(), half));
         }
         if (!basis.captures().isEmpty()) {
             ArrayNode captures = json.putArray("captures");
@@ -55,7 +55,7 @@ final class BasisCodec implements Codec<Basis> {
                 json.has("setting") ? Optional.of(shared.setting(json.text("setting"))) : Optional.empty();
         Map<Constant, Double> known = new EnumMap<>(Constant.class);
         for (Constant constant : Constant.values()) {
-            JsonNode half = json.raw("known").path(constant.word());
+            JsonNode half = json.raw("known").path(constant.id());
             if (half.isNumber()) {
                 known.put(constant, half.doubleValue());
             }

@@ -16,7 +16,7 @@ public final class FactCodec implements Codec<Fact> {
     public String write(Fact fact, Shared shared) {
         ObjectNode root = Fields.JSON
                 .createObjectNode()
-                .put("constant", fact.constant().word())
+                .put("constant", fact.constant().id())
                 .put("value", fact.measured().value())
                 .put("standardError", fact.measured().standardError())
                 .put("count", fact.measured().entries());
@@ -31,7 +31,7 @@ public final class FactCodec implements Codec<Fact> {
         return Documents.parse(
                 json,
                 root -> new Fact(
-                        root.oneOf("constant", Constant.values(), Constant::word),
+                        root.oneOf("constant", Constant.values(), Constant::id),
                         root.make(() -> new Measured(
                                 root.number("value"), root.number("standardError"), (int) root.number("count"))),
                         root.texts("entries"),

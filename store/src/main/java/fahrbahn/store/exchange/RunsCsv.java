@@ -194,7 +194,7 @@ public final class RunsCsv {
                     Math.abs(value) <= MOST,
                     column,
                     "'" + typed + "'",
-                    "a number of at most " + (long) MOST + ", or empty when nobody measured");
+                    "a number of at most " + (long) MOST + ", or empty if not measured");
             return value;
         }
     }

@@ -44,7 +44,7 @@ final class PdfPicture {
             return new PictureFile(PictureDecoder.picture(image, scaledFrom), OptionalDouble.of(width * MM_PER_POINT));
         } catch (IOException | RuntimeException damaged) {
             throw new BadFileException(
-                    "not a PDF that can be read (" + damaged.getMessage() + "). Save it anew, or import a PNG",
+                    "not a PDF that can be read (" + damaged.getMessage() + "). Save it again, or import a PNG",
                     damaged);
         }
     }

@@ -87,7 +87,7 @@ final class PictureDecoder {
                 return read(reader);
             } catch (IllegalArgumentException | IndexOutOfBoundsException | NegativeArraySizeException damaged) {
                 throw new BadFileException(
-                        "the picture is damaged (" + damaged.getMessage() + "). Save it anew", damaged);
+                        "the picture is damaged (" + damaged.getMessage() + "). Save it again", damaged);
             } finally {
                 reader.dispose();
             }

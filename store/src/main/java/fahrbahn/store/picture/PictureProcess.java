@@ -93,7 +93,7 @@ public final class PictureProcess {
         } catch (RuntimeException | StackOverflowError broken) {
             out.writeBoolean(false);
             out.writeUTF(
-                    "the picture is damaged (" + shortened(String.valueOf(broken.getMessage())) + "). Save it anew");
+                    "the picture is damaged (" + shortened(String.valueOf(broken.getMessage())) + "). Save it again");
             return;
         }
         out.writeBoolean(true);

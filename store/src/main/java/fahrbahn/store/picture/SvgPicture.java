@@ -59,7 +59,8 @@ public final class SvgPicture {
             return new PictureFile(PictureDecoder.picture(drawn(document, size, scale), 0), widthMm(bytes));
         } catch (RuntimeException | StackOverflowError damaged) {
             throw new BadFileException(
-                    "not an SVG drawing that can be read (" + damaged.getMessage() + "). Save it anew, or import a PNG",
+                    "not an SVG drawing that can be read (" + damaged.getMessage()
+                            + "). Save it again, or import a PNG",
                     damaged);
         }
     }

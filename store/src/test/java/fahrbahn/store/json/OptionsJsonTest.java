@@ -174,7 +174,7 @@ class OptionsJsonTest {
                 "\"left\" : \"s0\" | \"left\" : \"s9\" | law.outer is \"s9\"; it must be the name of a sensor",
                 "\"slowDown\" : 0.3 | \"slowDown\" : 1.3 | law.limits.slowDown is 1.3; it must be from 0 to 1",
                 "\"scrub\" : 1.2 | \"scrub\" : 0 | robot.drive.scrub is 0; it must be from 0.5 to 5",
-                "\"deadZoneCommand\" : 6.0 | \"deadZoneCommand\" : 45 | law.baseCommand is 40; it must be above the dead zone",
+                "\"deadZoneCommand\" : 6.0 | \"deadZoneCommand\" : 45 | law.baseCommand is 40; it must be above the dead band",
                 "\"supportForwardMm\" : -55.0 | \"supportForwardMm\" : 0 | robot.chassis.supportForwardMm is 0",
                 "\"weights\" : [ 3.0, 1.0 | \"weights\" : [ 3.0, 1.0, 2.0 | law.weights is 4; it must be one for each of the 3",
                 "\"channel\" : \"red\" | \"channel\" : \"infrared\" | sensors[1].channel is \"infrared\"; it must be \"all\" or"

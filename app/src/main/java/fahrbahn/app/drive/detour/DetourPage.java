@@ -53,8 +53,8 @@ public final class DetourPage {
 
     public Pages.Page page() {
         Action other = new Action("otherApproach", "Touch or distance", KeyCode.A, model::otherApproach);
-        Action use = new Action("useDetour", "Put it into the program", KeyCode.U, model::useShown);
-        Action out = new Action("takeOutDetour", "Take it out", KeyCode.X, model::takeOut);
+        Action use = new Action("useDetour", "Use in the program", KeyCode.U, model::useShown);
+        Action out = new Action("takeOutDetour", "Remove it", KeyCode.X, model::takeOut);
         progress.visibleProperty().bind(model.answer().computingProperty());
         progress.managedProperty().bind(progress.visibleProperty());
         model.answer().valueProperty().addListener(o -> refresh());
@@ -86,49 +86,44 @@ public final class DetourPage {
                 field(
                         "clearance",
                         "clear by, mm",
-                        "What is to stay between the obstacle and the robot.",
+                        "Gap to keep between obstacle and robot.",
                         Task::clearanceMm,
                         Task::withClearanceMm),
                 field(
                         "front",
                         "front, mm",
-                        "From between the wheels to the foremost part of the robot.",
+                        "From the axle to the front of the robot.",
                         Task::frontMm,
                         Task::withFrontMm),
-                field(
-                        "width",
-                        "width, mm",
-                        "Width of the robot over its wheels, outside.",
-                        Task::widthMm,
-                        Task::withWidthMm),
+                field("width", "width, mm", "Overall width of the robot.", Task::widthMm, Task::withWidthMm),
                 touch(
                         "touchBack",
                         "touch: back, mm",
-                        "How far it backs off after its bumper has closed.",
+                        "How far it backs off after touching.",
                         Approach.Touch::backMm,
                         (t, v) -> new Approach.Touch(v, t.missShare())),
                 touch(
                         "touchMiss",
                         "touch: missed, %",
-                        "How often of a hundred the bumper does not close and it pushes on.",
+                        "How often in 100 the bumper misses.",
                         t -> 100 * t.missShare(),
                         (t, v) -> new Approach.Touch(t.backMm(), v / 100)),
                 distance(
                         "distanceAt",
                         "seen at, mm",
-                        "The reading of the distance sensor at which it stops, from its front.",
+                        "Distance at which it stops, from its front.",
                         Approach.Distance::atMm,
                         (d, v) -> new Approach.Distance(v, d.noiseMm(), d.missShare())),
                 distance(
                         "distanceError",
                         "seen to, mm",
-                        "Standard deviation of a reading of the distance sensor.",
+                        "Standard deviation of a distance reading.",
                         Approach.Distance::noiseMm,
                         (d, v) -> new Approach.Distance(d.atMm(), v, d.missShare())),
                 distance(
                         "distanceMiss",
                         "not seen, %",
-                        "How many of a hundred of its readings see nothing.",
+                        "How many of 100 readings see nothing.",
                         d -> 100 * d.missShare(),
                         (d, v) -> new Approach.Distance(d.atMm(), d.noiseMm(), v / 100)),
                 turn());
@@ -164,7 +159,7 @@ public final class DetourPage {
         ChoiceField<Integer> choice = new ChoiceField<>(
                 "detourTurn",
                 "turns by",
-                "How far it turns to the side before the arc; the best is the one with the best chance.",
+                "Turn to the side before the arc; 'the best' has the best chance.",
                 TURNS.toArray(Integer[]::new),
                 degrees -> degrees == 0 ? "the best" : degrees + " degrees",
                 degrees -> model.change(

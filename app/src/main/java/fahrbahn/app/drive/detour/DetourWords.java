@@ -14,7 +14,7 @@ import java.util.Optional;
 
 /** Ways round an obstacle, in words. */
 final class DetourWords {
-    static final String DRIVING = "The twin goes round the obstacle, found by touch and by distance.";
+    static final String DRIVING = "Simulating detours found by touch and by distance.";
 
     private DetourWords() {}
 
@@ -34,7 +34,7 @@ final class DetourWords {
         boolean told = touchWins ? a.low() > b.high() : b.low() > a.high();
         String other = touchWins ? "by distance " + chance(b) : "by touch " + chance(a);
         String sentence = way(answer.setup(), answer.of(touchWins)) + " " + capital(other)
-                + (told ? "." : ": no difference that " + a.runs() + " runs would show.");
+                + (told ? "." : ": no difference in " + a.runs() + " runs.");
         return sentence + cannotTurn(answer, true) + cannotTurn(answer, false);
     }
 
@@ -45,14 +45,14 @@ final class DetourWords {
     }
 
     private static String tooNear(Answer answer) {
-        return "From where it stands no arc keeps clear. " + tooNear(answer, true);
+        return "No arc keeps clear from there. " + tooNear(answer, true);
     }
 
     private static String tooNear(Answer answer, boolean byTouch) {
         String least = Words.number(answer.task().turnsFromMm(), 2) + " mm";
         return byTouch
-                ? "After touch it has to back off further: its corners turn freely from " + least + " on."
-                : "By distance it has to stop sooner: its corners turn freely from " + least + " on.";
+                ? "After touch, back off further: its corners clear from " + least + " on."
+                : "By distance, stop sooner: its corners clear from " + least + " on.";
     }
 
     private static String way(Setup setup, DetourChoice choice) {
@@ -81,28 +81,25 @@ final class DetourWords {
 
     /** Where the obstacle comes from. */
     static String where(Optional<Standing> standing) {
-        return standing.map(s ->
-                        "The obstacle of the table in hand, " + Words.number(s.atMm() / 1000, 3) + " m along the line.")
-                .orElse("The table in hand has no obstacle; Table (2) lays one by V. Here it is one as typed.");
+        return standing.map(s -> "Obstacle on this table, " + Words.number(s.atMm() / 1000, 3) + " m along the line.")
+                .orElse("No obstacle on this table; using the one typed here.");
     }
 
     /** Whether the program has a way round, and whether it is this one. */
     static String inProgram(Optional<ObstacleMove> has, Optional<ObstacleMove> shown) {
         if (has.isEmpty()) {
-            return shown.isEmpty()
-                    ? "Its program has no way round an obstacle."
-                    : "Its program has no way round: it runs into what stands on the line. U puts this one in.";
+            return shown.isEmpty() ? "The program has no detour." : "The program has no detour. U: use this one.";
         }
         return has.equals(shown)
-                ? "This way round is in its program: simulation, card and exported program drive it. X takes it out."
-                : "Its program has another way round. U puts this one in, X takes it out.";
+                ? "The program has this detour. X: remove it."
+                : "The program has another detour. U: use this one, X: remove it.";
     }
 
     static String meets(DetourTrial trial) {
         if (trial.alongMm().n() == 0) {
             return "never";
         }
-        return Words.number(trial.alongMm().mean(), 3) + " mm behind, +- "
+        return Words.number(trial.alongMm().mean(), 3) + " mm behind, ± "
                 + Words.number(trial.alongMm().sd(), 2);
     }
 

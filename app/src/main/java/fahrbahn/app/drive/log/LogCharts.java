@@ -61,7 +61,7 @@ final class LogCharts {
             series.add(new Series(name + " of the robot", "ink-edge", WHOLE, tick -> values[tick]));
             shown.twin().ifPresent(twin -> {
                 IntToDoubleFunction value = tick -> ofTwin.at(twin, twin.indexAt(tS[tick]));
-                series.add(new Series("of the twin", "ink-right", DASHES[1], value));
+                series.add(new Series("simulated", "ink-right", DASHES[1], value));
             });
             return chart(what, unit, series, true);
         });

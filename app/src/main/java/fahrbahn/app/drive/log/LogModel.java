@@ -142,7 +142,7 @@ public final class LogModel {
     private void breakOff() {
         if (recording.get()) {
             recording.set(false);
-            tell.accept("Another robot is in hand: what was taken down of the one before is not kept.");
+            tell.accept("Another robot was selected: the recording was not kept.");
         }
     }
 

@@ -26,9 +26,9 @@ public final class LogPage {
     private final VBox further = new VBox();
     private final VBox figures = new VBox();
     private final VBox fit = new VBox();
-    private final Plot readings = plot("readings", "After a log: its readings");
-    private final Plot error = plot("scale units", "After a log: its error, and the twin's");
-    private final Plot steering = plot("commands", "After a log: its steering, and the twin's");
+    private final Plot readings = plot("readings", "Readings");
+    private final Plot error = plot("scale units", "Error: log and simulation");
+    private final Plot steering = plot("commands", "Steering: log and simulation");
 
     public LogPage(LogModel model) {
         this.model = model;
@@ -46,21 +46,21 @@ public final class LogPage {
     public Pages.Page page() {
         Action open = new Action("openLog", "Open a log", KeyCode.O, this::open);
         Action paste = new Action("pasteLog", "Paste one", KeyCode.V, this::paste);
-        Action record = new Action("recordLog", "Take down from the link", KeyCode.R, model::record);
-        Action keep = new Action("keepLog", "Put lag and loop time on the robot", KeyCode.U, model::keep);
+        Action record = new Action("recordLog", "Record from the robot", KeyCode.R, model::record);
+        Action keep = new Action("keepLog", "Use motor lag and loop time on the robot", KeyCode.U, model::keep);
         ProgressIndicator working = new ProgressIndicator();
         working.setMaxSize(24, 24);
         working.visibleProperty().bind(model.running());
         model.recordingProperty()
                 .addListener(o -> record.button()
-                        .setText(model.recordingProperty().get() ? "Enough: read it" : "Take down from the link"));
+                        .setText(model.recordingProperty().get() ? "Stop and read it" : "Record from the robot"));
         model.shown().lastProperty().addListener(o -> refresh(keep));
         refresh(keep);
         FlowPane controls = Nodes.flow(open.button(), paste.button(), record.button(), keep.button(), working);
         VBox left = Nodes.column(
-                Nodes.panel("What is wrong beside that", further),
-                Nodes.panel("What the log tells on its own", figures),
-                Nodes.panel("What it tells of the robot", fit));
+                Nodes.panel("Also wrong", further),
+                Nodes.panel("From the log alone", figures),
+                Nodes.panel("About the robot", fit));
         VBox right = new VBox();
         right.getStyleClass().add("panel");
         for (Plot plot : List.of(readings, error, steering)) {
@@ -86,14 +86,13 @@ public final class LogPage {
             List.of(readings, error, steering).forEach(Plot::clear);
             lines(
                     further,
-                    List.of(
-                            "Open a log that the robot wrote, paste it, or take it down from the link: a line for each loop with its time, "
-                                    + "its readings and, as far as it has them, error, steering and what each wheel was told."));
-            lines(figures, List.of("After a log: loop time, wiggle, mean error, wheels at their limit."));
+                    List.of("Open or paste a log, or record it from the robot: one line a loop with time, "
+                            + "readings and, if it has them, error, steering and motor values."));
+            lines(figures, List.of("Loop time, wiggle, mean error, wheels at their limit."));
             lines(
                     fit,
                     List.of(
-                            "After a log with error and steering: lag, delay, speed and slope, with how sure they are."));
+                            "With error and steering: motor lag, reading delay, speed and sensor slope, with likely ranges."));
             return;
         }
         lines(further, LogWords.further(shown.get()));

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 /** What a robot's own log tells, in words. */
 final class LogWords {
     /** How a constant was measured. */
-    static final String BY_LOG = "by the robot's own log of a run";
+    static final String BY_LOG = "from the robot's own log";
 
     /** Clocks of programs tell no less. */
     private static final double EVEN_MS = 0.001;
@@ -22,18 +22,16 @@ final class LogWords {
     private LogWords() {}
 
     static String sound(Shown shown) {
-        return "Nothing is wrong by this log of " + Words.seconds(lengthS(shown))
-                + ". U puts the lag it tells on the robot.";
+        return "Nothing wrong in this log of " + Words.seconds(lengthS(shown)) + ". U: use its motor lag.";
     }
 
     /** What it could not be judged by, and what it shows all the same. */
     static String tooLittle(Shown shown) {
         List<String> missing = shown.log().missing();
-        String why = missing.isEmpty()
-                ? "it has too few ticks on the line."
-                : "it has no " + String.join(" and no ", missing) + ".";
+        String why =
+                missing.isEmpty() ? "too short on the line." : "it has no " + String.join(" and no ", missing) + ".";
         return "Too little in this log: " + why + " "
-                + shown.figures().wiggle().map(LogWords::wiggle).orElse("Nothing in it wiggles.");
+                + shown.figures().wiggle().map(LogWords::wiggle).orElse("No wiggle in it.");
     }
 
     /** The likeliest fault, and what to do. */
@@ -44,20 +42,19 @@ final class LogWords {
 
     private static String mend(Fault fault) {
         return switch (fault) {
-            case WRONG_WAY ->
-                "Check the sensors' order and the edge by hand: on dark it must turn one way, on light the other.";
+            case WRONG_WAY -> "Check the steering direction by hand: on dark one way, on light the other.";
             case STUCK_SENSOR -> "Look at its plug and its lamp.";
-            case GLARE -> "Turn the table or shade it, and look for a crease there.";
-            case LEVELS -> "Measure (3) has the captures.";
+            case GLARE -> "Shade the table, and look for a crease there.";
+            case LEVELS -> "See the captures in Measure (3).";
             case LOST_LINES -> "Log every second loop, or over a cable.";
             case LOW_BATTERY -> "Charge it, and time its speed in Robot (1).";
-            case SLOW_LOOP -> "Type the loop time in Robot (1), or take work out of the loop.";
-            case UNEVEN_LOOP -> "Take what takes time now and then out of the loop.";
-            case UNEVEN_WHEELS -> "Look at wheels and axles, then measure the mismatch in Robot (1).";
-            case LAG -> "U puts it on the robot; then choose gains anew in Gains (5).";
+            case SLOW_LOOP -> "Type the loop time in Robot (1), or shorten the loop.";
+            case UNEVEN_LOOP -> "Move occasional slow work out of the loop.";
+            case UNEVEN_WHEELS -> "Check wheels and axles, then measure drift in Robot (1).";
+            case LAG -> "U: use it; then choose gains again in Gains (5).";
             case NO_DAMPING -> "Add Kd, two or three times Kp, in Gains (5).";
             case TOO_SHARP -> "Lower Kp to a little over half in Gains (5).";
-            case TOO_SOFT -> "Raise Kp above what the bends need in Gains (5).";
+            case TOO_SOFT -> "Raise Kp above the bend minimum in Gains (5).";
         };
     }
 
@@ -69,9 +66,8 @@ final class LogWords {
     static List<String> further(Shown shown) {
         List<String> more = shown.faults().stream().skip(1).map(Found::evidence).toList();
         List<String> missing = shown.log().missing();
-        String none = missing.isEmpty()
-                ? "Nothing."
-                : "Not to be judged: it has no " + String.join(" and no ", missing) + ".";
+        String none =
+                missing.isEmpty() ? "Nothing." : "Cannot be checked: no " + String.join(" and no ", missing) + ".";
         return more.isEmpty() ? List.of(none) : more;
     }
 
@@ -81,12 +77,12 @@ final class LogWords {
         double scatterMs = 1000 * shown.figures().loopPeriodS().sd();
         lines.add("A loop takes "
                 + Words.number(1000 * shown.figures().loopPeriodS().mean(), 3) + " ms, "
-                + (scatterMs < EVEN_MS ? "even" : "give or take " + Words.number(scatterMs, 2) + " ms") + ", over "
+                + (scatterMs < EVEN_MS ? "even" : "± " + Words.number(scatterMs, 2) + " ms") + ", over "
                 + Words.count(shown.log().size(), "tick", "ticks") + ".");
-        lines.add(shown.figures().wiggle().map(LogWords::wiggle).orElse("No wiggle goes on in its second half."));
+        lines.add(shown.figures().wiggle().map(LogWords::wiggle).orElse("No wiggle in its second half."));
         shown.figures()
                 .meanError()
-                .ifPresent(mean -> lines.add("Its error is " + Words.number(mean, 2) + " in the mean."));
+                .ifPresent(mean -> lines.add("Its error is " + Words.number(mean, 2) + " on average."));
         shown.figures()
                 .saturatedShare()
                 .ifPresent(share -> lines.add("A wheel is at its limit " + Words.percent(share) + " of the time."));
@@ -100,9 +96,9 @@ final class LogWords {
 
     private static String lost(List<OnTheWay.Lost> lost) {
         if (lost.isEmpty()) {
-            return "It never lost the line for a tenth of a second.";
+            return "It never lost the line for 0.1 s.";
         }
-        return "It saw nothing of the line " + Words.count(lost.size(), "time", "times") + ": "
+        return "It did not see the line " + Words.count(lost.size(), "time", "times") + ": "
                 + lost.stream()
                         .limit(4)
                         .map(l -> "at " + Words.number(l.atS(), 3) + " s for " + Words.number(l.lengthS(), 2) + " s")
@@ -119,14 +115,14 @@ final class LogWords {
     static List<String> fit(Shown shown) {
         return shown.fit()
                 .map(fit -> List.of(
-                        "lag " + ms(fit.lagS()) + ", delay " + ms(fit.delayS()) + ", together " + ms(fit.effectS()),
+                        "lag " + ms(fit.lagS()) + ", reading delay " + ms(fit.delayS()) + ", together "
+                                + ms(fit.effectS()),
                         "speed " + Words.number(fit.speedMmPerS().value(), 3) + " \u00b1 "
                                 + Words.number(fit.speedMmPerS().sd(), 2) + " mm/s",
                         "slope " + Words.number(fit.slopeShare().value(), 2) + " \u00b1 "
                                 + Words.number(fit.slopeShare().sd(), 1) + " times what the setup has"))
-                .orElse(
-                        List.of(
-                                "Too little to tell lag, delay and speed: it needs error and steering over some seconds of a straight."));
+                .orElse(List.of(
+                        "Motor lag, reading delay and speed need error and steering over some seconds of straight."));
     }
 
     private static String ms(Told told) {

@@ -29,7 +29,7 @@ public final class DriveWords {
     }
 
     private static Verdict withFault(SensorFault fault, String what, boolean good) {
-        String sentence = "With " + fault(fault) + " " + what + ". Not kept: it is a robot that has failed.";
+        String sentence = "With " + fault(fault) + " " + what + ". Not kept: a sensor has failed.";
         return good ? Verdict.care(sentence) : Verdict.stop(sentence);
     }
 
@@ -46,7 +46,7 @@ public final class DriveWords {
                 fault,
                 result.completed()
                         ? "it finishes in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
-                                + " mm RMS from the path"
+                                + " mm RMS from the line"
                         : "it is lost at " + at,
                 result.completed());
     }
@@ -61,28 +61,28 @@ public final class DriveWords {
         int asked = last.many().asked();
         String stopped = chance.runs() < asked ? "Stopped after " + chance.runs() + " of " + asked + ". " : "";
         String sentence = stopped + ChanceWords.of(chance, last.ground().name())
-                + " if battery, light, grip and start differ as we reckon for a table evening.";
+                + " with normal changes in battery, light, grip and start.";
         if (chance.completed() < chance.runs()) {
             sentence += (chance.completed() == 0 ? " They are" : " The others are") + " lost about " + lostAt(last)
                     + "." + commonestTurn(last) + mostly(last.factors());
         }
         if (times.n() > 1) {
-            sentence += " They take " + Words.number(times.mean(), 3) + " s, give or take "
-                    + Words.number(times.sd(), 2) + " s, and stray " + Words.number(peaks.mean(), 2) + " mm at most.";
+            sentence += " They take " + Words.number(times.mean(), 3) + " s ± " + Words.number(times.sd(), 2)
+                    + " s, at most " + Words.number(peaks.mean(), 2) + " mm off the line.";
         }
         if (chance.completed() == 0) {
-            return Verdict.stop(sentence + " L shows one.");
+            return Verdict.stop(sentence + " L: see one.");
         }
         return chance.completed() == chance.runs()
-                ? Verdict.good(sentence + " N goes on to Runs.")
-                : Verdict.care(sentence + " L shows one of the lost.");
+                ? Verdict.good(sentence + " N: Runs.")
+                : Verdict.care(sentence + " L: see a lost one.");
     }
 
     /** The condition that decides most of it; empty where none stands out. */
     private static String mostly(LossFactors factors) {
         return factors.told().isEmpty()
                 ? ""
-                : " What decides most of it: " + LossWords.factor(factors.told().get(0)) + ".";
+                : " Main cause: " + LossWords.factor(factors.told().get(0)) + ".";
     }
 
     /** Gains to tell settings apart by. */
@@ -128,17 +128,18 @@ public final class DriveWords {
         return switch (result.end()) {
             case FINISHED -> finished(last);
             case LEFT_THE_LINE -> Verdict.stop(lost(last, at, crossings));
-            case TURNED_ROUND -> Verdict.stop("Turned round at " + at + " and rode back. Go back to Gains (5).");
+            case TURNED_ROUND -> Verdict.stop("Turned around at " + at + " and drove back. Change the gains (5).");
             case HIT_OBSTACLE ->
                 Verdict.stop("Hit the obstacle at " + at + ". "
                         + (last.setup().law().options().obstacle().isPresent()
-                                ? "Detour shows where its way round fails."
-                                : "Its program has no way round: page Detour, U."));
+                                ? "Detour shows where it fails."
+                                : "No detour in its program: page Detour, U."));
             case STOPPED ->
-                Verdict.stop("Stopped at " + at + ": all its sensors saw the line, and its program stops then (Law).");
+                Verdict.stop(
+                        "Stopped at " + at + ": all its sensors saw the line, and its program stops then (Control).");
             case TOO_SLOW ->
-                Verdict.stop("Not round after " + Words.number(result.timeS(), 3)
-                        + " s, four times what the lap should take. Raise the base command in Robot (1).");
+                Verdict.stop("Not finished after " + Words.number(result.timeS(), 3)
+                        + " s, four times the expected lap. Raise the base speed in Robot (1).");
         };
     }
 
@@ -149,8 +150,8 @@ public final class DriveWords {
         double tightestMm = last.ground().tightestRadiusMm();
         String setUp = last.setup().line().tightestRadiusMm() > tightestMm
                 ? " The course has bends of " + Words.millimetres(tightestMm)
-                        + ", tighter than the robot was set up for: type that in Robot (1)."
-                : " Gains (5) has what to change.";
+                        + ", tighter than set up: change that in Robot (1)."
+                : " See Gains (5).";
         return last.loss().map(loss -> LossWords.sentence(loss, last.setup())).orElse("Lost the line at " + at + ".")
                 + setUp;
     }
@@ -163,7 +164,7 @@ public final class DriveWords {
                 .turnMarks()
                 .map(marks -> CrossingWords.wrong(last.result().crossings(), marks))
                 .filter(words -> !words.isEmpty())
-                .map(words -> words + " Turns in Levels (4) has its rule.")
+                .map(words -> words + " See Turns in Thresholds (4).")
                 .orElse("");
     }
 
@@ -175,15 +176,13 @@ public final class DriveWords {
                 : crossings(last).isEmpty()
                         ? " All of " + Words.count(crossed, "crossing", "crossings") + " taken right."
                         : " " + crossings(last);
-        String figures = "Completed in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
-                + " mm RMS from the path, " + Words.number(result.peakMm(), 2) + " mm at most."
+        String figures = "Finished in " + Words.number(result.timeS(), 4) + " s, " + Words.number(result.rmsMm(), 2)
+                + " mm RMS from the line, " + Words.number(result.peakMm(), 2) + " mm off the line."
                 + taken;
         double half = last.setup().line().widthMm() / 2;
         return result.peakMm() > half
-                ? Verdict.care(
-                        figures
-                                + " The peak is more than half the line's width: little is left before it is lost. Go back to Gains (5).")
-                : Verdict.good(figures + " Press K to keep it in Runs.");
+                ? Verdict.care(figures + " It was more than half a line width off: change the gains (5).")
+                : Verdict.good(figures + " K: keep it in Runs.");
     }
 
     /** For the log book. */

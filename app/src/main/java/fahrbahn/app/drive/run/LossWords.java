@@ -14,13 +14,13 @@ public final class LossWords {
     private static final double LEAST_BLIND_S = 0.02;
 
     private static final Map<Class<? extends Why>, String> SORTS = Map.ofEntries(
-            Map.entry(Why.NotEnoughTurn.class, "could not turn so tight"),
-            Map.entry(Why.TooSoft.class, "steered too softly for the bend"),
-            Map.entry(Why.TooLate.class, "steered too late for the bend"),
+            Map.entry(Why.NotEnoughTurn.class, "bend too tight"),
+            Map.entry(Why.TooSoft.class, "steering too weak for the bend"),
+            Map.entry(Why.TooLate.class, "steering too late for the bend"),
             Map.entry(Why.Wiggled.class, "wiggled off the line"),
-            Map.entry(Why.Corner.class, "did not get round the corner"),
+            Map.entry(Why.Corner.class, "missed the corner"),
             Map.entry(Why.Unguided.class, "missed the line behind a gap"),
-            Map.entry(Why.TurnedAway.class, "were steered away by a rule"),
+            Map.entry(Why.TurnedAway.class, "steered away by a rule"),
             Map.entry(Why.BadStart.class, "started too far off"),
             Map.entry(Why.TurnedRound.class, "turned round"),
             Map.entry(Why.TooSlow.class, "took too long"),
@@ -46,23 +46,23 @@ public final class LossWords {
         }
         int sensors = setup.lawSensors().size();
         String which = sensors == 1 ? "Its sensor was" : sensors == 2 ? "Both sensors were" : "All sensors were";
-        return " " + which + " on ground for " + Words.number(1000 * loss.blindS(), 2) + " ms.";
+        return " " + which + " on background for " + Words.number(1000 * loss.blindS(), 2) + " ms.";
     }
 
     /** Why, to read after a colon. */
     public static String reason(Why why) {
         if (why instanceof Why.NotEnoughTurn turn) {
             return Double.isInfinite(turn.moreShare())
-                    ? "no circle of this robot follows so tight a bend with its sensors so far ahead"
+                    ? "the bend is too tight with the sensors this far ahead"
                     : "it needed " + Words.percent(turn.moreShare()) + " more turn than full steering gives";
         }
         if (why instanceof Why.TooSoft soft) {
-            return "it steered " + Words.number(soft.asked(), 2) + " where the bend takes "
+            return "it steered " + Words.number(soft.asked(), 2) + " where the bend needs "
                     + Words.number(soft.needed(), 2) + ", so Kp is too small for it";
         }
         if (why instanceof Why.TooLate late) {
-            return "it steered enough, but too late: from a reading to its full effect the robot takes "
-                    + Words.number(1000 * late.lagS(), 2) + " ms";
+            return "it steered too late: from a reading to its effect takes " + Words.number(1000 * late.lagS(), 2)
+                    + " ms";
         }
         if (why instanceof Why.Wiggled wiggled) {
             return "it wiggled, from " + Words.number(wiggled.firstMm(), 2) + " to " + Words.number(wiggled.lastMm(), 2)
@@ -70,24 +70,24 @@ public final class LossWords {
         }
         if (why instanceof Why.Corner corner) {
             return corner.drove() == Doing.FOLLOWING
-                    ? "no circle follows a corner, and nothing in its program turned it there"
-                    : doing(corner.drove()) + " did not bring it round the corner";
+                    ? "a PD line follower cannot take a square corner: add a corner turn"
+                    : doing(corner.drove()) + " did not turn it at the corner";
         }
         if (why instanceof Why.Unguided gap) {
-            return "it came to the gap " + Words.number(Math.abs(gap.asideMm()), 2) + " mm beside its path and "
+            return "it came to the gap " + Words.number(Math.abs(gap.asideMm()), 2) + " mm off the line and "
                     + Words.number(Math.abs(Math.toDegrees(gap.aslantRad())), 2)
-                    + "° aslant, and missed the line behind it";
+                    + "° askew, and missed the line behind it";
         }
         if (why instanceof Why.HitObstacle hit) {
             return hit.goesRound()
-                    ? "it hit the obstacle on its way round"
-                    : "it ran into the obstacle: its program has no way round; page Detour puts one in";
+                    ? "it hit the obstacle on its detour"
+                    : "it ran into the obstacle: no detour in its program (page Detour)";
         }
         if (why instanceof Why.TurnedAway turned) {
             return doing(turned.rule()) + " steered it away from the line";
         }
         if (why instanceof Why.BadStart start) {
-            return "it started " + Words.number(Math.abs(start.asideMm()), 2) + " mm beside its path and "
+            return "it started " + Words.number(Math.abs(start.asideMm()), 2) + " mm off the line and "
                     + Words.number(Math.abs(Math.toDegrees(start.aslantRad())), 2) + "° aslant";
         }
         if (why instanceof Why.Stopped) {
@@ -97,8 +97,8 @@ public final class LossWords {
             return "it turned round" + (round.drove() == Doing.FOLLOWING ? "" : ", by " + doing(round.drove()));
         }
         return why instanceof Why.TooSlow
-                ? "it was on its way four times as long as it should be"
-                : "on a line without a bend, so look at what lies there";
+                ? "it took four times as long as it should"
+                : "on a straight: check what is there";
     }
 
     /** A sort of reason, to read after a number of runs. */
@@ -109,12 +109,12 @@ public final class LossWords {
     /** What drives, to read in a sentence. */
     public static String doing(Doing doing) {
         return switch (doing) {
-            case FOLLOWING -> "the law";
+            case FOLLOWING -> "the control";
             case BLANKED -> "waiting out a crossing";
             case STOPPED -> "the stop with all sensors on the line";
             case EMERGENCY -> "an emergency sensor";
             case LOST_RULE -> "the rule for a lost line";
-            case AROUND_OBSTACLE -> "the way round an obstacle";
+            case AROUND_OBSTACLE -> "the detour";
             case CROSSING -> "the way through a crossing";
             case TURNING -> "the turn at a crossing";
         };
@@ -130,7 +130,7 @@ public final class LossWords {
         int side = factor.side();
         return switch (factor.condition()) {
             case BATTERY -> side < 0 ? "a low battery" : side > 0 ? "a full battery" : "the battery";
-            case LAG -> side > 0 ? "slow wheels" : side < 0 ? "quick wheels" : "the wheels' lag";
+            case LAG -> side > 0 ? "slow wheels" : side < 0 ? "quick wheels" : "motor lag";
             case GRIP -> side > 0 ? "slip" : side < 0 ? "good grip" : "grip";
             case UNEVEN_WHEELS ->
                 side > 0 ? "a right wheel that is faster" : side < 0 ? "a left wheel that is faster" : "uneven wheels";

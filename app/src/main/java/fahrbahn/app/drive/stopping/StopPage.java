@@ -62,18 +62,18 @@ public final class StopPage {
         model.runs().addListener((InvalidationListener) o -> refresh());
         Follow.of(model.answer(), this::refresh, picture, better);
         Follow.of(model.back(), this::showBack, back);
-        VBox side = Nodes.column(Nodes.panel("What would make it better", betterHead, better));
+        VBox side = Nodes.column(Nodes.panel("What would improve it", betterHead, better));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         FlowPane fields = fields();
         fields.getChildren().addAll(before.button(), after.button(), progress);
         fields.getStyleClass().add("by-bottom");
         VBox body = Nodes.column(
-                Nodes.panel("Where it is to stop, and what it can decide by", verdict, fields),
+                Nodes.panel("Where to stop, and how to decide", verdict, fields),
                 Nodes.grow(Nodes.row(
                         Nodes.grow(Nodes.column(
                                 Nodes.grow(Nodes.panel(
-                                        "Where " + StopModel.RUNS + " runs come to rest, about their mean",
+                                        "Where " + StopModel.RUNS + " runs stop, about their mean",
                                         Nodes.grow(picture))),
                                 backPanel())),
                         side)));
@@ -88,32 +88,32 @@ public final class StopPage {
                 field(
                         "stopWay",
                         "way, mm",
-                        "From the last place the program was sure of, a mark or the start, to where it decides.",
+                        "From the last known place (mark or start) to where it decides.",
                         Sensing::wayMm,
                         Sensing::withWayMm),
                 window(),
                 field(
                         "wheelStep",
                         "one count, mm",
-                        "How far the robot goes in one count of the wheel encoder.",
+                        "Distance per encoder count.",
                         Sensing::wheelStepMm,
                         Sensing::withWheelStepMm),
                 field(
                         "markNoise",
                         "mark seen to, mm",
-                        "Standard deviation of where a sensor sees the edge of a mark.",
+                        "Standard deviation of where the mark's edge is seen.",
                         Sensing::markNoiseMm,
                         Sensing::withMarkNoiseMm),
                 field(
                         "distanceNoise",
                         "distance to, mm",
-                        "Standard deviation of a reading of the distance sensor.",
+                        "Standard deviation of a distance reading.",
                         Sensing::distanceNoiseMm,
                         Sensing::withDistanceNoiseMm),
                 field(
                         "missShare",
                         "missed, %",
-                        "How many of a hundred readings of the distance sensor see nothing.",
+                        "How many of 100 readings see nothing.",
                         s -> 100 * s.missShare(),
                         (s, v) -> s.withMissShare(v / 100)));
     }
@@ -121,8 +121,8 @@ public final class StopPage {
     private NumberField window() {
         NumberField field = new NumberField(
                 "stopWindow",
-                "window, +- mm",
-                "How far the robot may stop from its place to each side and the attachment still works.",
+                "window, ± mm",
+                "How far off the robot may stop and the attachment still works.",
                 v -> model.change(p -> p.withWindowMm(v)));
         shown.add(() -> field.show(model.plan().windowMm()));
         return field;

@@ -29,7 +29,7 @@ final class StopPicture extends CanvasRegion {
     private Rule inHand = Rule.TIMER;
 
     StopPicture(Consumer<Rule> taken) {
-        super("Where each way to stop comes to rest", 220);
+        super("Where each stopping rule stops", 220);
         setOnMouseClicked(e -> {
             int row = (int) (e.getY() / rowHeight());
             if (row >= 0 && row < Rule.values().length) {

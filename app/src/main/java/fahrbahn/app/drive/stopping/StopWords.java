@@ -18,7 +18,7 @@ import java.util.OptionalDouble;
 
 /** Ways to stop, in words. */
 final class StopWords {
-    static final String DRIVING = "The twin drives every way to stop on the same runs.";
+    static final String DRIVING = "Simulating every stopping rule.";
 
     /** Fewer logged runs say little of a scatter: a standard deviation of four is known to a factor of two or three. */
     private static final int FEWEST_LOGGED = 4;
@@ -42,8 +42,8 @@ final class StopWords {
         StopTrial all = answer.shares().all();
         Rule best = best(all);
         String window = Words.number(answer.plan().windowMm(), 3) + " mm";
-        String sentence = "Decide by " + StoppingWords.name(best) + ": it stops within " + window + " in "
-                + driven(all.within(best, answer.plan().windowMm())) + ", scattering "
+        String sentence = "Stop by " + StoppingWords.name(best) + ": it stops within " + window + " in "
+                + driven(all.within(best, answer.plan().windowMm())) + ", scatter "
                 + StoppingWords.mm(all.scatterMm(best)) + ".";
         if (best == Rule.TIMER) {
             return sentence;
@@ -68,8 +68,8 @@ final class StopWords {
         OptionalDouble formula =
                 StopFormula.scatterMm(rule, answer.setup(), answer.plan().sensing(), Spread.TYPICAL);
         return formula.isPresent()
-                ? "By the sums alone it would be " + StoppingWords.mm(formula.getAsDouble()) + "."
-                : "For this one there are no sums; the twin alone tells it.";
+                ? "By calculation alone: " + StoppingWords.mm(formula.getAsDouble()) + "."
+                : "Simulated only.";
     }
 
     /** What the rule's scatter comes from, what would be left without it, and what to do. */
@@ -93,9 +93,9 @@ final class StopWords {
     static String slower(Answer answer, Rule rule) {
         double now = answer.shares().all().scatterMm(rule);
         if (Math.abs(answer.shares().atHalfSpeed().scatterMm(rule) / now - 1) < ALIKE - 1) {
-            return "Half the speed would change nothing.";
+            return "Half the speed would not change it.";
         }
-        return "At half the speed it would scatter "
+        return "At half the speed the scatter would be "
                 + StoppingWords.mm(answer.shares().atHalfSpeed().scatterMm(rule)) + " instead of "
                 + StoppingWords.mm(answer.shares().all().scatterMm(rule)) + ".";
     }
@@ -128,7 +128,7 @@ final class StopWords {
         if (runs < FEWEST_LOGGED) {
             return "The log book has " + Words.count(runs, "run", "runs")
                     + " with a stop place for this setting here; from " + FEWEST_LOGGED
-                    + " on they stand beside the twin.";
+                    + " on they are compared with the simulation.";
         }
         return "In the log book " + runs + " runs with this setting scatter " + StoppingWords.mm(logged.sd())
                 + " along the line.";

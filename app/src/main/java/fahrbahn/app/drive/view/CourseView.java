@@ -71,7 +71,7 @@ public final class CourseView extends StackPane {
                 return words();
             }
         };
-        ways = new Layer("Ways of robots") {
+        ways = new Layer("Paths of robots") {
             @Override
             protected void paint(Pen pen) {
                 runners.forEach(r -> r.paintTrail(pen, trail(r, scale()), 0, r.tick(waysS)));
@@ -238,12 +238,12 @@ public final class CourseView extends StackPane {
         String of = Words.number(ground.path().lengthMm() / 1000) + " m of line on " + Words.number(ground.widthMm())
                 + " by " + Words.millimetres(ground.heightMm());
         if (runners.isEmpty()) {
-            return passes == null ? of + "." : of + "; the most used place was passed " + passes.most() + " times.";
+            return passes == null ? of + "." : of + "; the busiest place was passed " + passes.most() + " times.";
         }
         Trace trace = runners.get(0).trace();
         int tick = runners.get(0).tick(atS);
-        return of + "; the robot after " + Words.seconds(trace.tS(tick)) + " is "
-                + Words.millimetres(Math.abs(trace.offsetMm(tick))) + " off its path.";
+        return of + "; robot at " + Words.seconds(trace.tS(tick)) + " is "
+                + Words.millimetres(Math.abs(trace.offsetMm(tick))) + " off the line.";
     }
 
     private Trail trail(Runner runner, TableScale at) {

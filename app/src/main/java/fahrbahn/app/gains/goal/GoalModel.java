@@ -53,8 +53,8 @@ public final class GoalModel {
                         GainChoice.withoutGainsAndSpeed(season.setupOrGuess()),
                         tableInHand
                                 .get()
-                                .orElseThrow(() -> new RefusedException(
-                                        "The table in hand is not ready: Table (2) says what is missing.")),
+                                .orElseThrow(
+                                        () -> new RefusedException("The selected table is not ready: see Table (2).")),
                         goal.get()),
                 Wanted::found);
     }

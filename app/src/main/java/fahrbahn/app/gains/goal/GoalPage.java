@@ -36,7 +36,7 @@ public final class GoalPage {
     public Pages.Page page() {
         Action find = new Action("findForGoal", "Find it", KeyCode.F, model::find);
         Action stop = new Action("stopFinding", "Stop", KeyCode.S, model.found()::stop);
-        Action use = new Action("useGoal", "Use it on the robot", KeyCode.U, model::use);
+        Action use = new Action("useGoal", "Use on the robot", KeyCode.U, model::use);
         ChoiceField<Goal> goal = new ChoiceField<>(
                 "goal",
                 "what for",
@@ -51,7 +51,7 @@ public final class GoalPage {
         row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
         VBox body = Nodes.column(
                 Nodes.panel("What for", row, verdict),
-                Nodes.panel("Each school's gains at the set speed, on the same table", schools));
+                Nodes.panel("Each method's gains at the set speed, on this table", schools));
         schools.getChildren().setAll(Nodes.label(GoalWords.ASK, "caption"));
         Follow.of(model.found(), () -> refresh(use), schools);
         return new Pages.Page(

@@ -10,7 +10,7 @@ import fahrbahn.words.Words;
 
 /** Goals and what they ask for, in sentences. */
 public final class GoalWords {
-    public static final String ASK = "F tries every school's gains and many more on the table in hand.";
+    public static final String ASK = "F tries every method's gains and many more on this table.";
 
     private GoalWords() {}
 
@@ -24,39 +24,38 @@ public final class GoalWords {
 
     static String verdict(GoalModel.Found found) {
         CourseAdvice a = found.advice();
-        String setting = "Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + " at command "
+        String setting = "Kp " + Words.number(a.kp()) + ", Kd " + Words.number(a.kd()) + " at power "
                 + Words.number(a.baseCommand());
         if (a.chance().completed() == 0) {
-            return "Nothing that was tried gets round " + found.table() + ". What stops it: "
-                    + LimitWords.of(a.limits()) + ".";
+            return "No gains tried finish " + found.table() + ". Limited by: " + LimitWords.of(a.limits()) + ".";
         }
         String place = found.goal() == Goal.PLACE
                 ? ", stopping within \u00b1 " + Words.number(2 * a.placeMm(), 2) + " mm along"
                 : "";
         return "Take " + setting + ": " + ChanceWords.of(a.chance(), found.table()) + ", "
                 + Words.number(a.lapS(), 3) + " s" + place + ". " + margins(a.margins()) + " " + limits(a.limits())
-                + ". U puts it on the robot.";
+                + ". U: use it.";
     }
 
     private static String margins(GainAdvice margins) {
         if (margins.gainMargin() <= 1) {
-            return "On a long straight it may wiggle with them; what finishes this course decided.";
+            return "It may wiggle on a long straight; chosen because it finishes this course.";
         }
-        return "By loop theory it wiggles at " + Words.number(margins.gainMargin(), 2) + " times these gains and has "
+        return "Calculated wiggle limit: " + Words.number(margins.gainMargin(), 2) + " times these gains; "
                 + Words.number(margins.bendMargin(), 2) + " times what the bend needs.";
     }
 
     private static String limits(CourseAdvice.Limits limits) {
         return limits.part().isEmpty() && !limits.full()
-                ? "No limit shows up to a fifth faster"
+                ? "Should still finish 20 % faster"
                 : "It is limited by " + LimitWords.of(limits);
     }
 
     static String slip(StartingGains.Slip slip) {
         return switch (slip) {
             case NONE -> "";
-            case TOO_LARGE -> "far above the wiggle: a slipped decimal, or a gain for a smaller scale?";
-            case TOO_SMALL -> "far below what the bend needs: a slipped decimal, or a gain for a larger scale?";
+            case TOO_LARGE -> "far above the wiggle limit: a slipped decimal, or gains for another scale?";
+            case TOO_SMALL -> "far below what the bend needs: a slipped decimal, or gains for another scale?";
         };
     }
 }

@@ -59,9 +59,9 @@ public final class MapModel {
     /** What is shown of the map. */
     public enum Layer {
         CHANCE("chance to finish"),
-        RMS("distance from the path"),
+        RMS("distance from the line"),
         LAP("lap time"),
-        WIGGLE("changes of side per metre");
+        WIGGLE("line crossings per metre");
 
         private final String word;
 

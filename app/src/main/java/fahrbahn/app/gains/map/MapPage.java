@@ -16,7 +16,7 @@ import javafx.scene.layout.VBox;
 public final class MapPage {
     private final MapModel model;
     private final Plot plot = new Plot("Kp, per loop", "Kd, per loop", "The map: how runs come out over Kp and Kd");
-    private final Label point = Nodes.wrapped("The twin drives the map.", "bench-result");
+    private final Label point = Nodes.wrapped("Simulating the map.", "bench-result");
     private final Label legend = Nodes.wrapped("", "reason");
     private final ProgressBar progress = new ProgressBar(0);
 
@@ -37,7 +37,7 @@ public final class MapPage {
         List<Action> actions = List.of(layer, use, left, right, down, up);
         plot.clicked(model::point);
         VBox side = Nodes.column(
-                Nodes.panel("The point in hand", point),
+                Nodes.panel("Selected point", point),
                 Nodes.panel("What is shown", legend, progress),
                 Nodes.flow(actions.stream().map(Action::button).toArray(javafx.scene.Node[]::new)));
         side.setMinWidth(300);
@@ -49,8 +49,8 @@ public final class MapPage {
         refresh();
         return new Pages.Page(
                 Nodes.row(
-                        Nodes.grow(Nodes.panel(
-                                "The map, by the twin: runs on the table in hand over Kp and Kd", Nodes.grow(plot))),
+                        Nodes.grow(
+                                Nodes.panel("The map, simulated: runs on this table over Kp and Kd", Nodes.grow(plot))),
                         side),
                 actions,
                 nowNs -> {
@@ -63,7 +63,7 @@ public final class MapPage {
     public void refresh() {
         Optional<MapModel.Picture> picture = model.picture();
         if (picture.isEmpty()) {
-            point.setText(model.map().value().absence("The twin drives the map."));
+            point.setText(model.map().value().absence("Simulating the map."));
             legend.setText("");
             return;
         }

@@ -7,7 +7,7 @@ import fahrbahn.words.Words;
 
 /** The map in sentences. */
 final class MapWords {
-    static final String NO_TABLE = "The table in hand is not ready: Table (2) says what is missing.";
+    static final String NO_TABLE = "The selected table is not ready: see Table (2).";
 
     private MapWords() {}
 
@@ -26,26 +26,26 @@ final class MapWords {
                 ? "."
                 : ", " + Words.number(map.rmsMm(at.column(), at.row()), 2) + " mm RMS, lap "
                         + Words.number(map.timeS(at.column(), at.row()), 3) + " s, "
-                        + Words.number(map.reversalsPerM(at.column(), at.row()), 2) + " changes of side a metre.";
-        return (chosen ? "In hand " : "As set, about ") + gains + ": "
+                        + Words.number(map.reversalsPerM(at.column(), at.row()), 2) + " line crossings a metre.";
+        return (chosen ? "Selected: " : "As set, about ") + gains + ": "
                 + ChanceWords.of(Completion.of(finished, runs), chart.picture().table()) + figures;
     }
 
     static String legend(MapChart chart) {
         String what = switch (chart.layer()) {
-            case CHANCE -> "Lighter: more runs finish. Nothing drawn: none does.";
+            case CHANCE -> "Lighter: more runs finish. Empty: none does.";
             case RMS ->
-                "Lighter: nearer to the path, " + Words.number(chart.ends().low(), 2) + " to "
+                "Lighter: closer to the line, " + Words.number(chart.ends().low(), 2) + " to "
                         + Words.number(chart.ends().high(), 2) + " mm.";
             case LAP ->
                 "Lighter: quicker, " + Words.number(chart.ends().low(), 3) + " to "
                         + Words.number(chart.ends().high(), 3) + " s.";
             case WIGGLE ->
                 "Lighter: calmer, " + Words.number(chart.ends().low(), 2) + " to "
-                        + Words.number(chart.ends().high(), 2) + " changes of side a metre.";
+                        + Words.number(chart.ends().high(), 2) + " line crossings a metre.";
         };
         return what
-                + (chart.picture().stable().isPresent() ? " The border is loop theory's: beyond it, it wiggles." : "")
+                + (chart.picture().stable().isPresent() ? " Border: calculated wiggle limit." : "")
                 + (chart.picture().map().stride() > 1 ? " Still coarse." : "");
     }
 

@@ -35,7 +35,7 @@ record LadderChart(List<Trial> trials, Optional<Candidate> next) implements Char
 
     @Override
     public String title() {
-        return "The ladder so far";
+        return "Trials so far";
     }
 
     @Override

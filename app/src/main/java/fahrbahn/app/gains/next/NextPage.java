@@ -37,8 +37,8 @@ public final class NextPage {
     private final Label learnt = Nodes.wrapped("", "reason");
     private final Label ladder = Nodes.wrapped("", "reason");
     private final Label secrets = Nodes.wrapped("", "reason");
-    private final Plot plot = new Plot("Kp, per loop", "Kd, per loop", "The ladder so far");
-    private final Plot run = new Plot("time, s", "mm off", "The hidden robot's run");
+    private final Plot plot = new Plot("Kp, per loop", "Kd, per loop", "Trials so far");
+    private final Plot run = new Plot("time, s", "mm off", "Practice robot's run");
     private final ProgressBar progress = new ProgressBar(0);
     private final NumberField left;
     private final NumberField along;
@@ -46,12 +46,11 @@ public final class NextPage {
 
     public NextPage(NextModel model) {
         this.model = model;
-        left = new NumberField(
-                "trialsLeft", "trials left", "For how many more trials there is time, 0 to 1000.", model::leave);
+        left = new NumberField("trialsLeft", "trials left", "How many more trials there is time for.", model::leave);
         along = new NumberField(
                         "trialAlong",
                         "stopped at, mm",
-                        "Where it stopped, beyond its mark, less than 0 before it; left empty when nobody measured.",
+                        "Where it stopped, mm beyond its mark, negative before it; empty if not measured.",
                         model::stopped)
                 .orNothing();
         reason.setId("nextReason");
@@ -65,10 +64,11 @@ public final class NextPage {
     public Pages.Page page() {
         Action use = new Action("useNext", "Set it on the robot", KeyCode.U, model::use);
         Action count = new Action("countOther", "Laps or wiggles", KeyCode.Q, model::countOther);
-        Action practise = new Action("practiseTrials", "Practise, or stop it", KeyCode.P, model.practice()::beginOrEnd);
-        Action drive = new Action("driveHidden", "The hidden robot drives it", KeyCode.V, model::driveHidden);
-        Action reveal = new Action("revealHidden", "Its secrets", KeyCode.Y, model.practice()::reveal);
-        Action keep = new Action("keepLearnt", "Keep what trials told", KeyCode.M, model::takeLearnt);
+        Action practise =
+                new Action("practiseTrials", "Practice robot on / off", KeyCode.P, model.practice()::beginOrEnd);
+        Action drive = new Action("driveHidden", "Practice robot drives it", KeyCode.V, model::driveHidden);
+        Action reveal = new Action("revealHidden", "Show its numbers", KeyCode.Y, model.practice()::reveal);
+        Action keep = new Action("keepLearnt", "Keep what trials showed", KeyCode.M, model::takeLearnt);
         List<Action> sights = SeenActions.withFinish("seen-", model::see);
         StopwatchBar watch = new StopwatchBar(model.watch(), count.button());
         ChoiceField<Goal> goal = new ChoiceField<>(
@@ -82,17 +82,17 @@ public final class NextPage {
         FlowPane wants = Nodes.flow(goal, left, along, use.button(), progress);
         wants.getStyleClass().add("by-bottom");
         VBox side = Nodes.column(
-                Nodes.panel("The ladder so far", plot, ladder),
-                Nodes.panel("What is believed of the robot", ranges, learnt, keep.button()));
+                Nodes.panel("Trials so far", plot, ladder),
+                Nodes.panel("What the trials say about the robot", ranges, learnt, keep.button()));
         plot.setMinHeight(LADDER_HEIGHT);
         plot.setPrefHeight(LADDER_HEIGHT);
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         VBox main = Nodes.column(
                 Nodes.panel("The next trial", reason, wants, Nodes.wrapped(NextTrialWords.CAUTION, "caution")),
-                Nodes.panel("What was seen of it", buttons(sights), watch, run),
+                Nodes.panel("What did you see?", buttons(sights), watch, run),
                 Nodes.panel(
-                        "Practise with a robot that has secrets; nothing of it goes into the log book",
+                        "Practice robot; nothing goes into the log book",
                         Nodes.flow(practise.button(), drive.button(), reveal.button()),
                         secrets));
         run.setMinHeight(RUN_HEIGHT);
@@ -130,7 +130,7 @@ public final class NextPage {
         Optional<HiddenTable.Driven> driven = hidden.flatMap(Practice.HiddenRobot::driven);
         Nodes.showIf(run, driven.isPresent());
         driven.ifPresent(d -> run.show(new TraceChart(
-                "Distance from its path",
+                "Distance from the line",
                 "mm off",
                 "ink-left",
                 d.trace().size(),
@@ -167,8 +167,8 @@ public final class NextPage {
         return String.join(
                 "\n",
                 "lag " + NextTrialWords.range(now.lagS(), first.lagS(), 1000, " ms"),
-                "loop delay " + NextTrialWords.range(now.delayS(), first.delayS(), 1000, " ms"),
+                "reading delay " + NextTrialWords.range(now.delayS(), first.delayS(), 1000, " ms"),
                 "speed " + NextTrialWords.range(now.freeSpeedMmPerS(), first.freeSpeedMmPerS(), 1, " mm/s at full"),
-                "readings " + NextTrialWords.range(now.slopeShare(), first.slopeShare(), 1, " times as steep"));
+                "readings " + NextTrialWords.range(now.slopeShare(), first.slopeShare(), 1, " x the sensor slope"));
     }
 }

@@ -15,12 +15,12 @@ import java.util.stream.Collectors;
 
 /** The next trial in sentences. */
 final class NextTrialWords {
-    static final String NO_TABLE = "The table in hand is not ready: Table (2) says what is missing.";
-    static final String NOT_YET = "What is next is still being worked out: press it again in a moment.";
-    static final String THINKING = "A few hundred robots that may be yours are driven.";
+    static final String NO_TABLE = "The selected table is not ready: see Table (2).";
+    static final String NOT_YET = "Still working out the next trial: press it again in a moment.";
+    static final String THINKING = "Simulating a few hundred robots that could be yours.";
     static final String BY_TRIALS = "by trials on the table";
     static final String CAUTION =
-            "Fingers and hair off the wheels, a hand at the table's edge: the first run of new gains surprises.";
+            "Fingers and hair off the wheels, a hand at the table's edge: new gains can surprise.";
 
     /** The latest of them; the picture and the log book have all. */
     private static final int SHOWN = 4;
@@ -30,9 +30,9 @@ final class NextTrialWords {
     static String reason(NextModel.Answer answer, boolean practising) {
         NextTrial next = answer.next();
         String how = practising
-                ? next.next().isPresent() ? " V lets the hidden robot drive it." : " Y tells its secrets."
+                ? next.next().isPresent() ? " V: the practice robot drives it." : " Y: show its numbers."
                 : next.next().isPresent() && next.suspect().isEmpty()
-                        ? " U sets it; run it once, then press what was seen."
+                        ? " U: use it. Run once, then press what you saw."
                         : "";
         return NextWords.reason(next) + how;
     }
@@ -41,7 +41,7 @@ final class NextTrialWords {
         return number + ". Kp " + Words.number(trial.kp(), 3) + ", Kd " + Words.number(trial.kd(), 3) + " at "
                 + Words.number(trial.baseCommand(), 3) + ": " + RunWords.seen(trial.seen())
                 + (trial.wigglePeriodS().isPresent()
-                        ? ", a wiggle each "
+                        ? ", one wiggle every "
                                 + Words.hundredths(trial.wigglePeriodS().getAsDouble()) + " s"
                         : "")
                 + (trial.lapS().isPresent()
@@ -67,7 +67,7 @@ final class NextTrialWords {
         String all = learnt.entrySet().stream()
                 .map(e -> e.getKey().word() + " " + quantity(e.getKey(), e.getValue()))
                 .collect(Collectors.joining(", "));
-        return "Trials know better than the robot's sheet: " + all + ". M puts that on it, and the ladder begins anew.";
+        return "Trials suggest: " + all + ". M: use this on the robot and restart.";
     }
 
     private static String quantity(Constant constant, Measured measured) {
@@ -83,15 +83,14 @@ final class NextTrialWords {
             return secrets(robot);
         }
         if (robot.driven().isPresent()) {
-            return "It has run: look at its way above, and press the key of what you see.";
+            return "It has run: press what you see above.";
         }
         String eye = robot.told()
                 .map(t -> t.was() == t.called()
-                        ? "So it was: " + RunWords.seen(t.was()) + ". "
-                        : "You said " + RunWords.seen(t.called()) + "; we would call it " + RunWords.seen(t.was())
-                                + ". ")
-                .orElse("A robot like yours, but not quite. ");
-        return eye + "V drives what is next, Y tells its secrets.";
+                        ? "Right: " + RunWords.seen(t.was()) + ". "
+                        : "You said " + RunWords.seen(t.called()) + "; it was: " + RunWords.seen(t.was()) + ". ")
+                .orElse("Like yours, but not quite. ");
+        return eye + "V: drive. Y: show its numbers.";
     }
 
     private static String secrets(Practice.HiddenRobot robot) {
@@ -99,13 +98,13 @@ final class NextTrialWords {
         Setup believed = robot.believed();
         double slope = believed.lawSensors().get(0).spotSigmaMm()
                 / is.lawSensors().get(0).spotSigmaMm();
-        return "Its secrets: lag " + milli(is.robot().drive().lagS()) + " ms where you believed "
-                + milli(believed.robot().drive().lagS()) + ", loop delay "
+        return "Its numbers: motor lag " + milli(is.robot().drive().lagS()) + " ms, yours "
+                + milli(believed.robot().drive().lagS()) + ", reading delay "
                 + milli(is.robot().loop().delayS())
-                + " ms for " + milli(believed.robot().loop().delayS()) + ", "
-                + Words.number(is.robot().drive().freeSpeedMmPerS(), 3) + " mm/s at full command for "
-                + Words.number(believed.robot().drive().freeSpeedMmPerS(), 3) + ", readings "
-                + Words.number(slope, 2) + " times as steep.";
+                + " ms, yours " + milli(believed.robot().loop().delayS()) + ", "
+                + Words.number(is.robot().drive().freeSpeedMmPerS(), 3) + " mm/s at max power, yours "
+                + Words.number(believed.robot().drive().freeSpeedMmPerS(), 3) + ", sensor slope "
+                + Words.number(slope, 2) + " x yours.";
     }
 
     private static String milli(double seconds) {

@@ -77,11 +77,11 @@ public final class Practice {
         this.driving = state.press();
         this.hidden = state.press();
         Derived<HiddenTable> table = state.derive(
-                "Hiding a robot",
+                "Making a practice robot",
                 () -> State.asked(hiding),
                 (of, job) -> HiddenTable.of(of.believed(), of.ground(), 1, of.seed()));
         Derived<HiddenTable.Driven> driven = state.derive(
-                "The hidden robot",
+                "The practice robot",
                 () -> State.asked(driving),
                 (run, job) -> run.table().drive(run.setting()));
         follow(table, this::hide);

@@ -35,9 +35,9 @@ public final class IntegralPage {
         refreshKi();
         return new Pages.Page(
                 Nodes.column(
-                        Nodes.panel("What Ki buys, and what it costs", words, Nodes.flow(ki)),
+                        Nodes.panel("What Ki improves, and what it costs", words, Nodes.flow(ki)),
                         Nodes.panel(
-                                "On the tightest bend and on two metres of straight, by the twin without noise",
+                                "Tightest bend and two metres of straight, simulated without noise",
                                 trade,
                                 Nodes.wrapped(ResponseWords.INTEGRAL, "caption"))),
                 List.of(),

@@ -24,7 +24,7 @@ public final class ResponsePage {
 
     private final ResponseModel model;
     private final Label words = Nodes.wrapped(ResponseWords.ASKED, "bench-result");
-    private final Plot step = new Plot("time, s", OFF, "Set down beside its path on a straight");
+    private final Plot step = new Plot("time, s", OFF, "Placed beside the line on a straight");
     private final Plot bend = new Plot("time, s", OFF, "Through the tightest bend");
 
     public ResponsePage(ResponseModel model) {
@@ -38,10 +38,10 @@ public final class ResponsePage {
         Follow.of(model.answer(), this::refresh, step, bend);
         return new Pages.Page(
                 Nodes.column(
-                        Nodes.panel("The point in hand, by the twin without noise", words),
+                        Nodes.panel("Selected point, simulated without noise", words),
                         Nodes.grow(Nodes.row(
-                                Nodes.grow(Nodes.panel("Set down beside its path on a straight", Nodes.grow(step))),
-                                Nodes.grow(Nodes.panel("Round the tightest bend to the left", Nodes.grow(bend)))))),
+                                Nodes.grow(Nodes.panel("Placed beside the line on a straight", Nodes.grow(step))),
+                                Nodes.grow(Nodes.panel("Tightest bend to the left", Nodes.grow(bend)))))),
                 List.of(),
                 nowNs -> model.answer().show());
     }
@@ -52,9 +52,9 @@ public final class ResponsePage {
         answer.ready().ifPresent(a -> {
             double periodS = a.setup().robot().loop().periodS();
             PointResponse response = a.response();
-            step.show(chart("Distance from its path after a step", response.step(), shown(response, periodS), periodS));
+            step.show(chart("Distance from the line after a step", response.step(), shown(response, periodS), periodS));
             bend.show(chart(
-                    "Distance from its path in the tightest bend",
+                    "Distance from the line in the tightest bend",
                     response.bend(),
                     response.bend().size(),
                     periodS));

@@ -8,17 +8,17 @@ import java.util.List;
 
 /** A point's answers in a sentence. */
 final class ResponseWords {
-    static final String ASKED = "The twin is set down beside its path, and sent into the tightest bend.";
+    static final String ASKED = "Simulating a step beside the line and the tightest bend.";
 
     /** Nearer to its path than this nobody sees. */
     private static final double LITTLE_MM = 1;
 
     private static final double SAME = 0.98;
 
-    static final String INTEGRAL = "How far beside its path it rides in the bend and with a wheel "
+    static final String INTEGRAL = "Offset in the bend and with one wheel "
             + Words.percent(IntegralTrade.UNEVEN_SHARE)
-            + " quicker than the other, how far it swings beyond it after the bend, and at how many times its gains it wiggles."
-            + " Steering needs an error to live on; the sum of the errors takes that over, and goes on for a while when the bend ends.";
+            + " faster, overshoot after the bend, and how many times these gains wiggle."
+            + " Ki takes away the steady offset, and overshoots when the bend ends.";
 
     private ResponseWords() {}
 
@@ -26,12 +26,9 @@ final class ResponseWords {
         Law law = answer.setup().law();
         PointResponse r = answer.response();
         return "Kp " + Words.number(law.kp(), 3) + ", Kd " + Words.number(law.kd(), 3) + ": from "
-                + Words.number(r.stepMm(), 2) + " mm off its path " + step(r) + " Into the "
+                + Words.number(r.stepMm(), 2) + " mm off the line " + step(r) + " In the "
                 + Words.millimetres(answer.setup().line().tightestRadiusMm()) + " bend it "
-                + (r.round()
-                        ? "strays " + Words.number(r.strayMm(), 2) + " mm at most."
-                        : "goes and does not come round.")
-                + " The map's point is shown where one was chosen.";
+                + (r.round() ? "is off by " + Words.number(r.strayMm(), 2) + " mm at most." : "is lost.");
     }
 
     /** What the first Ki buys and costs that halves how far beside its path the robot rides in the bend. */
@@ -40,27 +37,26 @@ final class ResponseWords {
         double periodS = answer.setup().robot().loop().periodS();
         IntegralTrade.Row none = rows.get(0);
         if (Double.isNaN(none.bendMm())) {
-            return "Without Ki it does not come round the bend: Kp first.";
+            return "It does not hold the bend: raise Kp first.";
         }
         if (none.bendMm() < LITTLE_MM) {
-            return "Without Ki it rides within " + Words.number(none.bendMm(), 2)
-                    + " mm of its path in the bend: leave it at 0.";
+            return "Offset in the bend without Ki only " + Words.number(none.bendMm(), 2) + " mm: leave Ki at 0.";
         }
         return rows.stream()
                 .filter(row -> row.bendMm() <= none.bendMm() / 2 && row.margin() > 1)
                 .findFirst()
                 .map(row -> "Ki " + Words.number(row.ki()) + " per loop, " + Words.number(row.ki() / periodS)
-                        + " per second, buys " + Words.number(none.bendMm() - row.bendMm(), 2) + " of "
-                        + Words.number(none.bendMm(), 2) + " mm beside its path in the bend. It costs a swing of "
-                        + mm(row.swingMm()) + " mm beyond its path where the bend ends, against " + mm(none.swingMm())
+                        + " per second, removes " + Words.number(none.bendMm() - row.bendMm(), 2) + " of "
+                        + Words.number(none.bendMm(), 2) + " mm of offset in the bend; it overshoots by "
+                        + mm(row.swingMm()) + " mm after the bend instead of " + mm(none.swingMm())
                         + ", and " + room(none, row) + ".")
                 .orElse("No Ki halves the " + Words.number(none.bendMm(), 2)
-                        + " mm beside its path in the bend before it wiggles.");
+                        + " mm of offset in the bend without wiggling.");
     }
 
     private static String room(IntegralTrade.Row none, IntegralTrade.Row row) {
         return row.margin() > SAME * none.margin()
-                ? "next to nothing of the room before it wiggles"
+                ? "hardly affects the wiggle limit"
                 : "it wiggles at " + margin(row) + ", not at " + Words.number(none.margin());
     }
 
@@ -78,7 +74,7 @@ final class ResponseWords {
         }
         String beyond = ", swinging " + Words.percent(r.overshootShare()) + " of that beyond.";
         return Double.isNaN(r.settlesS())
-                ? "it does not come to rest within 1.2 m" + beyond
-                : "it is back within a tenth after " + Words.number(r.settlesS(), 2) + " s" + beyond;
+                ? "it does not settle within 1.2 m" + beyond
+                : "it is back to 10 % after " + Words.number(r.settlesS(), 2) + " s" + beyond;
     }
 }

@@ -55,7 +55,7 @@ public final class TransferPage {
     }
 
     public Pages.Page page() {
-        Action use = new Action("useTransfer", "Put it on the robot", KeyCode.U, model::use);
+        Action use = new Action("useTransfer", "Use on the robot", KeyCode.U, model::use);
         Action forget = new Action("forgetChanges", "The robot as it is", KeyCode.R, () -> {
             model.forget();
             refreshFields();
@@ -65,9 +65,7 @@ public final class TransferPage {
         VBox units = Nodes.panel(
                 "The gains as set, per loop and in time",
                 Nodes.flow(units()),
-                Nodes.wrapped(
-                        "A program that works per loop needs other numbers when its loop gets longer; one that reckons in seconds keeps them.",
-                        "caption"));
+                Nodes.wrapped("Gains per loop change when the loop gets longer; gains in seconds stay.", "caption"));
         units.setMinWidth(LEAST_UNITS_WIDTH);
         units.setPrefWidth(UNITS_WIDTH);
         VBox body = Nodes.column(
@@ -85,31 +83,28 @@ public final class TransferPage {
 
     private Node[] changes() {
         return new Node[] {
-            change(SetupField.BASE_COMMAND, "newBase", "Base command: what both wheels get on a straight."),
+            change(SetupField.BASE_COMMAND, "newBase", "Base speed: power of both wheels on a straight."),
             change(
                             SetupField.LOOP_TIME,
                             "newPeriod",
-                            "Loop period T; the delay from reading to command grows with it.",
+                            "Loop time; the reading delay grows with it.",
                             TransferPage::withPeriod)
                     .asks(Questions.LOOP_TIME),
             change(
                             SetupField.SENSOR_HEIGHT,
                             "newHeight",
-                            "Height of the sensors; the spot grows with it, and dark and light count as captured again.",
+                            "Sensor height; the spot grows with it; dark and light count as captured again.",
                             SensorHeight::moved)
                     .asks(Questions.SENSOR_HEIGHT),
             change(SetupField.TRACK_WIDTH, "newWidth", "Track width: between the middles of the wheels.")
                     .asks(Questions.TRACK_WIDTH),
-            change(
-                            SetupField.FREE_SPEED,
-                            "newSpeed",
-                            "Free speed at the full command: other wheels change it in proportion to their size.")
+            change(SetupField.FREE_SPEED, "newSpeed", "Free speed at max power, in proportion to wheel size.")
                     .asks(Questions.FREE_SPEED),
             choice(
                     SetupField.SCALE,
                     "newScale",
-                    "numbers of the program",
-                    "Scale its law works in; target and thresholds go with it.",
+                    "sensor scale in the program",
+                    "Sensor scale in the program; target and thresholds follow.",
                     Scale.NAMED.toArray(Scale[]::new),
                     Scale::word,
                     s -> s.law().scale(),
@@ -119,7 +114,7 @@ public final class TransferPage {
                     SetupField.MIXING,
                     "newMixing",
                     "steering changes",
-                    "Mixing: whether steering moves both wheels or slows the inner one alone.",
+                    "Whether steering moves both wheels or slows the inner one alone.",
                     Mixing.values(),
                     m -> m == Mixing.DIFFERENCE ? "both wheels" : "the inner wheel",
                     s -> s.robot().drive().mixing(),
@@ -233,7 +228,7 @@ public final class TransferPage {
         }
         add(grid, 1, "unchanged", carried.unchanged());
         add(grid, 2, "same steering", carried.sameSteering());
-        carried.sameShare().ifPresent(way -> add(grid, 3, "same share of the wiggle", way));
+        carried.sameShare().ifPresent(way -> add(grid, 3, "same share of the wiggle limit", way));
         return grid;
     }
 

@@ -8,28 +8,28 @@ import fahrbahn.words.Words;
 
 /** Gains carried over, with the sums. */
 final class TransferWords {
-    static final String TRYING = "The twin tries the gains on the changed robot.";
+    static final String TRYING = "Simulating the gains on the changed robot.";
 
     private TransferWords() {}
 
     static String verdict(TransferModel.Answer answer) {
         if (answer.sameRobot()) {
-            return "The gains stand on the robot that they were chosen for. Type what is to change, and see here what they become.";
+            return "Type what changes on the robot; the new gains show here.";
         }
         Carried carried = answer.carried();
         Carried.Way best = carried.best();
         if (best.chance().completed() == 0) {
-            return "No way of carrying the gains over finishes a run of the test bend: page Lane looks for others.";
+            return "No transferred gains finish the test bend: find new ones on page Lane.";
         }
         String how = best.equals(carried.unchanged())
-                ? "leave the gains as they are"
+                ? "leave the gains unchanged"
                 : "take " + gains(best.law()) + ", "
                         + (best.equals(carried.sameSteering())
-                                ? "which steers as before for the same mm"
-                                : "which stays as far below the wiggle as before");
+                                ? "same steering per mm"
+                                : "same distance to the wiggle limit");
         return "For the changed robot " + how + ": " + ChanceWords.of(best.chance(), ChanceWords.testBend(answer.to()))
                 + ", against " + carried.unchanged().chance().completed()
-                + " with the gains unchanged. U puts robot and gains so.";
+                + " with the gains unchanged. U: use both.";
     }
 
     private static String gains(Law law) {
@@ -56,13 +56,12 @@ final class TransferWords {
         Law law = answer.from().law();
         return answer.carried()
                 .sameShare()
-                .map(way -> "Same share of the wiggle: with this damping in time it wiggles from Kp "
+                .map(way -> "Same share of the wiggle limit: with this damping the limit is Kp "
                         + Words.number(is.wiggleKp().orElseThrow()) + " instead of "
                         + Words.number(was.wiggleKp().orElseThrow()) + ", so Kp " + Words.number(law.kp()) + " \u00d7 "
                         + ratio(is.wiggleKp().orElseThrow(), was.wiggleKp().orElseThrow()) + " = "
                         + Words.number(way.law().kp()) + "." + time(law, way.law(), was, is))
-                .orElse(
-                        "Same share of the wiggle: with this damping one of the two has no Kp at which it begins to wiggle.");
+                .orElse("Same share of the wiggle limit: one of the two has no wiggle limit with this damping.");
     }
 
     private static String time(Law law, Law carried, GainTransfer.Numbers was, GainTransfer.Numbers is) {

@@ -47,13 +47,8 @@ public final class CardPage {
     }
 
     public Pages.Page page() {
-        ChoiceField<Paper> paper = new ChoiceField<>(
-                "cardPaper",
-                "paper",
-                "The size of the paper it is printed on.",
-                Paper.values(),
-                Paper::word,
-                model::paper);
+        ChoiceField<Paper> paper =
+                new ChoiceField<>("cardPaper", "paper", "Paper size.", Paper.values(), Paper::word, model::paper);
         paper.show(model.paperProperty().get());
         Action closer = new Action("cardCloser", "Closer", KeyCode.Z, this::closer);
         Action save = new Action("cardSave", "Save or print", KeyCode.V, this::save);
@@ -63,8 +58,8 @@ public final class CardPage {
                 Nodes.panel(
                         "How it is used",
                         Nodes.wrapped(
-                                "One page a robot, for the crew at the table: what to type, which way it must turn, what to do when"
-                                        + " something is seen. A PDF prints as it is; its words can be copied.",
+                                "One page for the crew at the table: what to type, which way it must turn, what to do for"
+                                        + " a symptom.",
                                 "reason")),
                 Nodes.wrapped(HandOverWords.CAUTION, "caution"));
         return new Pages.Page(
@@ -94,13 +89,13 @@ public final class CardPage {
         Value<CardModel.Shown> value = model.shown().value();
         Optional<CardModel.Shown> shown = value.ready();
         shown.ifPresent(s -> card.setImage(SwingFXUtils.toFXImage(s.image(), null)));
-        card.setAccessibleText(shown.map(s -> CardPageWords.says(s.card())).orElse("The card is drawn."));
+        card.setAccessibleText(shown.map(s -> CardPageWords.says(s.card())).orElse("Drawing the card."));
         List<String> lines =
                 shown.map(CardModel.Shown::card).map(PitCard::stale).orElse(List.of());
         state.setText(
                 shown.isEmpty()
-                        ? value.absence("The card is drawn.")
-                        : lines.isEmpty() ? "All on it holds." : "Not all on it holds any more; it says so:");
+                        ? value.absence("Drawing the card.")
+                        : lines.isEmpty() ? "Card is up to date." : "Card is out of date:");
         stale.getChildren()
                 .setAll(lines.stream()
                         .map(line -> Nodes.wrapped(line, "reason"))

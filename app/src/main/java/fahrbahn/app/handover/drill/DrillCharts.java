@@ -140,13 +140,13 @@ final class DrillCharts {
 
         @Override
         public String title() {
-            return "Its way from above";
+            return "Its path from above";
         }
 
         @Override
         public String says() {
             return run.completed()
-                    ? "It came round in " + Words.seconds(run.lapsS().get(0)) + "."
+                    ? "It finished in " + Words.seconds(run.lapsS().get(0)) + "."
                     : "It left the line after " + Words.seconds(run.lapsS().get(0)) + ".";
         }
 

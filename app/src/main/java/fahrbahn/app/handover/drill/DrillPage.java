@@ -52,10 +52,10 @@ public final class DrillPage {
 
     private final DrillModel model;
     private final Plot readings = new Plot("time, s", "readings", "Press Space for a drill.").stacked(true);
-    private final Plot steering = new Plot("time, s", "units", "What it steers stands here.").stacked(true);
-    private final Plot way = new Plot("mm", "mm", "Its way from above stands here.");
-    private final VBox faultPanel = Nodes.panel("Say it by one key; beside it how often it was seen");
-    private final VBox nextPanel = Nodes.panel("And what next?");
+    private final Plot steering = new Plot("time, s", "units", "Its steering is shown here.").stacked(true);
+    private final Plot way = new Plot("mm", "mm", "Its path is shown here.");
+    private final VBox faultPanel = Nodes.panel("Press one key; beside it: your score");
+    private final VBox nextPanel = Nodes.panel("And next?");
     private DrillCharts.Look look = DrillCharts.Look.WHOLE;
     private final Label state = Nodes.wrapped("", "bench-result");
     private final Label robot = Nodes.wrapped("", "reason");
@@ -131,10 +131,7 @@ public final class DrillPage {
         who.setPromptText("who answers");
         who.setPrefColumnCount(10);
         who.setAccessibleText("who answers");
-        Fields.describe(
-                who,
-                "who answers",
-                "The name of who answers now, so that each of a crew has a score; empty for all together.");
+        Fields.describe(who, "who answers", "Name of the person answering; empty for all together.");
         who.textProperty().addListener(o -> {
             model.who(who.getText());
             refreshScores();

@@ -16,13 +16,13 @@ final class DrillWords {
 
     static String name(DrillFault fault) {
         return switch (fault) {
-            case TOO_SOFT -> "too soft";
-            case TOO_SHARP -> "too sharp";
+            case TOO_SOFT -> "gains too low";
+            case TOO_SHARP -> "gains too high";
             case NO_DAMPING -> "no damping";
             case LAG -> "lag";
             case SWAPPED -> "sensors swapped";
             case WRONG_EDGE -> "wrong edge";
-            case LEVELS -> "levels off";
+            case LEVELS -> "thresholds off";
             case GLARE -> "glare";
             case SLOW_LOOP -> "slow loop";
             case WORN_WHEELS -> "worn wheel";
@@ -36,15 +36,15 @@ final class DrillWords {
     static String name(Remedy remedy) {
         return switch (remedy) {
             case STIFFER -> "twice both gains";
-            case SOFTER -> "half of both gains";
-            case DAMPING -> "Kd as twice Kp";
-            case FIND_THE_LAG -> "find what is late: a filter, loose gears, slow motors";
-            case CHANGE_PLUGS -> "change the plugs of the two sensors";
-            case OTHER_EDGE -> "set it down on the other edge";
-            case NEW_LEVELS -> "capture dark and light here again, type them anew";
-            case SHADE -> "find the lamp that is mirrored, shade the sensors";
-            case QUICKER_LOOP -> "take out of the loop what waits: prints, displays, sounds";
-            case CHANGE_WHEEL -> "clean or change the wheel that pulls less";
+            case SOFTER -> "half both gains";
+            case DAMPING -> "Kd twice Kp";
+            case FIND_THE_LAG -> "find the delay: a filter, loose gears, slow motors";
+            case CHANGE_PLUGS -> "swap the two sensor plugs";
+            case OTHER_EDGE -> "place it on the other edge";
+            case NEW_LEVELS -> "capture dark and light here again and type them";
+            case SHADE -> "find the reflected lamp, shade the sensors";
+            case QUICKER_LOOP -> "remove waits from the loop: prints, displays, sounds";
+            case CHANGE_WHEEL -> "clean or change the weaker wheel";
             case CHANGE_BATTERY -> "a full battery";
             case SMOOTH_MAT -> "smooth the mat, or capture beside the crease";
             case HIGHER -> "hold the sensor higher, or turn its lamp down";
@@ -54,16 +54,16 @@ final class DrillWords {
 
     static String state(Optional<Drill> drill, Optional<Answer> answer, Optional<Offer> done, boolean working) {
         if (working) {
-            return "A stranger's robot is driven.";
+            return "Simulating another team's robot.";
         }
         if (drill.isEmpty()) {
-            return "Press Space for a drill: look at what a robot shows, say what is wrong with it, and what to do next.";
+            return "Press Space for a drill: what is wrong with this robot?";
         }
         if (answer.isEmpty()) {
-            return "What is wrong with it? One key; the first counts.";
+            return "What is wrong with it? Press one key.";
         }
         if (done.isEmpty()) {
-            return "You say " + name(answer.get().said()) + ". And what would you do next? One key more.";
+            return "You say " + name(answer.get().said()) + ". What would you do next? Press one key.";
         }
         return verdict(drill.get(), answer.get()) + " " + became(drill.get(), done.get());
     }
@@ -109,7 +109,7 @@ final class DrillWords {
     static String total(DrillScore score) {
         int n = score.answers().size();
         if (n == 0) {
-            return "Nothing answered yet; who guesses is right once in " + DrillFault.values().length + ".";
+            return "No answers yet; guessing scores 1 in " + DrillFault.values().length + ".";
         }
         Completion all = Completion.of(
                 (int) score.answers().stream().filter(Answer::right).count(), n);
@@ -118,6 +118,6 @@ final class DrillWords {
                         + " to " + Words.percent(c.high()) + ".")
                 .orElse("");
         return all.completed() + " of " + n + " seen, " + Words.percent(all.low()) + " to " + Words.percent(all.high())
-                + " with 95 % certainty; hard ones come sooner." + mended;
+                + " (likely range); hard ones come sooner." + mended;
     }
 }

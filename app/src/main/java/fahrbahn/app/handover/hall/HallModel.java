@@ -87,9 +87,9 @@ public final class HallModel {
         this.table = table;
         State state = season.state();
         this.tell = state.errands().tell();
-        this.worth = state.derive("What other levels are worth here", this::levelsHere, HallModel::drive);
+        this.worth = state.derive("What new thresholds change here", this::levelsHere, HallModel::drive);
         this.marks = state.derive(
-                "The marks of this hall", this::marksHere, (now, job) -> CapturedTurnMarks.of(now.old(), now.here()));
+                "The marks of this venue", this::marksHere, (now, job) -> CapturedTurnMarks.of(now.old(), now.here()));
         this.runS = state.derive("How long a run takes", season::runsNow, (runs, job) -> paceS(runs.values()));
     }
 
@@ -150,11 +150,11 @@ public final class HallModel {
 
     /** @throws BadValueException when so many minutes cannot be */
     public void begin(double minutes) {
-        day.set("the minutes in the hall begun", HallDay.begun(season.now(), minutes));
+        day.set("venue minutes begun", HallDay.begun(season.now(), minutes));
     }
 
     public void end() {
-        day.remove("the minutes in the hall ended");
+        day.remove("venue minutes ended");
     }
 
     /** Seconds that are left; NaN when they have not begun. */
@@ -194,7 +194,7 @@ public final class HallModel {
         }
         Set<String> names =
                 numbers().stream().map(ProgramConstant::name).collect(Collectors.toCollection(HashSet::new));
-        season.together("numbers of this hall typed", () -> {
+        season.together("venue numbers typed", () -> {
             levels.useOnRobot();
             if (marks.get().isPresent()) {
                 season.changeSetup(this::marked);

@@ -58,10 +58,7 @@ public final class HallPage {
         steps.setId("hallSteps");
         steps.getStyleClass().add("schools");
         minutes = new NumberField(
-                "hall-minutes",
-                "minutes",
-                "How many minutes there are until the robot must start.",
-                v -> minutesWanted = v);
+                "hall-minutes", "minutes", "Minutes until the robot must start.", v -> minutesWanted = v);
         minutes.show(minutesWanted);
     }
 
@@ -71,8 +68,8 @@ public final class HallPage {
         Action dark = new Action("hallDark", "Dark", KeyCode.D, () -> model.capture(HallStep.DARK));
         Action marks = new Action("hallMarks", "Marks", KeyCode.M, () -> model.capture(HallStep.MARKS));
         Action typed = new Action("hallTyped", "Typed", KeyCode.T, model::typed);
-        Action sign = new Action("hallSign", "Sign right", KeyCode.G, () -> model.tick(HallStep.SIGN));
-        Action ran = new Action("hallRan", "Ran", KeyCode.R, () -> model.run(model.nextRun(), true));
+        Action sign = new Action("hallSign", "Direction right", KeyCode.G, () -> model.tick(HallStep.SIGN));
+        Action ran = new Action("hallRan", "Finished", KeyCode.R, () -> model.run(model.nextRun(), true));
         Action lost = new Action("hallLost", "Lost", KeyCode.X, () -> model.run(model.nextRun(), false));
         Action end = new Action("hallEnd", "End", KeyCode.E, model::end);
         List<Action> within = List.of(light, dark, marks, typed, sign, ran, lost, end);
@@ -86,10 +83,10 @@ public final class HallPage {
         VBox main = Nodes.column(
                 Nodes.row(clock, Nodes.grow(new VBox(now, why))),
                 new TypingBar(model.measure()),
-                Nodes.panel("The numbers for this hall", stillOld, numbers),
+                Nodes.panel("Numbers for this venue", stillOld, numbers),
                 Nodes.wrapped(HallWords.CAUTION, "caution"));
         VBox side = Nodes.column(
-                Nodes.panel("How long there is", Nodes.flow(minutes, begin.button(), end.button())),
+                Nodes.panel("Time left", Nodes.flow(minutes, begin.button(), end.button())),
                 Nodes.panel(
                         "The steps",
                         steps,

@@ -13,9 +13,9 @@ import java.util.Optional;
 
 /** What is said in a new hall. */
 final class HallWords {
-    static final String NOT_BEGUN = "Type the minutes there are, then press B.";
-    static final String CAPTURE_FIRST = "Capture light and dark here first: L and D.";
-    static final String NO_TABLE = "There is no table to try the numbers on: lay one at Table (2).";
+    static final String NOT_BEGUN = "Type the minutes you have, then press B.";
+    static final String CAPTURE_FIRST = "Capture light and dark here first (L, D).";
+    static final String NO_TABLE = "No table to try the numbers on: add one in Table (2).";
 
     static final String CAUTION =
             "Fingers and hair off the wheels, a hand at the table's edge; motors off while you measure. The venue's rules come first.";
@@ -28,9 +28,9 @@ final class HallWords {
             case DARK -> "dark captured";
             case MARKS -> "marks captured";
             case TYPE -> "numbers typed";
-            case SIGN -> "sign checked by hand";
+            case SIGN -> "steering direction checked";
             case SLOW -> "slow run";
-            case REAL -> "run in earnest";
+            case REAL -> "full-speed run";
             case SPARE -> "spare run";
         };
     }
@@ -41,10 +41,10 @@ final class HallWords {
             case DARK -> "Hold all sensors over dark: press D";
             case MARKS -> "Hold all sensors over a mark: press M";
             case TYPE -> "Type the numbers below into the robot, then press T";
-            case SIGN -> "Hold it over the line, wheels up, and look which way it turns; right? press G";
-            case SLOW -> "One slow run: R when it ran, X when it was lost";
-            case REAL -> "One run as in earnest: R when it ran, X when it was lost";
-            case SPARE -> "A spare run: R when it ran, X when it was lost";
+            case SIGN -> "Wheels up over the line: does it turn the right way? Press G";
+            case SLOW -> "One slow run: R finished, X lost";
+            case REAL -> "One full-speed run: R finished, X lost";
+            case SPARE -> "A spare run: R finished, X lost";
         };
     }
 
@@ -61,18 +61,18 @@ final class HallWords {
         return Math.round(s) + " s";
     }
 
-    static final String STILL_OLD = "These are still the numbers of before: capture light and dark here first.";
+    static final String STILL_OLD = "Old numbers: capture light and dark here first.";
 
     /** Light and dark that are no two surfaces. */
     static String alike(Finding finding) {
-        return "Light and dark are no two surfaces here: was the robot moved? Hold it over light, L, and over dark, D. "
+        return "Light and dark are the same here: was the robot moved? Hold it over light, L, then dark, D. "
                 + FindingWords.of(finding);
     }
 
     /** The step that pays most now, and why. */
     static String next(Optional<HallAdvice> advice, double leftS) {
         if (advice.isEmpty()) {
-            return "An unknown hall: say how many minutes there are, then press B.";
+            return "Type the minutes you have, then press B.";
         }
         if (leftS <= 0) {
             return "Time is up: start with what is on the robot.";
@@ -80,19 +80,19 @@ final class HallWords {
         return advice.get()
                 .next()
                 .map(offer -> todo(offer.step()) + ".")
-                .orElse("Nothing that still fits is worth its seconds: clean the wheels, set the robot down, breathe.");
+                .orElse("Nothing else fits: clean the wheels, place the robot, breathe.");
     }
 
     static String why(Optional<HallAdvice> advice, Value<TwoOnOneTable> worth) {
         if (worth instanceof Value.Ready<TwoOnOneTable> ready) {
             TwoOnOneTable both = ready.value();
-            return "With the numbers on the robot it finishes "
+            return "With the old numbers it finishes "
                     + Words.percent(both.chance().b()) + " of " + both.chance().pairs() + " runs on " + both.table()
-                    + ", with those just captured in "
+                    + ", with the new ones "
                     + Words.percent(both.chance().a()) + ".";
         }
         if (worth instanceof Value.Computing) {
-            return "The twin drives with both sets of numbers.";
+            return "Simulating both sets of numbers.";
         }
         return advice.flatMap(HallAdvice::next)
                 .map(offer -> "It takes " + seconds(offer.takesS())
@@ -100,7 +100,7 @@ final class HallWords {
                                         && !offer.step().isRun()
                                 ? " with what must follow"
                                 : "")
-                        + " and saves about " + Math.round(100 * offer.worth()) + " of 100 starts from going wrong.")
+                        + " and saves about " + Math.round(100 * offer.worth()) + " starts in 100.")
                 .orElse("");
     }
 

@@ -60,7 +60,7 @@ public final class ListModel {
         this.save = errands.errand("Saving the list");
         this.learned = season.state()
                 .derive(
-                        "What lists learn of the log book",
+                        "Checking the log book",
                         () -> new LearnedFrom(
                                 season.runsNow(),
                                 List.copyOf(season.captures()),
@@ -166,7 +166,7 @@ public final class ListModel {
     }
 
     public void anew() {
-        change("begun anew:", Checklist::anew);
+        change("cleared:", Checklist::anew);
         row.set(0);
     }
 

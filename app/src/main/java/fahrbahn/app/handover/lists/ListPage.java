@@ -50,22 +50,22 @@ public final class ListPage {
         Action up = new Action("listUp", "Before", KeyCode.UP, () -> model.move(-1));
         Action down = new Action("listDown", "Next", KeyCode.DOWN, () -> model.move(1));
         Action tick = new Action("listTick", "Done", KeyCode.SPACE, model::tick);
-        Action forgot = new Action("listForgot", "Was forgotten", KeyCode.O, model::forgot);
+        Action forgot = new Action("listForgot", "Forgot it", KeyCode.O, model::forgot);
         Action add = new Action("listAdd", "Add", KeyCode.A, () -> Nodes.writeIn(words));
-        Action remove = new Action("listRemove", "Take off", KeyCode.DELETE, model::remove);
-        Action anew = new Action("listAnew", "Begin anew", KeyCode.R, model::anew);
+        Action remove = new Action("listRemove", "Delete", KeyCode.DELETE, model::remove);
+        Action anew = new Action("listAnew", "Clear ticks", KeyCode.R, model::anew);
         Action print = new Action("listPrint", "Print", KeyCode.V, this::print);
         words.setId("listWords");
         words.setPromptText("one more thing, then Enter");
         words.setPrefColumnCount(16);
         words.setAccessibleText("one more thing");
-        Fields.describe(words, "one more thing", "What else is to be done; Enter puts it at the end of this list.");
+        Fields.describe(words, "one more thing", "Another item; Enter adds it to this list.");
         words.setOnAction(e -> {
             model.add(words.getText());
             words.clear();
             rows.getScene().getRoot().requestFocus();
         });
-        VBox main = Nodes.column(title, state, Nodes.panel("Tick off by Space", rows), caution);
+        VBox main = Nodes.column(title, state, Nodes.panel("Space ticks", rows), caution);
         VBox side = Nodes.column(
                 Nodes.panel(
                         "This list",
@@ -79,8 +79,8 @@ public final class ListPage {
                                 anew.button(),
                                 print.button()),
                         Nodes.flow(add.button(), words)),
-                Nodes.panel("Stale just now", stale),
-                Nodes.panel("Went stale this season", season));
+                Nodes.panel("Out of date now", stale),
+                Nodes.panel("Went out of date this season", season));
         return new Pages.Page(
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM),
                 List.of(next, up, down, tick, forgot, add, remove, anew, print),
@@ -93,8 +93,8 @@ public final class ListPage {
         title.setText("List for " + ListWords.title(model.occasionProperty().get()));
         state.setText(ListWords.state(now));
         caution.setText(ListWords.caution(model.occasionProperty().get()));
-        show(stale, model.stale(), "Nothing: all stations hold.");
-        show(season, model.staleThisSeason(), "Nothing, as far as the log book tells.");
+        show(stale, model.stale(), "Nothing: all stations are up to date.");
+        show(season, model.staleThisSeason(), "Nothing in the log book.");
         List<String> lines = now.items().stream().map(this::line).toList();
         if (lines.equals(shown) && row == shownRow) {
             return;

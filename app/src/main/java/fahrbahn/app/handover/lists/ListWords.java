@@ -14,8 +14,8 @@ import java.util.Set;
 
 /** What stands on lists to tick off, and what is said of them. */
 final class ListWords {
-    private static final String CAPTURED = "light and dark captured here (New hall)";
-    private static final String CHARGED = "battery above the volts of the last good run";
+    private static final String CAPTURED = "light and dark captured here (New venue)";
+    private static final String CHARGED = "battery above the voltage of the last good run";
     private static final String SAME_WHEELS = "the wheels of the last good run";
 
     private ListWords() {}
@@ -53,8 +53,8 @@ final class ListWords {
                 List.of(
                         "the venue's rules read: where to charge, where to test",
                         CAPTURED,
-                        "numbers typed, and read back from the robot",
-                        "sign checked by hand",
+                        "numbers typed and read back",
+                        "steering direction checked",
                         "one slow run");
             case BEFORE_RUN ->
                 List.of(
@@ -62,7 +62,7 @@ final class ListWords {
                         "wheels cleaned",
                         SAME_WHEELS,
                         "the right program chosen",
-                        "set down at the start as practised",
+                        "placed at the start as practised",
                         "hair, sleeves and fingers away from wheels and arms");
             case AFTER_RUN ->
                 List.of(
@@ -76,7 +76,7 @@ final class ListWords {
     static String caution(Occasion occasion) {
         return switch (occasion) {
             case PACK, AFTER_RUN ->
-                "Lithium packs travel in a fireproof bag and are charged in sight; a swollen one goes nowhere but to the collecting point.";
+                "Carry LiPos in a fireproof bag and charge them where you can see them; never use a swollen pack.";
             case ARRIVE -> "Motors off while you measure. The venue's rules and local codes come first.";
             case BEFORE_RUN ->
                 "Fingers, hair and sleeves away from wheels, gears and arms; a hand ready at the table's edge.";
@@ -106,9 +106,8 @@ final class ListWords {
         for (Aspect aspect : Aspect.values()) {
             Share share = lapses.of(EnumSet.of(aspect));
             if (share.runs() > 0) {
-                String others = share.others() == 0
-                        ? ""
-                        : ", against " + share.othersLost() + " of the other " + share.others();
+                String others =
+                        share.others() == 0 ? "" : ", " + share.othersLost() + " of the other " + share.others();
                 lines.add(stale(aspect) + " at " + share.runs() + " of "
                         + Words.count(share.runs() + share.others(), "run", "runs") + " of " + robot + "; "
                         + share.lost() + " of them lost" + others + ".");
@@ -119,13 +118,13 @@ final class ListWords {
 
     private static String stale(Aspect aspect) {
         return switch (aspect) {
-            case VENUE -> "Dark and light were of another venue";
-            case LAMP -> "Dark and light were of other lamps";
-            case HEIGHT -> "Dark and light were of another sensor height";
+            case VENUE -> "Dark and light were from another venue";
+            case LAMP -> "Dark and light were from other lamps";
+            case HEIGHT -> "Dark and light were from another sensor height";
             case AGE -> "Dark and light were half a day old or more";
             case CAPTURES -> "Dark and light had not been captured";
-            case BATTERY -> "The battery was lower than at the last good run";
-            case WHEELS -> "Other wheels were on than at the last good run";
+            case BATTERY -> "The battery was lower than in the last good run";
+            case WHEELS -> "The wheels were not those of the last good run";
             default -> aspect.word() + " was another";
         };
     }

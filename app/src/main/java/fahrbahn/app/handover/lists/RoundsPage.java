@@ -33,16 +33,13 @@ public final class RoundsPage {
         words.setPromptText("to remember");
         words.setPrefColumnCount(24);
         words.setAccessibleText("to remember");
-        Fields.describe(
-                words,
-                "to remember",
-                "What the crew wants to remember of this round; it goes into the log book with it.");
+        Fields.describe(words, "to remember", "Note for this round; it goes into the log book.");
     }
 
     public Pages.Page page() {
-        Action ran = new Action("roundRan", "Ran", KeyCode.R, () -> over(true, false));
+        Action ran = new Action("roundRan", "Finished", KeyCode.R, () -> over(true, false));
         Action lost = new Action("roundLost", "Lost", KeyCode.X, () -> over(false, false));
-        Action first = new Action("roundFirst", "Ran: first round of a day", KeyCode.B, () -> over(true, true));
+        Action first = new Action("roundFirst", "Finished: first round of the day", KeyCode.B, () -> over(true, true));
         Action note = new Action("roundNote", "Remember", KeyCode.A, () -> Nodes.writeIn(words));
         Action quiet = new Action(
                 "roundQuiet",
@@ -88,7 +85,7 @@ public final class RoundsPage {
         if (!open.equals(shownLeft)) {
             shownLeft = open;
             left.getChildren()
-                    .setAll((open.isEmpty() ? List.of("Nothing: all of it is done.") : open)
+                    .setAll((open.isEmpty() ? List.of("Nothing: all done.") : open)
                             .stream().map(line -> Nodes.wrapped(line, "reason")).toList());
         }
     }

@@ -13,7 +13,7 @@ final class RoundsWords {
     static String next(int number, boolean quiet) {
         return quiet
                 ? "Round " + number + " comes. Nothing to do until then."
-                : "Round " + number + ": R when it ran, X when it was lost.";
+                : "Round " + number + ": R finished, X lost.";
     }
 
     static String soFar(List<Run> rounds) {
@@ -22,7 +22,7 @@ final class RoundsWords {
         }
         int ran = (int) rounds.stream().filter(r -> r.outcome().completed()).count();
         Completion sure = Completion.of(ran, rounds.size());
-        return ran + " of " + Words.count(rounds.size(), "round", "rounds") + " ran: so few tell little, "
+        return ran + " of " + Words.count(rounds.size(), "round", "rounds") + " finished: too few to be sure, "
                 + Words.percent(sure.low()) + " to " + Words.percent(sure.high()) + ".";
     }
 

@@ -46,9 +46,8 @@ public final class ProgramPage {
         program.setId("program");
         program.setEditable(false);
         program.getStyleClass().add("program");
-        program.setAccessibleText("The law as a program");
-        Fields.describe(
-                program, "program", "The law in the team's language, with its numbers as the robot takes them.");
+        program.setAccessibleText("The control program");
+        Fields.describe(program, "program", "The control program in the team's language.");
         numbers.setId("programNumbers");
         numbers.getStyleClass().add("schools");
         rounding.setId("programRounding");
@@ -58,18 +57,18 @@ public final class ProgramPage {
         ChoiceField<Language> language = new ChoiceField<>(
                 "programLanguage",
                 "language",
-                "The language of the team's program; blocks are told as numbered steps in plain words.",
+                "Language of the team's program; blocks as numbered steps.",
                 Language.values(),
                 ProgramWords::language,
                 model::language);
         ChoiceField<Grain> grain = new ChoiceField<>(
                 "programGrain",
                 "its numbers",
-                "Which numbers the program takes: how many decimals, or whole numbers only.",
+                "How many decimals the program takes, or whole numbers only.",
                 Grain.values(),
                 Grain::words,
                 model::grain);
-        Action use = new Action("handOver", "All typed: handed over", KeyCode.U, model::handOver);
+        Action use = new Action("handOver", "All typed in", KeyCode.U, model::handOver);
         Action copy = new Action("programCopy", "Copy", KeyCode.C, this::copy);
         Action save = new Action("programSave", "Save", KeyCode.V, this::save);
         Runnable refresh = () -> {
@@ -83,11 +82,8 @@ public final class ProgramPage {
         refresh.run();
         VBox main = Nodes.column(Nodes.flow(language.inARow(), copy.button(), save.button()), Nodes.grow(program));
         VBox side = Nodes.column(
-                Nodes.panel(
-                        "Type these; what is new since the last hand-over is marked",
-                        numbers,
-                        Nodes.flow(use.button())),
-                Nodes.panel("As the robot takes them", grain.inARow(), rounding, progress),
+                Nodes.panel("Type these; new ones are marked", numbers, Nodes.flow(use.button())),
+                Nodes.panel("Rounding", grain.inARow(), rounding, progress),
                 Nodes.wrapped(HandOverWords.CAUTION, "caution"));
         return new Pages.Page(new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(use, copy, save), nowNs -> {
             model.cost().show();
@@ -113,7 +109,7 @@ public final class ProgramPage {
             row(row++, constant.name(), CardWords.typed(constant, grain), constant.words(), change);
         }
         for (HandOver.Change gone : changes.values()) {
-            row(row++, gone.name(), "gone", "not needed any more", gone);
+            row(row++, gone.name(), "gone", "not needed", gone);
         }
         sayRounding();
     }

@@ -40,10 +40,10 @@ final class ProgramWords {
     static String rounding(Taken taken, Value<TwoOnOneTable> cost) {
         List<Taken.Change> changes = taken.changes();
         if (taken.grain() == Grain.ANY) {
-            return "The program takes every digit: nothing is rounded.";
+            return "Nothing is rounded.";
         }
         if (changes.isEmpty()) {
-            return "Rounding to " + taken.grain().words() + " moves none of them.";
+            return "Rounding to " + taken.grain().words() + " changes nothing.";
         }
         Taken.Change most = changes.stream()
                 .max((a, b) -> Double.compare(a.share(), b.share()))
@@ -51,11 +51,9 @@ final class ProgramWords {
         String moved = "Rounded to " + taken.grain().words() + ", " + most.name() + " becomes "
                 + Words.number(most.taken(), 4) + " from " + Words.number(most.set(), 4) + " ("
                 + Words.percent(most.share()) + " off)"
-                + (changes.size() > 1 ? ", the most of " + changes.size() + " that move" : "") + ". ";
+                + (changes.size() > 1 ? ", the most of " + changes.size() + " that change" : "") + ". ";
         return moved
-                + cost.ready()
-                        .map(driven -> cost(taken, driven))
-                        .orElseGet(() -> cost.absence("The twin drives both."));
+                + cost.ready().map(driven -> cost(taken, driven)).orElseGet(() -> cost.absence("Simulating both."));
     }
 
     private static String cost(Taken taken, TwoOnOneTable cost) {
@@ -65,14 +63,14 @@ final class ProgramWords {
         if (chance.shown() && chance.size() < -COSTLY) {
             return chances + ": too coarse. "
                     + (taken.grain() == Grain.WHOLE
-                            ? "Hold the gains in hundredths and divide by 100 in the program."
+                            ? "Keep gains in hundredths and divide by 100 in the program."
                             : "Take finer numbers, or another scale.");
         }
         Difference time = cost.timeS();
         String slower = time.told() && time.shown()
                 ? "; a lap takes " + Words.seconds(Math.abs(time.size())) + (time.size() > 0 ? " longer" : " less")
                 : "";
-        return chances + slower + ": it costs nothing that would be seen.";
+        return chances + slower + ": no visible cost.";
     }
 
     /** One slip of what was typed back. */
@@ -80,17 +78,15 @@ final class ProgramWords {
         String name = slip.handed().name();
         String wanted = Words.number(slip.handed().value(), 4);
         return switch (slip.kind()) {
-            case MISSING -> name + " was not typed; it is to be " + wanted + ".";
-            case SIGN -> name + " has the wrong sign: it is to be " + wanted + ". The robot would turn away.";
+            case MISSING -> name + " was not typed; it must be " + wanted + ".";
+            case SIGN -> name + " has the wrong sign: it must be " + wanted + ". The robot would turn away.";
             case SWAPPED ->
-                name + " has the value of " + slip.other().orElse("another") + ": it is to be " + wanted + ".";
+                name + " has the value of " + slip.other().orElse("another") + ": it must be " + wanted + ".";
             case DECIMAL ->
-                name + " is " + times(slip.places()) + ": a decimal point slipped; it is to be " + wanted + ".";
-            case PER_SECOND ->
-                name + " is per second where the program counts per loop, or the other way round: it is to be " + wanted
-                        + ".";
-            case DIGITS -> name + " has two digits changed round: it is to be " + wanted + ".";
-            case OTHER -> name + " is another number: it is to be " + wanted + ".";
+                name + " is " + times(slip.places()) + ": decimal point slipped; it must be " + wanted + ".";
+            case PER_SECOND -> name + " mixes per second and per loop: it must be " + wanted + ".";
+            case DIGITS -> name + " has two digits swapped: it must be " + wanted + ".";
+            case OTHER -> name + " is another number: it must be " + wanted + ".";
         };
     }
 
@@ -101,18 +97,18 @@ final class ProgramWords {
 
     static String typed(List<Slip> slips, int typedCount, int of) {
         if (typedCount == 0) {
-            return "Read the " + of + " numbers off the robot and type them here; a slip is found and named.";
+            return "Read the " + of + " numbers off the robot and type them here.";
         }
         long missing = slips.stream()
                 .filter(s -> s.kind() == fahrbahn.core.program.TypedBack.Kind.MISSING)
                 .count();
         long wrong = slips.size() - missing;
         if (wrong > 0) {
-            return Words.count(wrong, "slip", "slips") + ": mend " + (wrong == 1 ? "it" : "them")
+            return Words.count(wrong, "slip", "slips") + ": fix " + (wrong == 1 ? "it" : "them")
                     + " on the robot before it starts.";
         }
         return missing > 0
-                ? "So far all right; " + Words.count(missing, "number is", "numbers are") + " left to read."
-                : "All " + of + " numbers stand on the robot as they were handed over.";
+                ? "All right so far; " + Words.count(missing, "number is", "numbers are") + " left to read."
+                : "All " + of + " numbers are right.";
     }
 }

@@ -36,11 +36,13 @@ public final class TypedPage {
     }
 
     public Pages.Page page() {
-        Action clear = new Action("typedClear", "Begin anew", KeyCode.R, this::clear);
+        Action clear = new Action("typedClear", "Clear", KeyCode.R, this::clear);
         model.checkedProperty().addListener(o -> refresh());
         refresh();
         VBox page = Nodes.column(Nodes.panel(
-                "Read off the robot what stands in its program", Nodes.row(Nodes.grow(state), clear.button()), rows));
+                "Type the numbers you read in the robot's program",
+                Nodes.row(Nodes.grow(state), clear.button()),
+                rows));
         return new Pages.Page(page, List.of(clear));
     }
 
@@ -86,8 +88,7 @@ public final class TypedPage {
             field.setId("typed-" + name.toLowerCase(Locale.ROOT).replace('_', '-'));
             field.setPrefColumnCount(COLUMNS);
             field.setAccessibleText(name);
-            Fields.describe(
-                    field, name, "What stands on the robot as " + name + ", digit by digit as its display shows it.");
+            Fields.describe(field, name, "Number on the robot for " + name + ", as its display shows it.");
             field.textProperty().addListener(o -> model.type(name, field.getText()));
             field.setOnAction(e -> Fields.next(field));
             Label words = Nodes.wrapped("", "reason");

@@ -31,7 +31,7 @@ public final class LiveTraceView extends CanvasRegion {
     private final List<Double> named = new ArrayList<>();
 
     public LiveTraceView(LiveModel live) {
-        super("The last readings of every sensor", 120);
+        super("Last readings of every sensor", 120);
         this.live = live;
     }
 

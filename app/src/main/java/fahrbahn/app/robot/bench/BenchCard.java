@@ -23,15 +23,15 @@ import java.util.stream.IntStream;
 public enum BenchCard {
     ROLL(
             "Roll a metre",
-            "Let it roll straight at a command until it is at speed, then time it over the ruler. At two commands the dead zone"
-                    + " comes with it, at three, one of them full, how its speed sags. Aside: how far left of straight ahead it ended (right negative).",
+            "Let it roll straight until it is at speed, then time it over the ruler. Time it at two powers to get the dead band"
+                    + " too; at three, one at max power, to get speed loss. Drift: mm left of straight (right is negative).",
             "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
             Stopwatch.Counting.TIME,
             List.of(
                     new Field("command", 0),
                     new Field("distance, mm", 1000),
                     new Field("time, s", 0, Filled.BY_TIME),
-                    new Field("aside, mm", 0, Filled.BY_HAND_IF_MEASURED))) {
+                    new Field("drift, mm", 0, Filled.BY_HAND_IF_MEASURED))) {
         @Override
         Result work(List<List<Double>> rows, Setup setup, double speedShare) {
             RollFit fit = RollFit.of(
@@ -48,15 +48,15 @@ public enum BenchCard {
             found.put(Constant.FREE_SPEED, fit.freeSpeedMmPerS());
             double mismatch = fit.mismatchShare().map(Measured::value).orElse(Double.NaN);
             String straight = fit.mismatchShare().map(BenchWords::straight).orElse("");
-            String words = "At full command " + BenchWords.with(fit.freeSpeedMmPerS()) + " mm/s"
+            String words = "At max power " + BenchWords.with(fit.freeSpeedMmPerS()) + " mm/s"
                     + (line
-                            ? ", standing still up to "
+                            ? ", dead band "
                                     + Words.number(fit.deadZoneCommand().value(), 2) + " ("
                                     + Words.number(fit.deadZoneLow(), 2) + " to " + Words.number(fit.deadZoneHigh(), 2)
                                     + ")." + BenchWords.sags(fit)
-                            : ". One command only: roll at another too, and the dead zone comes with it.")
+                            : ". Roll at a second power to get the dead band.")
                     + (fit.crookedShare() > CROOKED
-                            ? " Speeds stray up to " + Words.percent(fit.crookedShare()) + " from that curve."
+                            ? " Speeds differ up to " + Words.percent(fit.crookedShare()) + " from that curve."
                             : "")
                     + straight;
             return new Result(found, words, mismatch);
@@ -64,8 +64,8 @@ public enum BenchCard {
     },
     CREEP(
             "Creep",
-            "Raise the command of both wheels by a step each second until it rolls: there it starts. Lower it again until it stands: there it"
-                    + " stops. Three times, from other places of its wheels.",
+            "Raise the power of both wheels by a step each second until it rolls: it starts there. Lower it until it stands: it"
+                    + " stops there. Do this three times, with the wheels turned a little each time.",
             "Hands, hair and sleeves away from the wheels before it starts; keep a hand ready and the robot off the table's edge.",
             Stopwatch.Counting.TIME,
             List.of(new Field("in steps of", 1), new Field("starts at", 0), new Field("stops at", 0))) {
@@ -80,19 +80,19 @@ public enum BenchCard {
             double base = setup.law().baseCommand();
             return new Result(
                     found,
-                    "It starts above " + BenchWords.with(fit.breakawayCommand()) + " and rolls on down to "
+                    "Starts above " + BenchWords.with(fit.breakawayCommand()) + ", stops below "
                             + BenchWords.with(fit.holdingCommand()) + "."
                             + (base < EASILY * fit.breakawayCommand().value()
-                                    ? " Its base command of " + Words.number(base)
-                                            + " is near that: in bends its inner wheel stands still."
+                                    ? " Its base speed of " + Words.number(base)
+                                            + " is near that: in bends the inner wheel stops."
                                     : ""),
                     Double.NaN);
         }
     },
     SPIN(
             "Spin ten turns",
-            "Turn on the spot, one wheel forwards and one back at the same command, and time whole turns by a mark on the table.",
-            "Clear the table round it first: parts that stand out sweep a circle.",
+            "Turn on the spot, one wheel forwards and one back at the same power, and time whole turns by a mark on the table.",
+            "Clear the table around it first: parts that stick out sweep a circle.",
             Stopwatch.Counting.TURNS,
             List.of(
                     new Field("command", 0),
@@ -110,7 +110,7 @@ public enum BenchCard {
                 throw new BadValueException(
                         "command",
                         command,
-                        "above what starts it, "
+                        "above its start-up power, "
                                 + Words.number(drive.traits().curve().startsAboveCommand()));
             }
             Measured width = SpinTurns.trackWidthMm(
@@ -120,16 +120,18 @@ public enum BenchCard {
                     new Measured(speed, speedShare * speed, 1));
             return new Result(
                     Map.of(Constant.TRACK_WIDTH, width),
-                    "It turns as if its wheels were " + BenchWords.with(width) + " mm apart; the ruler says "
+                    "It turns as if the wheels were " + BenchWords.with(width) + " mm apart; the ruler says "
                             + Words.millimetres(drive.trackWidthMm()) + "."
-                            + (width.value() > SCRUBS * drive.trackWidthMm() ? " Its tracks or tyres scrub." : ""),
+                            + (width.value() > SCRUBS * drive.trackWidthMm()
+                                    ? " Tracks or tyres drag when turning."
+                                    : ""),
                     Double.NaN);
         }
     },
     LOOPS(
             "Count loops",
-            "Let the program count its loops and print the count after ten seconds. Sensors read, motors commanded at zero, as when it"
-                    + " drives: what the loop leaves out it cannot time.",
+            "Let the program count its loops and print the count after ten seconds, with sensors read and motors set to zero."
+                    + " Run the full loop, or the time is too short.",
             "Motors off, or wheels up.",
             Stopwatch.Counting.TIME,
             List.of(new Field("loops", 0), new Field("in, s", 10, Filled.BY_TIME))) {
@@ -144,11 +146,11 @@ public enum BenchCard {
         }
     },
     WIGGLES(
-            "Wiggle clock",
-            "On a straight line, raise Kp until it wiggles steadily, Kd and Ki at zero. Count whole wiggles, there and back, over as"
-                    + " long a stretch as there is, and time them. The lag is told by loop theory: just above the onset it is right, at three times"
-                    + " its gain the wiggle itself is up to a tenth shorter or longer.",
-            "A wiggling robot leaves its line: keep a hand ready at the table's edge.",
+            "Wiggle timing",
+            "On a straight line, Kd and Ki zero, raise Kp until it wiggles steadily. Time whole wiggles, there and back, over as"
+                    + " long a straight as you have. Motor lag is calculated from it: exact just above the wiggle limit; at three times"
+                    + " that Kp up to 10 % off.",
+            "A wiggling robot can leave its line: keep a hand ready at the table's edge.",
             Stopwatch.Counting.WIGGLES,
             List.of(new Field("wiggles", 20, Filled.BY_COUNT), new Field("time, s", 0, Filled.BY_TIME))) {
         @Override
@@ -161,14 +163,14 @@ public enum BenchCard {
             return new Result(
                     Map.of(Constant.LAG, timing.lagS()),
                     "One wiggle takes " + BenchWords.with(timing.periodS().through(s -> 1000 * s))
-                            + " ms, so the wheels lag "
+                            + " ms, so motor lag is "
                             + BenchWords.with(timing.lagS().through(s -> 1000 * s)) + " ms.",
                     Double.NaN);
         }
     },
     SLIDE(
             "Slide over the line",
-            "Along a ruler across the line, from ground over it to ground again: move it on by a spot or so, type the place and what the"
+            "Along a ruler across the line, from background to background: move it about a spot at a time, type the place and what the"
                     + " display shows for each sensor, left to right. Or connect the robot, press S, slide it across steadily, press S.",
             "Motors off.",
             Stopwatch.Counting.TIME,

@@ -189,12 +189,12 @@ public final class BenchModel {
     /** Puts what a card came to on the robot, as one step of undo. */
     public void use(BenchCard card) {
         if (practice.on(card)) {
-            told.accept("This is practice: nothing of it is put on the robot. P shows what was hidden and ends it.");
+            told.accept("Practice: nothing goes on the robot. P shows its numbers and ends it.");
             return;
         }
         Optional<BenchCard.Result> result = result(card);
         if (result.isEmpty() || result.get().found().isEmpty()) {
-            told.accept(card.title() + ": there is nothing to use yet. Add an entry first.");
+            told.accept(card.title() + ": nothing to use yet. Add an entry first.");
             return;
         }
         List<Fact> facts = new ArrayList<>();

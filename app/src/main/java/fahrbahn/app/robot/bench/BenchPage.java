@@ -35,10 +35,10 @@ public final class BenchPage {
     private final BenchModel model;
     private final VBox card = Nodes.column();
     private final List<Button> chips = new ArrayList<>();
-    private final Action use = new Action("useResult", "Use it on the robot", KeyCode.U, this::use);
+    private final Action use = new Action("useResult", "Use on the robot", KeyCode.U, this::use);
     private final Action slide = new Action("slide", "Slide: begin or end", KeyCode.S, this::slide);
-    private final Action practise = new Action("practise", "Practise it", KeyCode.P, this::practise);
-    private final Action letGo = new Action("letGo", "Let it go", KeyCode.G, this::letGo);
+    private final Action practise = new Action("practise", "Practice robot", KeyCode.P, this::practise);
+    private final Action letGo = new Action("letGo", "End practice", KeyCode.G, this::letGo);
     private final Label secret = Nodes.label("", "bench-result");
     private final VBox results = Nodes.column();
     private final HBox doing = Nodes.row();
@@ -147,7 +147,7 @@ public final class BenchPage {
         VBox words = Nodes.column(steps, practising ? hint() : caution, entry(each));
         VBox top = Nodes.panel(each.title(), Nodes.row(sketch, Nodes.grow(words)));
         refreshResults();
-        card.getChildren().setAll(top, Nodes.grow(Nodes.panel("What the entries come to", results)));
+        card.getChildren().setAll(top, Nodes.grow(Nodes.panel("Result", results)));
     }
 
     /** The fields to type one entry; Enter in any of them adds it. */
@@ -181,7 +181,7 @@ public final class BenchPage {
         row.getChildren().add(new VBox(Nodes.label(" ", "caption"), button));
         doing.getChildren().setAll(practise.button());
         letGo.button().setDisable(!model.practice().on(each));
-        letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "Let it go");
+        letGo.button().setText(each == BenchCard.SLIDE ? "Move it on" : "End practice");
         doing.getChildren()
                 .add(each == BenchCard.SLIDE && !model.practice().on(each) ? slide.button() : letGo.button());
         return each.timed() ? Nodes.column(watch, row, problem) : Nodes.column(row, problem);
@@ -189,8 +189,8 @@ public final class BenchPage {
 
     private Label hint() {
         Label hint = Nodes.label(
-                "Practice: a robot like yours with other numbers. G lets it go; measure it as you would; P shows what it was. Nothing of"
-                        + " this is kept.",
+                "Practice robot: like yours, with other numbers. G starts it; measure it as usual; P shows its numbers. Nothing"
+                        + " is kept.",
                 "caution");
         hint.setWrapText(true);
         hint.setMinHeight(Region.USE_PREF_SIZE);
@@ -247,13 +247,13 @@ public final class BenchPage {
                     .latest(Capture.SLIDE)
                     .map(c -> "Latest slide: " + c.readings().size() + " readings from " + c.source() + ".")
                     .orElse("No slide yet.");
-            rows.getChildren().add(new Label(sliding ? "Sliding. Press S when it is over." : slid));
+            rows.getChildren().add(new Label(sliding ? "Sliding. Press S at the end." : slid));
         } else if (entries.isEmpty()) {
             rows.getChildren()
                     .add(Nodes.label(
                             shown == BenchCard.SLIDE
-                                    ? "Nothing typed yet. Fifteen places at least, a spot apart."
-                                    : "Nothing typed yet. Three entries tell how well it repeats.",
+                                    ? "Nothing typed yet. Type at least fifteen places, a spot apart."
+                                    : "Nothing typed yet. Three entries show how well it repeats.",
                             "caption"));
         }
         Label result = Nodes.label(
@@ -268,8 +268,8 @@ public final class BenchPage {
         practise.button()
                 .setText(
                         !practising
-                                ? "Practise it"
-                                : secret.getText().isEmpty() ? "Show what it was" : "Practise with another");
+                                ? "Practice robot"
+                                : secret.getText().isEmpty() ? "Show its numbers" : "Another practice robot");
         results.getChildren().clear();
         if (!secret.getText().isEmpty()) {
             results.getChildren().add(secret);

@@ -12,8 +12,8 @@ final class BenchWords {
     /** Whether it rolls straight, as a sentence after another. */
     static String straight(Measured mismatchShare) {
         return Math.abs(mismatchShare.value()) <= mismatchShare.plusMinus()
-                ? " It rolls straight as far as the ruler can tell."
-                : " It veers: the " + (mismatchShare.value() > 0 ? "right" : "left") + " wheel is "
+                ? " No drift found."
+                : " It drifts: the " + (mismatchShare.value() > 0 ? "right" : "left") + " wheel is "
                         + Words.percent(Math.abs(mismatchShare.value())) + " faster.";
     }
 
@@ -31,16 +31,16 @@ final class BenchWords {
     static String sags(RollFit fit) {
         if (fit.sagShare().isEmpty()) {
             return fit.perCommand().size() == 2
-                    ? " Whether speed sags at large commands two commands cannot tell: a third does."
-                    : " Whether speed sags at large commands they do not tell: roll at commands further apart, full among them.";
+                    ? " Speed loss not measurable yet: roll at a third power."
+                    : " Speed loss not measurable yet: roll at powers further apart, one at max.";
         }
         Measured sag = fit.sagShare().get();
         boolean straight = Math.abs(sag.value()) <= sag.plusMinus();
-        return " Sag " + with(sag.through(share -> 100 * share)) + " %: "
+        return " Speed loss " + with(sag.through(share -> 100 * share)) + " %: "
                 + (straight
-                        ? "straight, as far as these rolls can tell."
-                        : "at full command a little more gains so much " + (sag.value() > 0 ? "less" : "more")
-                                + " than in the mean.");
+                        ? "none found."
+                        : "at max power a little more adds so much " + (sag.value() > 0 ? "less" : "more")
+                                + " than on average.");
     }
 
     static String with(Measured measured) {

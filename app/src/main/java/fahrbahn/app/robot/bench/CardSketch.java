@@ -46,7 +46,7 @@ public final class CardSketch extends CanvasRegion {
                 arrow(pen, 118, h / 2 - 22, w - 70, h / 2 - 22);
                 say(pen, "one metre, at speed from the first mark on", 40, h - 14, w);
                 pen.line(RULER, w - 44, h / 2 - 22, w - 44, h / 2 - 44);
-                say(pen, "aside", w - 40, h / 2 - 30, w);
+                say(pen, "drift", w - 40, h / 2 - 30, w);
             }
             case SPIN -> {
                 robot(pen, w / 2, h / 2, 0.5, setup);
@@ -58,7 +58,7 @@ public final class CardSketch extends CanvasRegion {
             case CREEP -> {
                 robot(pen, 70, h / 2 - 30, 0, setup);
                 staircase(pen, 130, h - 52, w - 40, 14);
-                say(pen, "up until it rolls, down until it stands", 40, h - 14, w);
+                say(pen, "up until it rolls, down until it stops", 40, h - 14, w);
             }
             case LOOPS -> {
                 robot(pen, w / 2, h / 2 - 14, 0, setup);
@@ -77,7 +77,7 @@ public final class CardSketch extends CanvasRegion {
                 ruler(pen, 40, h - 46, w - 30);
                 robot(pen, 78, h / 2 - 26, Math.PI / 2, setup);
                 arrow(pen, 122, h / 2 - 26, w - 60, h / 2 - 26);
-                say(pen, "sideways, steadily, from ground to ground", 40, h - 14, w);
+                say(pen, "sideways, steadily, from background to background", 40, h - 14, w);
             }
         }
     }

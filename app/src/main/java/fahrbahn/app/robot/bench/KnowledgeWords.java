@@ -38,9 +38,9 @@ public final class KnowledgeWords {
     /** What the uncertainty does to the gain at which the robot wiggles. */
     public static String cost(Knowledge known) {
         if (known.cost().nowKp() == 0) {
-            return "no P gain is stable with it as it is";
+            return "no Kp is stable with this value";
         }
-        return "wiggle onset Kp " + Words.number(known.cost().lowKp(), 2) + " to "
+        return "wiggle limit Kp " + Words.number(known.cost().lowKp(), 2) + " to "
                 + Words.number(known.cost().highKp(), 2);
     }
 }

@@ -59,7 +59,7 @@ public final class Practice {
     public Practice(ReadOnlyObjectProperty<Setup> setup, LongSupplier nanoClock, Errands errands) {
         this.setup = setup;
         this.nanoClock = nanoClock;
-        this.errand = errands.errand("Letting the robot go");
+        this.errand = errands.errand("Starting the robot");
         setup.addListener(o -> end()); // another robot in hand
     }
 

@@ -29,7 +29,7 @@ final class PracticeCanvas extends CanvasRegion {
 
     /** @param setup of a robot that looks like the one that is practised on */
     PracticeCanvas(BenchCard card, Practice practice, Supplier<Setup> setup) {
-        super("Practice: " + card.title() + "; G lets the robot go", 200);
+        super("Practice: " + card.title() + "; G starts the robot", 200);
         this.card = card;
         this.practice = practice;
         this.setup = setup;
@@ -79,7 +79,7 @@ final class PracticeCanvas extends CanvasRegion {
         }
         String said = card == BenchCard.LOOPS ? "" : practice.display();
         boolean stands = practice.stageProperty().get().went() == 0;
-        pen.text(TEXT, stands ? "G lets it go" : said, SIDE_PX, h - 10);
+        pen.text(TEXT, stands ? "G starts it" : said, SIDE_PX, h - 10);
     }
 
     private void roll(Pen pen, double w, double h, Optional<Showing> showing, Pose pose) {

@@ -29,8 +29,8 @@ final class PracticeWords {
         Measured yours = found.get();
         double off = Math.abs(yours.value() - truth);
         String verdict = off <= yours.plusMinus()
-                ? ": yours holds it."
-                : ": yours missed it by " + Words.number(off / yours.plusMinus(), 2) + " times what it allows.";
+                ? ": inside your range."
+                : ": outside your range by " + Words.number(off / yours.plusMinus(), 2) + " times.";
         return was + ", you found " + Words.number(unit * yours.value()) + " \u00b1 "
                 + Words.number(unit * yours.plusMinus(), 2) + verdict;
     }

@@ -28,7 +28,7 @@ final class SlideWords {
                 .map(e -> e.getKey() + ": spot "
                         + Words.number(e.getValue().sigmaMm().value()) + " \u00b1 "
                         + Words.number(e.getValue().sigmaMm().plusMinus(), 2) + " mm, line "
-                        + Words.number(e.getValue().widthMm().value()) + " mm wide, ground "
+                        + Words.number(e.getValue().widthMm().value()) + " mm wide, background "
                         + Words.number(e.getValue().ground().value(), 4) + ", line "
                         + Words.number(e.getValue().line().value(), 4) + shape(e.getValue()))
                 .collect(Collectors.joining(". ", "", "."));

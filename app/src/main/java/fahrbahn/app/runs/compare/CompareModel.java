@@ -113,7 +113,7 @@ public final class CompareModel {
         }
         Groups all = Groups.NONE;
         if (typed.a().isEmpty()) {
-            all = groups.get().orElseThrow(() -> new RefusedException("The groups are made."));
+            all = groups.get().orElseThrow(() -> new RefusedException("Making the groups."));
             if (Math.max(now.a(), now.b()) >= all.all().size() || now.a() == now.b()) {
                 throw new RefusedException(CompareWords.fewGroups(all.all().size(), now));
             }

@@ -53,7 +53,7 @@ public final class ComparePage {
         Fields.describe(
                 typedScatter,
                 "lap scatter, s",
-                "Standard deviation of laps with one setting: a lap or two are judged by it. Empty: that of the laps in the log book.");
+                "Standard deviation of laps with one setting. Empty: from the log book.");
         rows.setId("compareGroups");
         rows.getStyleClass().add("schools");
     }
@@ -67,7 +67,7 @@ public final class ComparePage {
         Fields.describe(
                 field,
                 name,
-                "Runs that stand on paper: counts as in 7 of 10 or 3 of 10 missed, or laps in a row as in 12.3 12.1 x 12.9, x for a lost one.");
+                "Runs from paper: counts like 7 of 10 or 3 of 10 missed, or laps like 12.3 12.1 x 12.9 (x is lost).");
         return field;
     }
 
@@ -75,7 +75,7 @@ public final class ComparePage {
         ChoiceField<GroupBy> by = new ChoiceField<>(
                 "compareBy",
                 "grouped by",
-                "What the runs of a group have in common.",
+                "What the runs of a group share.",
                 GroupBy.values(),
                 CompareWords::by,
                 model::group);
@@ -97,7 +97,7 @@ public final class ComparePage {
                         rows,
                         Nodes.flow(up.button(), down.button(), a.button(), b.button())),
                 Nodes.panel(
-                        "Or type what stands on paper: counts, or laps in a row",
+                        "Or type runs from paper: counts, or laps in a row",
                         Nodes.flow(
                                 Nodes.label("A", "caption"),
                                 typedA,
@@ -106,8 +106,8 @@ public final class ComparePage {
                                 Nodes.label("lap scatter, s", "caption"),
                                 typedScatter)),
                 Nodes.grow(Nodes.panel("Every run, with the mean", Nodes.grow(picture))));
-        VBox side = Nodes.column(
-                Nodes.panel("A against B", verdict, evidence), Nodes.panel("Before you believe it", warnings));
+        VBox side =
+                Nodes.column(Nodes.panel("A against B", verdict, evidence), Nodes.panel("Check this first", warnings));
         return new Pages.Page(
                 new SideBySide(main, side, MAIN_SHARE, LEAST_EM), List.of(next, up, down, a, b), nowNs -> model.show());
     }
@@ -125,7 +125,7 @@ public final class ComparePage {
 
     private void refresh() {
         Value<CompareModel.Compared> value = model.compared().value();
-        verdict.setText(value.ready().map(CompareWords::verdict).orElse(value.absence("The groups are compared.")));
+        verdict.setText(value.ready().map(CompareWords::verdict).orElse(value.absence("Comparing the groups.")));
         if (value instanceof Value.Computing) {
             return; // what was there before is dimmed
         }
@@ -142,7 +142,7 @@ public final class ComparePage {
     }
 
     private void head() {
-        String[] titles = {"", "group", "ran", "time, s", "stop, mm"};
+        String[] titles = {"", "group", "finished", "time, s", "stop, mm"};
         for (int i = 0; i < titles.length; i++) {
             rows.add(Nodes.cell(titles[i], "caption"), i, 0);
         }
@@ -172,7 +172,7 @@ public final class ComparePage {
         return switch (sample.n()) {
             case 0 -> "";
             case 1 -> Words.number(sample.mean());
-            default -> Words.number(sample.mean()) + " +- " + Words.number(sample.sd(), 2);
+            default -> Words.number(sample.mean()) + " ± " + Words.number(sample.sd(), 2);
         };
     }
 

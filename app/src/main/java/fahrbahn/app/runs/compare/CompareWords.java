@@ -63,7 +63,7 @@ final class CompareWords {
             case PROGRAM ->
                 LawWords.kind(runs.basis().setup().orElseThrow().law().signal());
             case ROBOT -> names.robot(String.valueOf(runs.key()));
-            case WHEELS -> said((String) runs.key(), "wheels nobody noted");
+            case WHEELS -> said((String) runs.key(), "wheels not noted");
             case DAY -> DAY.format((LocalDate) runs.key());
             case TABLE -> said(((TablePrint) runs.key()).name(), "no table noted");
             case VENUE -> said(names.venue((String) runs.key()), "no venue noted");
@@ -78,60 +78,62 @@ final class CompareWords {
     /** Beside no warnings. */
     static String nothingElse(Compared compared) {
         return compared.changed().isPresent()
-                ? "Nothing else is noted to differ."
-                : "Of typed runs nobody knows what else differed, or in which order they were run.";
+                ? "Nothing else differs in the notes."
+                : "Typed runs: order and other differences are unknown.";
     }
 
     static String fewGroups(int groups, Choice now) {
         return groups < 2
                 ? "There is " + Words.count(groups, "group", "groups")
-                        + ". Group by something else, run with another setting, or type both below."
+                        + ". Group by something else, or type both below."
                 : now.a() == now.b()
-                        ? "A and B are the same group. Take another row with Up and Down, then press A or B."
-                        : "Take a row with Up and Down, then press A or B.";
+                        ? "A and B are the same group. Select another row, then press A or B."
+                        : "Select a row with Up and Down, then press A or B.";
     }
 
     /** The answer: what is shown of finishing, else of the time, else of the scatter. */
     static String verdict(Compared compared) {
         Comparison c = compared.comparison();
-        String counts = ran(compared.a()) + " against " + ran(compared.b());
+        String counts = "A " + ran(compared.a()) + ", B " + ran(compared.b());
         if (c.completion().shown()) {
-            return (c.completion().size() > 0 ? "B" : "A") + " finishes more often: " + counts + ".";
+            boolean b = c.completion().size() > 0;
+            return (b ? "B" : "A") + " finishes more often: " + ran(b ? compared.b() : compared.a()) + ", "
+                    + (b ? "A " : "B ") + ran(b ? compared.a() : compared.b()) + ".";
         }
         if (c.timeS().shown()) {
             return (c.timeS().size() < 0 ? "B" : "A") + " is faster by "
-                    + Words.number(Math.abs(c.timeS().size()), 2) + " s; that one finishes more often is not shown ("
+                    + Words.number(Math.abs(c.timeS().size()), 2) + " s; finishing: no clear difference ("
                     + counts + ").";
         }
         if (c.alongSpread().shown()) {
-            return (c.alongSpread().size() < 1 ? "B" : "A") + " stops in a smaller place; nothing else is shown ("
+            return (c.alongSpread().size() < 1 ? "B" : "A") + " stops more exactly; no other clear difference ("
                     + counts + ").";
         }
         if (compared.scatter().isPresent()) {
             return few(c.timeS());
         }
         if (compared.unjudged()) {
-            return "A lap or two cannot tell: how much laps scatter is not known. Type it, or drive each twice more.";
+            return "Too few laps: type the lap scatter, or drive each twice more.";
         }
         int more = c.completion().moreRunsEach();
-        return "No difference is shown, " + counts + ", which does not mean there is none"
-                + (more > 0 ? ": about " + more + " more runs each would tell." : ".");
+        return "No clear difference, " + counts
+                + (more > 0 ? ": about " + more + " more runs each would show it." : ".");
     }
 
     /** What a lap or two of each tell, when it is not enough. */
     private static String few(Effect time) {
         int more = time.moreRunsEach();
         return (time.size() < 0 ? "B" : "A") + " was " + Words.number(Math.abs(time.size()), 2)
-                + " s faster; so few laps do not settle it"
-                + (more > 0 ? ": about " + more + " more laps each would." : ".");
+                + " s faster; too few laps to be sure"
+                + (more > 0 ? ": about " + more + " more laps each would show it." : ".");
     }
 
     private static String scatter(CompareModel.Scatter scatter, double lapS) {
         String seconds = Words.number(scatter.known().share() * lapS, 2) + " s";
         return scatter.typed()
-                ? "Judged by laps that scatter " + seconds + ", as typed."
-                : "Judged by laps that scatter " + seconds + ", as "
-                        + Words.count((int) scatter.known().freedom() + 1, "lap", "laps") + " of the log book do.";
+                ? "Lap scatter used: " + seconds + " (typed)."
+                : "Lap scatter used: " + seconds + " (from "
+                        + Words.count((int) scatter.known().freedom() + 1, "lap", "laps") + " in the log book).";
     }
 
     private static String ran(Group group) {
@@ -159,7 +161,7 @@ final class CompareWords {
     private static String finished(Group a, Group b, Effect effect) {
         Completion first = a.completion();
         Completion second = b.completion();
-        return "A ran " + first.completed() + " of " + first.runs() + ", B " + second.completed() + " of "
+        return "A finished " + first.completed() + " of " + first.runs() + ", B " + second.completed() + " of "
                 + second.runs() + ": " + Words.percent(Math.abs(effect.size()))
                 + (effect.size() < 0 ? " less" : " more") + interval(effect, 100, " %") + shown(effect);
     }
@@ -172,17 +174,17 @@ final class CompareWords {
         return Double.isNaN(effect.low())
                 ? ""
                 : " (" + Words.number(unit * effect.low(), 2) + " to " + Words.number(unit * effect.high(), 2) + word
-                        + ", 95 % sure)";
+                        + ", likely range)";
     }
 
     private static String shown(Effect effect) {
         if (effect.shown()) {
-            return ": shown; luck alone does so in " + Words.percent(effect.p()) + " of such cases.";
+            return ": clear difference; by luck alone in " + Words.percent(effect.p()) + " of such cases.";
         }
         String more = effect.moreRunsEach() < 0
                 ? ""
-                : "; about " + effect.moreRunsEach() + " more runs each would tell a difference of this size";
-        return ": not shown yet; luck alone does so in " + Words.percent(effect.p()) + " of such cases" + more + ".";
+                : "; about " + effect.moreRunsEach() + " more runs each would show a difference of this size";
+        return ": not clear yet; by luck alone in " + Words.percent(effect.p()) + " of such cases" + more + ".";
     }
 
     /** What keeps the comparison from telling what it seems to tell. */
@@ -205,9 +207,9 @@ final class CompareWords {
                 String pairs = "These " + all.groups() + " groups make " + all.pairs() + " pairs";
                 return List.of(
                         among[i] < Effect.SHOWN
-                                ? pairs + "; with all of them counted it is still shown."
-                                : pairs + ", and luck alone makes one of them differ like this in "
-                                        + Words.percent(among[i]) + " of cases: not shown yet.");
+                                ? pairs + "; still a clear difference."
+                                : pairs + "; by luck alone one of them differs like this in " + Words.percent(among[i])
+                                        + " of cases: not clear yet.");
             }
         }
         return List.of();
@@ -217,13 +219,12 @@ final class CompareWords {
         List<String> said = new ArrayList<>();
         if (changed.causes().size() > 1) {
             said.add(changed.causes().size() + " things differ (" + CauseWords.label(changed.causes(), names::venue)
-                    + "): the comparison cannot tell which of them it is. Change one at a time.");
+                    + "): two things changed. Change one at a time.");
         } else if (changed.causes().size() == 1) {
             said.add("One thing differs: " + CauseWords.of(changed.causes().get(0), names::venue) + ".");
         }
         if (changed.mixed()) {
-            said.add(
-                    "A group holds runs that rest on different things: what they have in common may not be the cause.");
+            said.add("A group mixes runs made under different conditions.");
         }
         return said;
     }
@@ -231,9 +232,8 @@ final class CompareWords {
     private static List<String> tangled(Tangled tangled, double usualVolts) {
         List<String> said = new ArrayList<>();
         if (tangled.byOrder()) {
-            said.add(
-                    "One was run before the other: practice, dust and the battery are tangled with it. Let them take turns;"
-                            + " the plan does.");
+            said.add("One was run before the other: practice, dust or battery may be the cause. Let them take turns,"
+                    + " as a plan does.");
         }
         if (tangled.byBattery(usualVolts)) {
             said.add("B had " + Words.number(Math.abs(tangled.volts()), 2) + " V "

@@ -37,8 +37,7 @@ final class GroupsPicture extends CanvasRegion {
 
     @Override
     protected String says() {
-        return compared.map(CompareWords::verdict)
-                .orElse("Nothing is compared yet: two groups are needed, chosen from the log book or typed");
+        return compared.map(CompareWords::verdict).orElse("Nothing compared yet: choose or type two groups");
     }
 
     @Override
@@ -95,7 +94,7 @@ final class GroupsPicture extends CanvasRegion {
                         Arrays.stream(of.apply(b).values()))
                 .toArray());
         if (both.n() == 0) {
-            pen.text("ink-text", words + ": nobody measured", 4, top + high / 2);
+            pen.text("ink-text", words + ": not measured", 4, top + high / 2);
             return;
         }
         double low = Arrays.stream(both.values()).min().orElseThrow();

@@ -141,7 +141,7 @@ public final class PlanModel {
                 .map(robot -> maker.wanted(robot, aim(robot)))
                 .toList();
         if (wanted.isEmpty()) {
-            told.accept("No robot is in the plan. Choose beside its name what it is to run.");
+            told.accept("No robot in the plan. Choose what it runs beside its name.");
             return;
         }
         errand.run(
@@ -188,7 +188,7 @@ public final class PlanModel {
     public void again() {
         onItsWay.get()
                 .ifPresent(
-                        was -> plan.set("the rest planned anew", was.schedule().again(season.now())));
+                        was -> plan.set("the rest planned again", was.schedule().again(season.now())));
     }
 
     /** Whether a block has been done. */
@@ -234,7 +234,7 @@ public final class PlanModel {
     public void save(Path file) {
         Optional<OnItsWay> plan = onItsWay.get();
         if (plan.isEmpty()) {
-            told.accept("There is no plan to save. Begin one first.");
+            told.accept("No plan to save. Begin one first.");
             return;
         }
         save.run(

@@ -55,7 +55,7 @@ public final class PlanPage {
         robots.setId("planRobots");
         table.setId("planBlocks");
         table.setAccessibleText("The blocks of the plan, in the order of time");
-        table.setPlaceholder(Nodes.wrapped("No plan yet: choose what each robot is to run, then press B.", "caption"));
+        table.setPlaceholder(Nodes.wrapped("No plan yet: choose what each robot runs, then press B.", "caption"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("", 28, block -> model.done(block) ? "x" : "");
         column("at", 72, model::clock);
@@ -76,10 +76,10 @@ public final class PlanPage {
 
     public Pages.Page page() {
         Action begin = new Action("planBegin", "Begin", KeyCode.B, model::begin);
-        Action done = new Action("planDone", "It is done", KeyCode.D, model::done);
+        Action done = new Action("planDone", "Done", KeyCode.D, model::done);
         Action up = new Action("planUp", "Before", KeyCode.UP, () -> model.move(-1));
         Action down = new Action("planDown", "Next", KeyCode.DOWN, () -> model.move(1));
-        Action again = new Action("planAgain", "The rest anew", KeyCode.Y, model::again);
+        Action again = new Action("planAgain", "Plan the rest again", KeyCode.Y, model::again);
         Action end = new Action("planEnd", "End the plan", KeyCode.E, model::end);
         Action save = new Action("planSave", "Save", KeyCode.V, this::save);
         table.getSelectionModel().selectedIndexProperty().addListener(o -> {
@@ -95,9 +95,7 @@ public final class PlanPage {
                 Nodes.flow(up.button(), down.button(), done.button(), again.button(), end.button(), save.button()),
                 Nodes.wrapped(PlanWords.CAUTION, "caution"));
         VBox side = Nodes.column(
-                Nodes.panel("What each robot is to run", robots),
-                Nodes.panel("How much there is", wishes(begin)),
-                leftOut);
+                Nodes.panel("What each robot runs", robots), Nodes.panel("How much time", wishes(begin)), leftOut);
         model.wishProperty().addListener(o -> showWishes());
         showWishes();
         refresh(done, again, end, save);
@@ -134,7 +132,7 @@ public final class PlanPage {
         TextField tables = new TextField();
         tables.setId("planTables");
         tables.setAccessibleText(PlanWords.TABLES);
-        tables.setPromptText("the one in hand");
+        tables.setPromptText("the selected one");
         tables.setPrefColumnCount(14);
         Fields.describe(tables, PlanWords.TABLES, PlanWords.WHAT_TABLES);
         tables.textProperty().addListener(o -> model.tables(tables.getText()));
@@ -163,7 +161,7 @@ public final class PlanPage {
             ChoiceField<Aim> aim = new ChoiceField<>(
                     "planAim-" + (robots.getChildren().size() + 1),
                     robot.team().isEmpty() ? robot.name() : robot.name() + " of " + robot.team(),
-                    "What this robot is to run in the plan.",
+                    "What this robot runs in the plan.",
                     Aim.values(),
                     Aim::word,
                     chosen -> model.aim(robot.id(), chosen));

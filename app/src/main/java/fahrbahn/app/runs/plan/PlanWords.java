@@ -14,12 +14,11 @@ import java.util.Optional;
 
 /** A plan of trials in words. */
 final class PlanWords {
-    static final String NONE =
-            "Runs that take turns, in a drawn order, on every table at once: nothing is tangled with time, table or battery.";
+    static final String NONE = "Runs take turns in random order on every table: a fair comparison.";
 
     static final String CAUTION =
-            "Fingers and hair off the wheels, a hand at the table's edge. Lithium packs are charged in sight, on a fireproof"
-                    + " place; a swollen one is never charged. The venue's rules come first.";
+            "Fingers and hair off the wheels, a hand at the table's edge. Charge LiPos where you can see them, in a fireproof"
+                    + " bag; never charge a swollen pack. The venue's rules come first.";
 
     private static final int MOST_LEFT_OUT = 4;
 
@@ -31,7 +30,7 @@ final class PlanWords {
     static final String TABLES = "tables";
 
     static final String WHAT_TABLES =
-            "The tables there are to run on: how many like the one in hand, or their names with commas between; left empty for the one in hand.";
+            "How many tables like the selected one, or their names separated by commas; empty: the selected one.";
 
     static String name(PlanItem item) {
         return switch (item) {
@@ -48,15 +47,14 @@ final class PlanWords {
 
     static String what(PlanItem item) {
         return switch (item) {
-            case MINUTES -> "Minutes there are, from now on.";
-            case RUNS_EACH -> "Runs of each setting that is compared or confirmed; steps of a ladder are run twice.";
-            case LAP -> "How long a run takes; left empty it is what the log book tells.";
-            case RESET -> "From the end of a run until the next can start; left empty it is what the log book tells.";
-            case CHECK -> "For the sign check by hand and one slow run before each robot's first run; 0 for none.";
-            case BATTERY_RUNS -> "How many runs a battery lasts; left empty none is swapped.";
+            case MINUTES -> "Minutes from now.";
+            case RUNS_EACH -> "Runs of each setting compared or confirmed.";
+            case LAP -> "How long a run takes; empty: from the log book.";
+            case RESET -> "From the end of a run to the next start; empty: from the log book.";
+            case CHECK -> "For the steering check and one slow run before each robot's first run; 0 for none.";
+            case BATTERY_RUNS -> "How many runs a battery lasts; empty: no swap.";
             case SWAP -> "How long a battery swap takes.";
-            case LAMPS ->
-                "The minute at which the lamps change, so that light and dark are captured again; left empty when they do not.";
+            case LAMPS -> "Minute at which the lamps change; empty if they do not.";
         };
     }
 
@@ -78,14 +76,14 @@ final class PlanWords {
 
     static String what(Block block) {
         return switch (block.what()) {
-            case CHECK -> "sign check, one slow run";
+            case CHECK -> "steering check, one slow run";
             case STRAIGHT -> "a straight: " + block.setting();
             case BENDS -> "bends: " + block.setting();
             case KP_STEP, KD_STEP -> "a step: " + block.setting();
             case RUN -> "run: " + block.setting();
             case CONFIRM -> "confirm: " + block.setting();
             case BATTERY -> "fresh battery";
-            case CALIBRATE -> "light and dark again: the lamps change";
+            case CALIBRATE -> "light and dark again: lamps change";
         };
     }
 
@@ -96,13 +94,13 @@ final class PlanWords {
                 plan.left().blocks().stream().filter(b -> b.what().isRun()).count();
         String sentence = Words.count(done, "run", "runs") + " made, " + left + " planned.";
         if (plan.schedule().leftS(now) <= 0) {
-            return "The time is over. " + sentence;
+            return "Time is up. " + sentence;
         }
         int out = plan.left().leftOut().stream()
                 .mapToInt(l -> l.asked() - l.planned())
                 .sum();
         return sentence
-                + (out == 0 ? " All of it fits." : " " + Words.count(out, "run finds", "runs find") + " no room.");
+                + (out == 0 ? " All of it fits." : " " + Words.count(out, "run has", "runs have") + " no room.");
     }
 
     /** What finds no room; empty when all does. */
@@ -115,13 +113,13 @@ final class PlanWords {
         return said.isEmpty()
                 ? ""
                 : "No room for all of: " + String.join("; ", said) + (more > 0 ? "; and " + more + " more" : "")
-                        + ". Fewer runs each, another table or fewer settings make room.";
+                        + ". Plan fewer runs each, another table or fewer settings.";
     }
 
     static String slipped(int before, Plan now) {
         int more = now.leftOut().size() - before;
-        return "Time has slipped: the rest is planned from now on"
-                + (more > 0 ? "; more finds no room, see the page Plan" : "") + ".";
+        return "Running late: the rest is planned from now" + (more > 0 ? "; more does not fit, see page Plan" : "")
+                + ".";
     }
 
     /** For the robot in hand: its next run, and how much time is left. */
@@ -132,7 +130,7 @@ final class PlanWords {
         }
         Optional<Block> next = Schedule.nextRun(plan.left(), robot);
         if (next.isEmpty()) {
-            return "The plan has no more runs for " + robot + ".";
+            return "No more runs planned for " + robot + ".";
         }
         double inS = next.get().startS() - plan.schedule().atS(now);
         return robot + ", " + next.get().table() + ", " + (inS > 1 ? "in " + left(inS) : "now") + ": "

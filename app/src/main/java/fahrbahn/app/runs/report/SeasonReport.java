@@ -43,12 +43,10 @@ public final class SeasonReport {
         rule();
         words(SeasonWords.verdict(all), HEAD);
         if (!all.isEmpty()) {
-            chart(
-                    "The chance to finish, %, 95 % sure, stretch by stretch",
-                    new StretchChart(all, StretchChart.What.CHANCE));
-            chart("The time of completed runs, s, mean and scatter", new StretchChart(all, StretchChart.What.TIME));
+            chart("Chance to finish, %, likely range, by period", new StretchChart(all, StretchChart.What.CHANCE));
+            chart("Time of finished runs, s, mean and scatter", new StretchChart(all, StretchChart.What.TIME));
             y += LEADING / 2;
-            words("What changed, and what it brought", HEAD);
+            words("What changed, and what it did", HEAD);
             for (int i = 0; i < all.size(); i++) {
                 words(SeasonWords.stretch(i + 1, all.get(i), venueName) + " " + SeasonWords.sure(all.get(i)), 1);
                 y += 3;

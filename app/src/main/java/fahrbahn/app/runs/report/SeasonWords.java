@@ -14,7 +14,7 @@ public final class SeasonWords {
 
     public static String verdict(List<Stretch> all) {
         if (all.isEmpty()) {
-            return "No runs of the robot on a table yet.";
+            return "No runs on a table yet.";
         }
         long better =
                 all.stream().filter(s -> s.since() == Stretch.Change.BETTER).count();
@@ -23,7 +23,7 @@ public final class SeasonWords {
         String sentence = Words.count(runs, "run", "runs") + " in " + Words.count(all.size(), "stretch", "stretches")
                 + " with the same settings. ";
         if (better + worse == 0) {
-            return sentence + "No change is shown to have made it better or worse.";
+            return sentence + "No change made a clear difference.";
         }
         return sentence + times(all, Stretch.Change.BETTER, better) + " " + times(all, Stretch.Change.WORSE, worse);
     }
@@ -48,15 +48,15 @@ public final class SeasonWords {
                 : CauseWords.label(stretch.changed(), venueName);
         String time = stretch.timeS().n() == 0
                 ? ""
-                : ", " + Words.seconds(stretch.timeS().mean()) + " in the mean";
-        return number + ". " + RunWords.when(stretch.runs().get(0)) + ", " + changed + ": ran " + sure.completed()
+                : ", " + Words.seconds(stretch.timeS().mean()) + " on average";
+        return number + ". " + RunWords.when(stretch.runs().get(0)) + ", " + changed + ": finished " + sure.completed()
                 + " of " + sure.runs() + time + since(stretch.since());
     }
 
     /** How sure the chance of a stretch is. */
     static String sure(Stretch stretch) {
         Completion sure = stretch.completion();
-        return "Its chance is " + Words.percent(sure.low()) + " to " + Words.percent(sure.high()) + ", 95 % sure.";
+        return "Its chance is " + Words.percent(sure.low()) + " to " + Words.percent(sure.high()) + " (likely range).";
     }
 
     private static String since(Stretch.Change since) {
@@ -64,8 +64,8 @@ public final class SeasonWords {
             case FIRST -> ".";
             case BETTER -> ": better.";
             case WORSE -> ": worse.";
-            case NOT_SHOWN -> "; no difference is shown.";
-            case ELSEWHERE -> "; another table says nothing of that.";
+            case NOT_SHOWN -> "; no clear difference.";
+            case ELSEWHERE -> "; another table, not comparable.";
         };
     }
 }

@@ -30,7 +30,7 @@ public record StretchChart(List<Stretch> stretches, What what) implements Chart 
 
     @Override
     public String xLabel() {
-        return "stretch of runs, as numbered beside";
+        return "period, as numbered beside";
     }
 
     @Override
@@ -40,7 +40,7 @@ public record StretchChart(List<Stretch> stretches, What what) implements Chart 
 
     @Override
     public String title() {
-        return what == What.CHANCE ? "The chance to finish over the season" : "Times over the season";
+        return what == What.CHANCE ? "Chance to finish over the season" : "Times over the season";
     }
 
     @Override

@@ -30,13 +30,13 @@ public final class StopsPage {
     public Pages.Page page() {
         NumberField window = new NumberField(
                 "stopsWindow",
-                "window, +- mm",
-                "How far the robot may stop from its place to each side and the attachment still works.",
+                "window, ± mm",
+                "How far off the robot may stop and the attachment still works.",
                 model::changeWindow);
         ChoiceField<Rule> rule = new ChoiceField<>(
                 "stopsRule",
                 "it stops by",
-                "What the program decides by that it is there: what scatters it depends on that.",
+                "How the program decides to stop.",
                 Rule.values(),
                 StoppingWords::name,
                 model::stopBy);
@@ -45,13 +45,13 @@ public final class StopsPage {
         refresh(window, rule);
         VBox side = Nodes.column(
                 Nodes.panel("How near, and how sure", verdict, Nodes.flow(window, rule)),
-                Nodes.panel("What is odd about them", further),
-                Nodes.panel("What would make it better", better));
+                Nodes.panel("What stands out", further),
+                Nodes.panel("What would improve it", better));
         side.setMinWidth(SIDE_WIDTH);
         side.setMaxWidth(SIDE_WIDTH);
         VBox body = Nodes.column(Nodes.grow(Nodes.row(
                 Nodes.grow(Nodes.panel(
-                        "From above, to scale: the next one stops in the ellipse with a chance of 95 %",
+                        "From above, to scale: the next run stops in the ellipse 95 times in 100",
                         Nodes.grow(picture))),
                 side)));
         return new Pages.Page(body, List.of(), nowNs -> model.show());
@@ -63,14 +63,14 @@ public final class StopsPage {
         window.show(stops.windowMm());
         rule.show(model.rule());
         verdict.setText(StopsWords.verdict(stops));
-        fill(further, StopsWords.further(stops), "From two runs on: the first against the rest, drift, what to set.");
+        fill(further, StopsWords.further(stops), "From two runs on: first run against the rest, drift, what to set.");
         fill(
                 better,
                 model.scatterProperty()
                         .get()
                         .map(scatter -> StopsWords.better(scatter, model.rule()))
                         .orElse(List.of()),
-                "From five stop places on: what share each cause has of the scatter, by log book and twin together.");
+                "From five stop places on: what causes the scatter.");
     }
 
     private static void fill(VBox box, List<String> said, String otherwise) {

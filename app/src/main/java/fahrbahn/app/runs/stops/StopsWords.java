@@ -30,18 +30,18 @@ final class StopsWords {
     static String verdict(Stops stops) {
         int n = stops.along().n();
         if (n == 0) {
-            return "No stop places yet. Put a mark where it should stop, and type after each run how far beyond it stopped.";
+            return "No stop places yet. After each run type how far beyond its mark it stopped.";
         }
         String sentence = Words.count(n, "run stops", "runs stop") + " "
-                + beyond(stops.along().mean(), "its place") + " in the mean";
+                + beyond(stops.along().mean(), "its place") + " on average";
         if (n < 2) {
-            return sentence + ". A scatter needs two.";
+            return sentence + ". Two runs show a scatter.";
         }
         Completion hits = stops.inWindow();
         return sentence + ", scattering " + StoppingWords.mm(stops.along().sd()) + " along" + across(stops)
                 + ". Within " + Words.number(stops.windowMm(), 3) + " mm of the mark stop " + hits.completed() + " of "
                 + hits.runs() + ": a chance of " + Words.percent(hits.low()) + " to " + Words.percent(hits.high())
-                + " (95 % sure).";
+                + " (likely range).";
     }
 
     private static String across(Stops stops) {
@@ -64,9 +64,9 @@ final class StopsWords {
         StopPlace place = new StopPlace(along);
         StopPlace.Apart first = place.firstRun();
         if (first.p() < ODD) {
-            said.add("The first run stops " + beyond(first.awayMm(), "the rest") + ", odder than chance ("
+            said.add("The first run stops " + beyond(first.awayMm(), "the rest") + ", a clear difference ("
                     + Words.percent(first.p())
-                    + "): drive one that does not count, then set it down against a jig.");
+                    + "): drive a warm-up run, then place it against a jig.");
         } else if (!Double.isNaN(first.p())) {
             said.add("The first run is like the rest.");
         }
@@ -74,7 +74,7 @@ final class StopsWords {
         if (Math.abs(along.mean()) > along.sd() / 2) {
             said.add("Set it to stop " + StoppingWords.mm(Math.abs(along.mean()))
                     + (along.mean() > 0 ? " sooner" : " later")
-                    + ": the mean is set by one number, the scatter is not.");
+                    + ": that corrects the average, not the scatter.");
         }
         return said;
     }
@@ -85,18 +85,18 @@ final class StopsWords {
         StopPlace.Trend byOrder = place.overRuns();
         if (byOrder.p() < ODD) {
             said.add("Each run stops " + trend(byOrder, 1) + " than the one before (" + range(byOrder, 1)
-                    + "): a battery that drains does that; swap it, or stop by wheel turns or a mark.");
+                    + "): probably the battery. Swap it, or stop by wheel turns or a mark.");
         } else if (!Double.isNaN(byOrder.p())) {
-            said.add("No drift over the runs is shown.");
+            said.add("No drift over the runs.");
         }
         double[] volts = stops.runs().stream().mapToDouble(Run::volts).toArray();
         if (Arrays.stream(volts).allMatch(Double::isFinite)) {
             StopPlace.Trend byVolts = place.over(volts);
             if (byVolts.p() < ODD) {
-                said.add("A tenth of a volt less stops it " + trend(byVolts, -0.1) + " (" + range(byVolts, 0.1)
+                said.add("0.1 V less stops it " + trend(byVolts, -0.1) + " (" + range(byVolts, 0.1)
                         + "): charge before each round, or stop by a mark.");
             } else if (!Double.isNaN(byVolts.p())) {
-                said.add("That it goes with the volts is not shown.");
+                said.add("No link to battery voltage.");
             }
         }
         List<Run> today = sitting(stops.runs());
@@ -104,7 +104,7 @@ final class StopsWords {
             StopPlace.Trend within = withinDay(today);
             if (within.p() < ODD) {
                 said.add("In the latest sitting it stops " + trend(within, 1) + " with each quarter of an hour ("
-                        + range(within, 1) + "): wheels and mat pick up dust; clean them between rounds.");
+                        + range(within, 1) + "): clean wheels and mat between rounds.");
             }
         }
         return said;
@@ -151,18 +151,18 @@ final class StopsWords {
     }
 
     private static String better(LogScatter.Source source, double nowMm, Rule rule) {
-        String without = " makes " + Words.percent(source.share()) + ": without, " + StoppingWords.mm(nowMm)
+        String without = " makes " + Words.percent(source.share()) + ": without it, " + StoppingWords.mm(nowMm)
                 + " would be " + StoppingWords.mm(source.withoutMm()) + ". ";
         return switch (source.kind()) {
-            case FIRST_RUN -> "The first run" + without + "Drive one that does not count.";
-            case VOLTS -> "What goes with the volts" + without + "Charge before each run, or stop by a mark.";
+            case FIRST_RUN -> "The first run" + without + "Drive a warm-up run first.";
+            case VOLTS -> "Battery voltage" + without + "Charge before each run, or stop by a mark.";
             case DRIFT -> "The drift" + without + "Swap the battery sooner, clean wheels and mat.";
             case TWIN ->
-                "By the twin, " + StoppingWords.cause(source.cause().orElseThrow()) + without
+                "Simulated: " + StoppingWords.cause(source.cause().orElseThrow()) + without
                         + StoppingWords.cure(source.cause().orElseThrow(), rule);
             case UNKNOWN ->
-                "Something the twin does not know" + without
-                        + "Look for play in wheels and axle, a mark that moves, hands that set it down.";
+                "Something not simulated" + without
+                        + "Look for play in wheels and axle, a mark that moves, how it is placed.";
         };
     }
 }

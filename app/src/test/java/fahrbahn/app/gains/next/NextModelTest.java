@@ -47,7 +47,7 @@ class NextModelTest extends InShop {
                 .isEmpty();
         next().use();
         assertThat(setup()).isEqualTo(other);
-        assertThat(told()).startsWith("What is next is still being worked out");
+        assertThat(told()).startsWith("Still working out the next trial");
         worker.work();
         next().use();
         assertThat(setup().law()).isNotEqualTo(other.law());

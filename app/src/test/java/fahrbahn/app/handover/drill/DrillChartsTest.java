@@ -51,16 +51,16 @@ class DrillChartsTest {
         var wrong = SOFT.offers().stream().filter(o -> !o.mends()).findFirst().orElseThrow();
         var answer = new fahrbahn.core.drill.DrillScore.Answer("", DrillFault.TOO_SOFT, DrillFault.TOO_SOFT);
         assertThat(DrillWords.state(Optional.of(SOFT), Optional.of(answer), Optional.empty(), false))
-                .isEqualTo("You say too soft. And what would you do next? One key more.");
+                .isEqualTo("You say gains too low. What would you do next? Press one key.");
         assertThat(DrillWords.state(Optional.of(SOFT), Optional.of(answer), Optional.of(wrong), false))
-                .startsWith("Right: too soft. ")
+                .startsWith("Right: gains too low. ")
                 .contains(
                         SOFT.evidence(),
                         "Next, not '" + DrillWords.name(wrong.remedy()) + "'",
                         "Rather 'twice both gains'");
         assertThat(DrillWords.state(Optional.of(SOFT), Optional.of(answer), Optional.of(SOFT.cure()), false))
-                .contains("Next, right: 'twice both gains'. It comes round 4 times of 4");
+                .contains("Next, right: 'twice both gains'. It finishes 4 times in 4");
         assertThat(DrillWords.state(Optional.empty(), Optional.empty(), Optional.empty(), true))
-                .contains("is driven");
+                .contains("Simulating");
     }
 }

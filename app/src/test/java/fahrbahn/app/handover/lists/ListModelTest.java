@@ -62,7 +62,7 @@ class ListModelTest extends InShop {
         assertThat(items().get(0)).startsWith("light and dark captured here");
         assertThat(lists().staleThisSeason())
                 .containsExactly(
-                        "Dark and light were of another venue at 2 of 3 runs of Wren; 1 of them lost, against 0 of the other 1.");
+                        "Dark and light were from another venue at 2 of 3 runs of Wren; 1 of them lost, 0 of the other 1.");
         capture();
         run(true);
         assertThat(lists().staleThisSeason()).singleElement().asString().contains("at 2 of 4 runs");

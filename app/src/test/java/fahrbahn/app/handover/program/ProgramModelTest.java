@@ -59,10 +59,10 @@ class ProgramModelTest extends InShop {
         shop.handover().program().language(Language.BLOCKS);
         shop.handover().program().grain(Grain.WHOLE);
         shop.season().changeSetup(s -> s.withLaw(s.law().withBaseCommand(0.3)));
-        assertThat(shop.handover().program().taken().value().refusal()).contains("base command", "whole numbers");
+        assertThat(shop.handover().program().taken().value().refusal()).contains("base speed", "whole numbers");
         assertThat(verdict().tone()).isEqualTo(Verdict.Tone.STOP);
         shop.handover().program().handOver();
-        assertThat(told()).contains("base command");
+        assertThat(told()).contains("base speed");
         assertThat(shop.handover().program().handedOver()).isFalse();
         shop.handover().program().save(folder.resolve("law.txt"));
         assertThat(folder.resolve("law.txt")).doesNotExist();

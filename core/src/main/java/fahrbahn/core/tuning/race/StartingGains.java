@@ -34,7 +34,7 @@ public record StartingGains(School school, double kp, double kd, Slip slip) {
     public enum School {
         UNIT("Kp of one"),
         FULL_TURN("full turn for full error"),
-        SHARE_OF_WIGGLE("0.45 of the wiggle"),
+        SHARE_OF_WIGGLE("0.45 of the wiggle limit"),
         LANE_MIDDLE("middle of the lane"),
         LANE_MIDDLE_KD_KP("the same, Kd as Kp"),
         LANE_MIDDLE_KD_TIMES("the same, Kd 2.5 times Kp"),
