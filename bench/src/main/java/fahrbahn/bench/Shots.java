@@ -153,7 +153,7 @@ public final class Shots extends Application {
                 drive,
                 () -> fire(stage, "stopping"),
                 () -> stage.getScene().lookup("#stopVerdict") instanceof Label verdict
-                        && verdict.getText().startsWith("Decide")));
+                        && verdict.getText().startsWith("Stop by")));
         steps.add(new Step(
                 "",
                 drive,
