@@ -31,7 +31,7 @@ import javafx.stage.FileChooser;
 public final class LevelsView {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final List<String> HEADS =
-            List.of("", "threshold", "misreads, likely range", "sits", "sensitivity", "tolerates light change of");
+            List.of("", "threshold", "misreads, likely range", "sits", "sensitivity", "light change");
 
     /** Of the width, for the plot. */
     private static final double PLOT_SHARE = 0.4;
